@@ -1,0 +1,290 @@
+package app.matsuri.core.flow;
+
+import app.matsuri.core.flow.Placement.Lack;
+import app.matsuri.core.flow.Placement.Slot;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.session.Session;
+import app.matsuri.core.session.Sessions;
+import app.matsuri.core.session.Timetable;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Places the lessons of a course on the sessions of one section, in order. Deterministic; linear in lessons plus
+ * sessions.
+ */
+public final class Flow {
+
+    private final Course course;
+    private final Section section;
+    private final Sessions sessions;
+
+    /** Indices of the sessions that lessons may take: open and without a record. */
+    private final int[] usable;
+    /** Where in {@link #usable} placing begins: behind the last session with a record. */
+    private final int start;
+    /** Whether a usable session is its week's first. */
+    private final boolean[] opensWeek;
+
+    private final Map<String, List<Integer>> taught;
+
+    private Flow(Course course, Section section, Sessions sessions, DayOfWeek weekStart) {
+        this.course = course;
+        this.section = section;
+        this.sessions = sessions;
+        int n = sessions.size();
+        int[] found = new int[n];
+        boolean[] firsts = new boolean[n];
+        int count = 0;
+        int begin = 0;
+        long week = Long.MIN_VALUE;
+        for (int i = 0; i < n; i++) {
+            Session session = sessions.get(i);
+            boolean opens = false;
+            if (session.open()) {
+                long own = Math.floorDiv(session.date().toEpochDay() + 3 - (weekStart.getValue() - 1), 7);
+                opens = own != week;
+                week = own;
+            }
+            if (session.record()) {
+                begin = count;
+            } else if (session.open()) {
+                firsts[count] = opens;
+                found[count++] = i;
+            }
+        }
+        usable = Arrays.copyOf(found, count);
+        opensWeek = firsts;
+        start = begin;
+        taught = taught();
+    }
+
+    /**
+     * Where every lesson of the course falls in the section, in the order of the plan.
+     *
+     * @param weekStart the first day of a week
+     */
+    public static List<Placement> place(Course course, Section section, Sessions sessions, DayOfWeek weekStart) {
+        return new Flow(course, section, sessions, weekStart).run();
+    }
+
+    /** For each lesson with a record, the sessions in which it was taught, in time order. */
+    private Map<String, List<Integer>> taught() {
+        Map<String, List<Integer>> byLesson = new HashMap<>();
+        section.taught().forEach((name, lessons) -> sessions.indexOf(name)
+                .ifPresent(index -> lessons.forEach(
+                        id -> byLesson.computeIfAbsent(id, x -> new ArrayList<>()).add(index))));
+        byLesson.values().forEach(indices -> indices.sort(null));
+        return byLesson;
+    }
+
+    /** What is still to be placed of a lesson. */
+    private record Rest(Unit unit, Lesson lesson, boolean resumed, boolean opensUnit, int length, LocalDate pin) {}
+
+    private List<Placement> run() {
+        List<Placement> done = new ArrayList<>();
+        List<Rest> rests = new ArrayList<>();
+        List<Integer> places = new ArrayList<>();
+        for (Unit unit : course.units()) {
+            boolean first = true;
+            for (Lesson lesson : unit.lessons()) {
+                if (section.leavesOut(lesson)) {
+                    done.add(new Placement(unit, lesson, List.of(), true, false, 0, null));
+                    continue;
+                }
+                List<Integer> had = taught.get(lesson.id());
+                boolean resumed = had != null && section.partly().contains(lesson.id());
+                if (had == null || resumed) {
+                    int length = section.length(lesson);
+                    rests.add(new Rest(
+                            unit,
+                            lesson,
+                            resumed,
+                            first,
+                            resumed ? Math.max(1, length - had.size()) : length,
+                            resumed ? null : section.pin(lesson)));
+                    places.add(done.size());
+                }
+                List<Slot> slots = had == null
+                        ? List.of()
+                        : had.stream().map(i -> new Slot(i, true)).toList();
+                done.add(new Placement(unit, lesson, slots, false, false, 0, null));
+                first = false;
+            }
+        }
+        new Cursor(rests).place(done, places);
+        return done;
+    }
+
+    /** Walks the usable sessions; {@code at} is the session it stands in and {@code used} the minutes gone of it. */
+    private final class Cursor {
+        private final List<Rest> rests;
+        private final int[] limits;
+        private final boolean byMinutes = section.pace() == Section.Pace.MINUTES;
+        private int at = start;
+        private int used;
+        private Lack lack;
+
+        Cursor(List<Rest> rests) {
+            this.rests = rests;
+            this.limits = new int[rests.size()];
+            int limit = usable.length;
+            for (int i = rests.size() - 1; i >= 0; i--) {
+                limits[i] = limit;
+                if (rests.get(i).pin() != null) {
+                    limit = onOrAfter(rests.get(i).pin());
+                }
+            }
+        }
+
+        void place(List<Placement> done, List<Integer> places) {
+            for (int i = 0; i < rests.size(); i++) {
+                Rest rest = rests.get(i);
+                Placement before = done.get(places.get(i));
+                if (rest.pin() != null) {
+                    lack = null;
+                }
+                List<Slot> slots = new ArrayList<>(before.slots());
+                int missing = lack == null ? take(rest, limits[i], slots) : rest.length();
+                done.set(
+                        places.get(i),
+                        new Placement(rest.unit(), rest.lesson(), slots, false, lack != null, missing, lack));
+            }
+        }
+
+        /** Takes what the lesson needs below the limit, or sets {@link #lack}; returns the sessions missing. */
+        private int take(Rest rest, int limit, List<Slot> slots) {
+            int oldAt = at;
+            int oldUsed = used;
+            if (!rest.resumed()) {
+                Lack unreachable = approach(rest);
+                if (unreachable != null) {
+                    at = oldAt;
+                    used = oldUsed;
+                    lack = unreachable;
+                    return rest.length();
+                }
+            }
+            int first;
+            if (!byMinutes || rest.lesson().reserve()) {
+                wholeSession();
+                first = at;
+                at += rest.length();
+            } else {
+                first = takeMinutes(rest.length() * course.usualMinutes(), limit);
+            }
+            int end = used > 0 ? at + 1 : at;
+            if (first >= limit || end > limit || unfinished) {
+                int room = Math.max(0, limit - first);
+                at = oldAt;
+                used = oldUsed;
+                lack = limit < usable.length || pinAhead(rest) ? Lack.BEFORE_PIN : Lack.TERM_ENDS;
+                unfinished = false;
+                return Math.max(1, rest.length() - room);
+            }
+            for (int i = first; i < end; i++) {
+                slots.add(new Slot(usable[i], false));
+            }
+            return 0;
+        }
+
+        private boolean unfinished;
+
+        /** Takes minutes from session to session; returns where it began. */
+        private int takeMinutes(int need, int limit) {
+            while (at < limit && left() < Timetable.LEAST_MINUTES) {
+                next();
+            }
+            int first = at;
+            int rest = need;
+            while (at < limit) {
+                int left = left();
+                if (rest < left) {
+                    used += rest;
+                    return first;
+                }
+                rest -= left;
+                next();
+                if (rest < Timetable.LEAST_MINUTES) {
+                    return first;
+                }
+            }
+            unfinished = true;
+            return first;
+        }
+
+        /** Goes to where the lesson may begin by its gap, week start and pin; why not, when its pin has no room. */
+        private Lack approach(Rest rest) {
+            if (rest.pin() != null) {
+                int session = onOrAfter(rest.pin());
+                if (session >= usable.length || session < at || session == at && used > 0) {
+                    return Lack.PIN_HAS_NO_ROOM;
+                }
+                at = session;
+                used = 0;
+                return null;
+            }
+            int gap = section.gap(rest.lesson());
+            if (gap > 0) {
+                wholeSession();
+                at += gap;
+            }
+            if (rest.opensUnit() && rest.unit().startsWeek()) {
+                wholeSession();
+                while (at < usable.length && !opensWeek[at]) {
+                    at++;
+                }
+            }
+            return null;
+        }
+
+        private boolean pinAhead(Rest rest) {
+            boolean behind = false;
+            for (Rest other : rests) {
+                if (behind && other.pin() != null) {
+                    return true;
+                }
+                behind |= other == rest;
+            }
+            return false;
+        }
+
+        private int left() {
+            return sessions.get(usable[at]).minutes() - used;
+        }
+
+        private void next() {
+            at++;
+            used = 0;
+        }
+
+        private void wholeSession() {
+            if (used > 0) {
+                next();
+            }
+        }
+    }
+
+    /** The first usable session on or after the day, those before the cursor included. */
+    private int onOrAfter(LocalDate day) {
+        int low = 0;
+        int high = usable.length;
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (sessions.get(usable[middle]).date().isBefore(day)) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
+    }
+}

@@ -1,0 +1,70 @@
+package app.matsuri.core.plan;
+
+import app.matsuri.core.calendar.Extra;
+import java.time.DayOfWeek;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.Objects;
+
+/**
+ * How one of an item's dates follows: an anchor, then in this order an offset, a weekday to snap to, a time of day and
+ * what happens on a day off.
+ *
+ * @param snapTo weekday to go to; null for none
+ * @param snapBefore on or before that weekday; else on or after
+ * @param time replaces the time of day; null to keep it
+ * @param onDayOff null for the default: an opening or a fixed date stays, others go to the next teaching day
+ */
+public record DateRule(
+        Anchor anchor,
+        Offset plus,
+        DayOfWeek snapTo,
+        boolean snapBefore,
+        LocalTime time,
+        OnDayOff onDayOff,
+        Extra extra) {
+
+    /** What happens to a date on which nothing may be due. */
+    public enum OnDayOff {
+        STAY,
+        NEXT,
+        PREVIOUS
+    }
+
+    public DateRule {
+        Objects.requireNonNull(anchor, "anchor");
+        Objects.requireNonNull(plus, "plus");
+        Objects.requireNonNull(extra, "extra");
+    }
+
+    /** Just the anchor. */
+    public static DateRule of(Anchor anchor) {
+        return new DateRule(anchor, Offset.NONE, null, false, null, null, Extra.NONE);
+    }
+
+    /** A local date and time. */
+    public static DateRule at(LocalDateTime at) {
+        return of(new Anchor.Fixed(at));
+    }
+
+    public DateRule plus(int n, Offset.Unit unit) {
+        return new DateRule(anchor, new Offset(n, unit), snapTo, snapBefore, time, onDayOff, extra);
+    }
+
+    public DateRule at(LocalTime other) {
+        return new DateRule(anchor, plus, snapTo, snapBefore, other, onDayOff, extra);
+    }
+
+    /** Whether it begins with a date typed by hand, whatever is added. */
+    public boolean fixed() {
+        return anchor instanceof Anchor.Fixed;
+    }
+
+    /** What happens on a day off to the given date of an item under this rule. */
+    public OnDayOff onDayOff(Which which) {
+        if (onDayOff != null) {
+            return onDayOff;
+        }
+        return fixed() || which == Which.OPENS ? OnDayOff.STAY : OnDayOff.NEXT;
+    }
+}

@@ -1,0 +1,104 @@
+package app.matsuri.core.plan;
+
+import app.matsuri.core.calendar.Extra;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+
+/**
+ * Dated work or material.
+ *
+ * @param lesson the lesson it belongs to; null for none
+ * @param kind one of {@link #KINDS}, or what the person wrote
+ * @param points null where it has none
+ * @param minutes expected minutes of work; null where unknown
+ * @param marking who marks it: "machine", "instructor" or "not-marked"; empty where not said
+ * @param locked an official date that the instructor cannot move
+ * @param place its place in its day's list: lower first, then the order of the plan
+ * @param opens null where it has no such date; likewise due and closes
+ */
+public record Item(
+        String id,
+        String lesson,
+        String kind,
+        String title,
+        BigDecimal points,
+        Integer minutes,
+        String marking,
+        boolean locked,
+        int place,
+        DateRule opens,
+        DateRule due,
+        DateRule closes,
+        Extra extra) {
+
+    /** The kinds that Matsuri offers. */
+    public static final List<String> KINDS = List.of(
+            "reading",
+            "practice",
+            "homework",
+            "discussion",
+            "lab",
+            "project",
+            "presentation",
+            "quiz",
+            "test",
+            "other");
+
+    private static final Set<String> TESTS = Set.of("test", "quiz", "presentation");
+
+    public Item {
+        Objects.requireNonNull(id, "id");
+        Objects.requireNonNull(kind, "kind");
+        Objects.requireNonNull(title, "title");
+        Objects.requireNonNull(marking, "marking");
+    }
+
+    /** Something to read or do, due as said. */
+    public static Item of(String id, String lesson, String kind, String title, DateRule due) {
+        return new Item(id, lesson, kind, title, null, null, "", false, 0, null, due, null, Extra.NONE);
+    }
+
+    /** Whether it is a test in the wide sense: test, quiz or presentation. */
+    public boolean test() {
+        return TESTS.contains(kind);
+    }
+
+    /** The rule of one of its dates; null where it has no such date. */
+    public DateRule rule(Which which) {
+        return switch (which) {
+            case OPENS -> opens;
+            case DUE -> due;
+            case CLOSES -> closes;
+        };
+    }
+
+    public Item withRule(Which which, DateRule rule) {
+        return withRules(Map.of(which, rule));
+    }
+
+    /** The same with some of its rules replaced. */
+    public Item withRules(Map<Which, DateRule> rules) {
+        return new Item(
+                id,
+                lesson,
+                kind,
+                title,
+                points,
+                minutes,
+                marking,
+                locked,
+                place,
+                rules.getOrDefault(Which.OPENS, opens),
+                rules.getOrDefault(Which.DUE, due),
+                rules.getOrDefault(Which.CLOSES, closes),
+                extra);
+    }
+
+    public Item withPlace(int other) {
+        return new Item(
+                id, lesson, kind, title, points, minutes, marking, locked, other, opens, due, closes, extra);
+    }
+}

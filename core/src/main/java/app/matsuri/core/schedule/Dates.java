@@ -1,0 +1,240 @@
+package app.matsuri.core.schedule;
+
+import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Edge;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.session.Session;
+import app.matsuri.core.session.Sessions;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.temporal.TemporalAdjusters;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Resolves the date rules of items in one section. */
+final class Dates {
+
+    private final TeachingCalendar calendar;
+    private final Sessions sessions;
+    private final Map<String, Placement> byLesson = new HashMap<>();
+    private final Map<String, Unit> units = new HashMap<>();
+    private final List<Closure> nothingDue;
+
+    Dates(String course, String section, TeachingCalendar calendar, Sessions sessions, List<Placement> placements) {
+        this.calendar = calendar;
+        this.sessions = sessions;
+        for (Placement placement : placements) {
+            byLesson.put(placement.lesson().id(), placement);
+            units.put(placement.unit().id(), placement.unit());
+        }
+        nothingDue = calendar.term().closures().stream()
+                .filter(c -> c.nothingDue() && c.concerns(course, section))
+                .toList();
+    }
+
+    ItemDates of(Unit unit, Item item) {
+        Map<Which, Resolved> done = new EnumMap<>(Which.class);
+        Set<Which> open = EnumSet.noneOf(Which.class);
+        for (Which which : Which.values()) {
+            resolve(item, which, done, open);
+        }
+        return new ItemDates(unit, item, done.get(Which.OPENS), done.get(Which.DUE), done.get(Which.CLOSES));
+    }
+
+    /** The date, or null where the item has none; {@code open} holds the dates on the way here. */
+    private Resolved resolve(Item item, Which which, Map<Which, Resolved> done, Set<Which> open) {
+        DateRule rule = item.rule(which);
+        if (rule == null || done.containsKey(which)) {
+            return done.get(which);
+        }
+        if (!open.add(which)) {
+            return Resolved.unresolved("its dates hang on each other in a circle");
+        }
+        Resolved resolved;
+        if (rule.anchor() instanceof Anchor.OwnDate own) {
+            Resolved other = resolve(item, own.which(), done, open);
+            if (other == null) {
+                resolved = Resolved.unresolved("it has no date “" + word(own.which()) + "” to hang on");
+            } else if (!other.resolved()) {
+                resolved = Resolved.unresolved(other.why());
+            } else {
+                resolved = follow(rule, which, new Base(other.at(), -1));
+            }
+        } else {
+            resolved = base(rule.anchor());
+            if (resolved == null) {
+                resolved = follow(rule, which, found);
+            }
+        }
+        open.remove(which);
+        done.put(which, resolved);
+        return resolved;
+    }
+
+    private static String word(Which which) {
+        return which.name().toLowerCase(Locale.ROOT);
+    }
+
+    /** An anchor's moment and the index of its session; -1 for none. */
+    private record Base(LocalDateTime at, int session) {}
+
+    private Base found;
+
+    /** Sets {@link #found}, or says why there is none. */
+    private Resolved base(Anchor anchor) {
+        if (anchor instanceof Anchor.Fixed fixed) {
+            found = new Base(fixed.at(), -1);
+            return null;
+        }
+        if (anchor instanceof Anchor.WithLesson with) {
+            return lesson(with.lesson(), with.edge());
+        }
+        if (anchor instanceof Anchor.WithUnit with) {
+            return unit(with.unit(), with.edge());
+        }
+        Anchor.InWeek in = (Anchor.InWeek) anchor;
+        Optional<LocalDate> week = in.teaching() ? calendar.teachingWeek(in.week()) : calendar.week(in.week());
+        if (week.isEmpty()) {
+            return Resolved.unresolved(
+                    "the term has no " + (in.teaching() ? "teaching week " : "week ") + in.week());
+        }
+        LocalDate day = week.get().with(TemporalAdjusters.nextOrSame(in.weekday()));
+        found = new Base(day.atTime(23, 59), -1);
+        return null;
+    }
+
+    private Resolved unit(String id, Edge edge) {
+        Unit unit = units.get(id);
+        if (unit == null) {
+            return Resolved.unresolved("there is no unit “" + id + "” with a lesson");
+        }
+        List<Lesson> here = unit.lessons().stream()
+                .filter(l -> !byLesson.get(l.id()).leftOut())
+                .toList();
+        if (here.isEmpty()) {
+            return Resolved.unresolved("the section leaves out every lesson of “" + unit.title() + "”");
+        }
+        return lesson(here.get(edge == Edge.START ? 0 : here.size() - 1).id(), edge);
+    }
+
+    private Resolved lesson(String id, Edge edge) {
+        Placement placement = byLesson.get(id);
+        if (placement == null) {
+            return Resolved.unresolved("there is no lesson “" + id + "”");
+        }
+        String title = "“" + placement.lesson().title() + "”";
+        if (placement.leftOut()) {
+            return Resolved.unresolved("the section leaves out " + title);
+        }
+        if (!placement.placed()) {
+            return Resolved.unresolved(title + " has no session");
+        }
+        if (edge == Edge.END && placement.noSession()) {
+            return Resolved.unresolved("the rest of " + title + " has no session");
+        }
+        int index = edge == Edge.START ? placement.first() : placement.last();
+        Session session = sessions.get(index);
+        found = new Base(edge == Edge.START ? session.start() : session.end(), index);
+        return null;
+    }
+
+    private Resolved follow(DateRule rule, Which which, Base base) {
+        Edge edge = rule.anchor() instanceof Anchor.WithLesson with
+                ? with.edge()
+                : rule.anchor() instanceof Anchor.WithUnit with ? with.edge() : Edge.START;
+        LocalDateTime at = plus(base, rule.plus(), edge);
+        if (at == null) {
+            return Resolved.unresolved("counting "
+                    + rule.plus().n()
+                    + " "
+                    + rule.plus().unit().name().toLowerCase(Locale.ROOT).replace('_', ' ')
+                    + " from there leaves the term");
+        }
+        if (rule.snapTo() != null) {
+            at = at.with(
+                    rule.snapBefore()
+                            ? TemporalAdjusters.previousOrSame(rule.snapTo())
+                            : TemporalAdjusters.nextOrSame(rule.snapTo()));
+        }
+        if (rule.time() != null) {
+            at = at.toLocalDate().atTime(rule.time());
+        }
+        DateRule.OnDayOff onDayOff = rule.onDayOff(which);
+        if (onDayOff == DateRule.OnDayOff.STAY || !nothingDue(at)) {
+            return new Resolved(at, false, rule.fixed(), false, null);
+        }
+        int step = onDayOff == DateRule.OnDayOff.NEXT ? 1 : -1;
+        Optional<LocalDate> day = calendar.plus(at.toLocalDate(), step);
+        while (day.isPresent() && nothingDue(day.get().atTime(at.toLocalTime()))) {
+            day = calendar.plus(day.get(), step);
+        }
+        LocalDateTime stays = at;
+        return day.map(d -> new Resolved(d.atTime(stays.toLocalTime()), true, rule.fixed(), false, null))
+                .orElseGet(() -> new Resolved(stays, false, rule.fixed(), true, null));
+    }
+
+    /** The moment so far from the base; null when a count leaves the term. */
+    private LocalDateTime plus(Base base, Offset plus, Edge edge) {
+        int n = plus.n();
+        if (n == 0) {
+            return base.at();
+        }
+        return switch (plus.unit()) {
+            case MINUTES -> elapsed(base.at(), Duration.ofMinutes(n));
+            case HOURS -> elapsed(base.at(), Duration.ofHours(n));
+            case DAYS -> base.at().plusDays(n);
+            case WEEKS -> base.at().plusWeeks(n);
+            case TEACHING_DAYS -> calendar.plus(base.at().toLocalDate(), n)
+                    .map(day -> day.atTime(base.at().toLocalTime()))
+                    .orElse(null);
+            case SESSIONS -> session(base, n, edge);
+        };
+    }
+
+    private LocalDateTime elapsed(LocalDateTime from, Duration time) {
+        return from.atZone(calendar.term().zone()).plus(time).toLocalDateTime();
+    }
+
+    private LocalDateTime session(Base base, int n, Edge edge) {
+        long index;
+        if (base.session() >= 0) {
+            index = (long) base.session() + n;
+        } else if (n > 0) {
+            index = (long) sessions.firstAfter(base.at()) + n - 1;
+        } else {
+            index = (long) sessions.lastBefore(base.at()) + n + 1;
+        }
+        if (index < 0 || index >= sessions.size()) {
+            return null;
+        }
+        Session session = sessions.get((int) index);
+        return edge == Edge.START ? session.start() : session.end();
+    }
+
+    private boolean nothingDue(LocalDateTime at) {
+        if (calendar.term().extraDays().contains(at.toLocalDate())) {
+            return false;
+        }
+        for (Closure closure : nothingDue) {
+            if (closure.covers(at)) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,98 @@
+package app.matsuri.core.schedule;
+
+import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.flow.Flow;
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.session.Sessions;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What follows for one section.
+ *
+ * @param placements of every lesson, in the order of the plan
+ * @param dates of every item, in the order of the plan
+ */
+public record SectionSchedule(
+        Course course,
+        Section section,
+        TeachingCalendar calendar,
+        Sessions sessions,
+        List<Placement> placements,
+        List<ItemDates> dates,
+        Map<String, Placement> byLesson,
+        Map<String, ItemDates> byItem) {
+
+    static SectionSchedule of(TeachingCalendar calendar, Course course, Section section) {
+        Sessions sessions = section.timetable(course.code()).sessions(calendar);
+        List<Placement> placements =
+                Flow.place(course, section, sessions, calendar.term().weekStart());
+        Dates resolver = new Dates(course.code(), section.code(), calendar, sessions, placements);
+        List<ItemDates> dates = new ArrayList<>();
+        Map<String, ItemDates> byItem = new HashMap<>();
+        for (Unit unit : course.units()) {
+            for (Item item : unit.items()) {
+                ItemDates resolved = resolver.of(unit, item);
+                dates.add(resolved);
+                byItem.put(item.id(), resolved);
+            }
+        }
+        Map<String, Placement> byLesson = new HashMap<>();
+        placements.forEach(p -> byLesson.put(p.lesson().id(), p));
+        return new SectionSchedule(course, section, calendar, sessions, placements, dates, byLesson, byItem);
+    }
+
+    /** "HYD 210/A", as scopes write it. */
+    public String key() {
+        return course.code() + "/" + section.code();
+    }
+
+    /** The start of the lesson's first session; empty when it has none. */
+    public Optional<LocalDateTime> start(String lesson) {
+        Placement placement = byLesson.get(lesson);
+        return placement == null || !placement.placed()
+                ? Optional.empty()
+                : Optional.of(sessions.get(placement.first()).start());
+    }
+
+    /** Whether the moment lies on a day, or in hours, in which nothing may be due here. */
+    public boolean nothingDue(LocalDateTime moment) {
+        return !calendar.term().extraDays().contains(moment.toLocalDate())
+                && calendar.term().closures().stream()
+                        .anyMatch(c ->
+                                c.nothingDue() && c.concerns(course.code(), section.code()) && c.covers(moment));
+    }
+
+    /** The lessons that take or took a session on the day, in time order. */
+    public List<Placement> lessonsOn(LocalDate day) {
+        return placements.stream()
+                .filter(p -> p.slots().stream()
+                        .anyMatch(s -> sessions.get(s.session()).date().equals(day)))
+                .toList();
+    }
+
+    /** Students' work per term week, counted where it is due. */
+    public List<WeekLoad> loads() {
+        int[] minutes = new int[calendar.weeks()];
+        for (ItemDates item : dates) {
+            if (item.item().minutes() != null && item.main() != null) {
+                calendar.weekNumber(item.main().toLocalDate())
+                        .ifPresent(week -> minutes[week - 1] += item.item().minutes());
+            }
+        }
+        List<WeekLoad> loads = new ArrayList<>(minutes.length);
+        for (int i = 0; i < minutes.length; i++) {
+            loads.add(new WeekLoad(i + 1, minutes[i], course.weekLimit()));
+        }
+        return loads;
+    }
+}

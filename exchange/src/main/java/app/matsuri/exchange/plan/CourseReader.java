@@ -1,0 +1,88 @@
+package app.matsuri.exchange.plan;
+
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.List;
+
+/** Reads a course, its units, lessons and items. */
+public final class CourseReader {
+
+    private CourseReader() {}
+
+    /** The course; null when a fault leaves it without meaning. */
+    public static Course course(In in) {
+        String code = in.required("code");
+        String title = in.required("title");
+        Integer required = in.number("requiredMinutes", null, 0);
+        Integer usual = in.number("usualMinutes", 50, 1);
+        Integer week = in.number("weekLimit", Course.WEEK_LIMIT, 1);
+        Integer day = in.number("dayLimit", Course.DAY_LIMIT, 1);
+        List<Section> sections = in.objects("sections", SectionReader::section);
+        List<Unit> units = in.objects("units", CourseReader::unit);
+        Extra extra = in.extra();
+        return code == null || title == null || usual == null || week == null || day == null
+                ? null
+                : new Course(code, title, required, usual, week, day, sections, units, extra);
+    }
+
+    /** The unit with its lessons and items; null when a fault leaves it without meaning. */
+    public static Unit unit(In in) {
+        String id = in.required("id");
+        String code = in.required("code");
+        String title = in.required("title");
+        boolean startsWeek = in.flag("startsWeek", false);
+        String yields = in.text("yields", null);
+        List<Lesson> lessons = in.objects("lessons", CourseReader::lesson);
+        List<Item> items = in.objects("items", CourseReader::item);
+        Extra extra = in.extra();
+        return id == null || code == null || title == null
+                ? null
+                : new Unit(id, code, title, startsWeek, yields, lessons, items, extra);
+    }
+
+    /** The lesson; null when a fault leaves it without meaning. */
+    public static Lesson lesson(In in) {
+        String id = in.required("id");
+        String title = in.required("title");
+        Integer length = in.number("length", 1, 1);
+        Integer minLength = in.number("minLength", 1, 1);
+        boolean optional = in.flag("optional", false);
+        boolean joinable = in.flag("joinable", false);
+        boolean reserve = in.flag("reserve", false);
+        LocalDate pin = in.date("pin");
+        Integer gapBefore = in.number("gapBefore", 0, 0);
+        String notes = in.text("notes", "");
+        Extra extra = in.extra();
+        return id == null || title == null || length == null || minLength == null || gapBefore == null || notes == null
+                ? null
+                : new Lesson(id, title, length, minLength, optional, joinable, reserve, pin, gapBefore, notes, extra);
+    }
+
+    /** The item; null when a fault leaves it without meaning. */
+    public static Item item(In in) {
+        String id = in.required("id");
+        String lesson = in.text("lesson", null);
+        String kind = in.text("kind", "other");
+        String title = in.required("title");
+        BigDecimal points = in.decimal("points");
+        Integer minutes = in.number("minutes", null, 0);
+        String marking = in.text("marking", "");
+        boolean locked = in.flag("locked", false);
+        Integer place = in.number("place", 0, Integer.MIN_VALUE);
+        DateRule opens = in.object("opens", RuleReader::rule);
+        DateRule due = in.object("due", RuleReader::rule);
+        DateRule closes = in.object("closes", RuleReader::rule);
+        Extra extra = in.extra();
+        return id == null || title == null || kind == null || marking == null || place == null
+                ? null
+                : new Item(
+                        id, lesson, kind, title, points, minutes, marking, locked, place, opens, due, closes, extra);
+    }
+}

@@ -1,0 +1,349 @@
+package app.matsuri.exchange.plan;
+
+import app.matsuri.core.calendar.Extra;
+import java.math.BigDecimal;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * One JSON object while it is read: typed fields by name, each fault noted with its place, and what nobody asked for
+ * kept as {@link Extra}. A getter that notes a fault answers null or its default, so that reading goes on.
+ */
+public final class In {
+
+    /** The years in which dates are taken. */
+    private static final int FIRST_YEAR = 1900;
+
+    private static final int LAST_YEAR = 2199;
+
+    private final JsonNode node;
+    private final String pointer;
+    private final Faults faults;
+    private final Set<String> asked = new HashSet<>();
+
+    private In(JsonNode node, String pointer, Faults faults) {
+        this.node = node;
+        this.pointer = pointer;
+        this.faults = faults;
+    }
+
+    /** The object at the pointer, or null (noted) where something else stands. */
+    public static In of(JsonNode node, String pointer, Faults faults) {
+        if (node == null || !node.isObject()) {
+            faults.fatal(pointer, "An object { … } is expected here.");
+            return null;
+        }
+        return new In(node, pointer, faults);
+    }
+
+    public String pointer() {
+        return pointer;
+    }
+
+    /** The pointer of a field. */
+    public String at(String field) {
+        return pointer + "/" + field.replace("~", "~0").replace("/", "~1");
+    }
+
+    public Faults faults() {
+        return faults;
+    }
+
+    public boolean has(String field) {
+        return present(field) != null;
+    }
+
+    /** Whether the field stands there, be it null. */
+    public boolean stands(String field) {
+        asked.add(field);
+        return node.has(field);
+    }
+
+    private JsonNode present(String field) {
+        asked.add(field);
+        JsonNode value = node.get(field);
+        return value == null || value.isNull() ? null : value;
+    }
+
+    private <T> T missing(String field, String what) {
+        faults.fatal(pointer, "“" + field + "” is missing: give " + what + ".");
+        return null;
+    }
+
+    private <T> T wrong(String field, JsonNode value, String what) {
+        faults.fatal(at(field), "“" + shown(value) + "” is not " + what + ".");
+        return null;
+    }
+
+    private static String shown(JsonNode value) {
+        String text = value.isString() ? value.stringValue() : value.toString();
+        return text.length() > 60 ? text.substring(0, 60) + "…" : text;
+    }
+
+    /** A text that must be there and not be blank. */
+    public String required(String field) {
+        if (!has(field)) {
+            return missing(field, "a text");
+        }
+        String text = text(field, null);
+        if (text != null && text.isBlank()) {
+            faults.fatal(at(field), "“" + field + "” is empty: give a text.");
+            return null;
+        }
+        return text;
+    }
+
+    public String text(String field, String otherwise) {
+        JsonNode value = present(field);
+        if (value == null) {
+            return otherwise;
+        }
+        return value.isString() ? value.stringValue() : wrong(field, value, "a text in quotes");
+    }
+
+    public boolean flag(String field, boolean otherwise) {
+        JsonNode value = present(field);
+        if (value == null) {
+            return otherwise;
+        }
+        if (!value.isBoolean()) {
+            wrong(field, value, "true or false");
+            return otherwise;
+        }
+        return value.booleanValue();
+    }
+
+    /** A whole number of at least {@code least}. */
+    public Integer number(String field, Integer otherwise, int least) {
+        JsonNode value = present(field);
+        return value == null ? otherwise : whole(at(field), value, least);
+    }
+
+    private Integer whole(String place, JsonNode value, int least) {
+        if (!value.isIntegralNumber() || !value.canConvertToInt()) {
+            faults.fatal(place, "“" + shown(value) + "” is not a whole number.");
+            return null;
+        }
+        if (value.intValue() < least) {
+            faults.fatal(place, value.intValue() + " is too small: give " + least + " or more.");
+            return null;
+        }
+        return value.intValue();
+    }
+
+    public BigDecimal decimal(String field) {
+        JsonNode value = present(field);
+        if (value == null) {
+            return null;
+        }
+        return value.isNumber() ? value.decimalValue() : wrong(field, value, "a number");
+    }
+
+    /** One of the words; null (noted) when it is another. */
+    public String word(String field, String otherwise, List<String> words) {
+        String text = text(field, otherwise);
+        if (text != null && !words.contains(text)) {
+            faults.fatal(at(field), "“" + text + "” is not one of " + String.join(", ", words) + ".");
+            return null;
+        }
+        return text;
+    }
+
+    public LocalDate date(String field) {
+        return parsed(field, "a date such as 2026-10-05", LocalDate::parse);
+    }
+
+    public LocalTime time(String field) {
+        return parsed(field, "a time of day such as 17:00", LocalTime::parse);
+    }
+
+    public LocalDateTime moment(String field) {
+        return parsed(field, "a local date and time such as 2026-10-05T17:00", LocalDateTime::parse);
+    }
+
+    public DayOfWeek weekday(String field, DayOfWeek otherwise) {
+        return has(field) ? parsed(field, "a weekday: MO, TU, WE, TH, FR, SA or SU", Words::weekday) : otherwise;
+    }
+
+    private <T> T parsed(String field, String what, Function<String, T> parser) {
+        JsonNode value = present(field);
+        if (value == null) {
+            return null;
+        }
+        return value.isString() ? parse(at(field), value.stringValue(), what, parser) : wrong(field, value, what);
+    }
+
+    /** The text read by the parser; null (noted) when it cannot be or its year is out of bounds. */
+    public <T> T parse(String place, String text, String what, Function<String, T> parser) {
+        try {
+            T value = parser.apply(text);
+            int year = value instanceof LocalDate date
+                    ? date.getYear()
+                    : value instanceof LocalDateTime moment ? moment.getYear() : FIRST_YEAR;
+            if (year < FIRST_YEAR || year > LAST_YEAR) {
+                faults.fatal(place, "The year " + year + " lies outside " + FIRST_YEAR + " to " + LAST_YEAR + ".");
+                return null;
+            }
+            return value;
+        } catch (DateTimeParseException | IllegalArgumentException e) {
+            faults.fatal(place, "“" + text + "” is not " + what + ".");
+            return null;
+        }
+    }
+
+    /** Each element of a list of objects; elements that are none are noted and passed over. */
+    public <T> List<T> objects(String field, Function<In, T> reader) {
+        List<T> values = new ArrayList<>();
+        each(field, (value, place) -> {
+            In in = of(value, place, faults);
+            T read = in == null ? null : reader.apply(in);
+            if (read != null) {
+                values.add(read);
+            }
+        });
+        return values;
+    }
+
+    /** Each element of a list of texts. */
+    public <T> List<T> texts(String field, String what, Function<String, T> parser) {
+        List<T> values = new ArrayList<>();
+        each(field, (value, place) -> {
+            T read = value.isString() ? parse(place, value.stringValue(), what, parser) : null;
+            if (read != null) {
+                values.add(read);
+            } else if (!value.isString()) {
+                faults.fatal(place, "“" + shown(value) + "” is not " + what + ".");
+            }
+        });
+        return values;
+    }
+
+    private void each(String field, BiConsumer<JsonNode, String> reader) {
+        JsonNode value = present(field);
+        if (value == null) {
+            return;
+        }
+        if (!value.isArray()) {
+            wrong(field, value, "a list [ … ]");
+            return;
+        }
+        for (int i = 0; i < value.size(); i++) {
+            reader.accept(value.get(i), at(field) + "/" + i);
+        }
+    }
+
+    /** Each entry of an object as key, value and place, in order. */
+    public void entries(String field, Consumer<Entry> reader) {
+        JsonNode value = present(field);
+        if (value == null) {
+            return;
+        }
+        if (!value.isObject()) {
+            wrong(field, value, "an object { … }");
+            return;
+        }
+        value.properties()
+                .forEach(e -> reader.accept(new Entry(
+                        e.getKey(),
+                        e.getValue(),
+                        at(field) + "/" + e.getKey().replace("~", "~0").replace("/", "~1"))));
+    }
+
+    /** One entry of an object. */
+    public final class Entry {
+        private final String key;
+        private final JsonNode value;
+        private final String place;
+
+        private Entry(String key, JsonNode value, String place) {
+            this.key = key;
+            this.value = value;
+            this.place = place;
+        }
+
+        public String key() {
+            return key;
+        }
+
+        public boolean none() {
+            return value.isNull();
+        }
+
+        public String place() {
+            return place;
+        }
+
+        public <T> T keyAs(String what, Function<String, T> parser) {
+            return parse(place, key, what, parser);
+        }
+
+        public <T> T text(String what, Function<String, T> parser) {
+            if (!value.isString()) {
+                faults.fatal(place, "“" + shown(value) + "” is not " + what + ".");
+                return null;
+            }
+            return parse(place, value.stringValue(), what, parser);
+        }
+
+        public Integer number(int least) {
+            return whole(place, value, least);
+        }
+
+        public List<String> texts() {
+            List<String> values = new ArrayList<>();
+            if (!value.isArray()) {
+                faults.fatal(place, "“" + shown(value) + "” is not a list [ … ].");
+                return values;
+            }
+            for (int i = 0; i < value.size(); i++) {
+                if (value.get(i).isString()) {
+                    values.add(value.get(i).stringValue());
+                } else {
+                    faults.fatal(place + "/" + i, "“" + shown(value.get(i)) + "” is not a text in quotes.");
+                }
+            }
+            return values;
+        }
+    }
+
+    /** A nested object read by the reader; null where there is none. */
+    public <T> T object(String field, Function<In, T> reader) {
+        JsonNode value = present(field);
+        if (value == null) {
+            return null;
+        }
+        In in = of(value, at(field), faults);
+        return in == null ? null : reader.apply(in);
+    }
+
+    /** What stands there and nobody asked for: kept, and reported. */
+    public Extra extra() {
+        return extraWith();
+    }
+
+    /** Likewise, with the named fields among what is kept although they were asked for. */
+    public Extra extraWith(String... kept) {
+        Map<String, String> unknown = new LinkedHashMap<>();
+        asked.removeAll(List.of(kept));
+        node.properties().forEach(e -> {
+            if (!asked.contains(e.getKey())) {
+                unknown.put(e.getKey(), e.getValue().toString());
+                faults.remark(at(e.getKey()), "“" + e.getKey() + "” is not known here; it is kept as it is.");
+            }
+        });
+        return Extra.of(unknown);
+    }
+}

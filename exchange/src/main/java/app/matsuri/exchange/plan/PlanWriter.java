@@ -1,0 +1,226 @@
+package app.matsuri.exchange.plan;
+
+import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.session.MeetingPattern;
+import app.matsuri.core.session.SessionChange;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Writes decisions as JSON objects, field for field what the readers read. */
+public final class PlanWriter {
+
+    private PlanWriter() {}
+
+    static Map<String, Object> decisions(Decisions decisions) {
+        return new Out()
+                .put("matsuri", 1)
+                .put("term", term(decisions.term()))
+                .put(
+                        "courses",
+                        decisions.courses().stream().map(PlanWriter::course).toList())
+                .with(decisions.extra());
+    }
+
+    public static Map<String, Object> term(Term term) {
+        Map<String, String> runsAs = new LinkedHashMap<>();
+        term.runsAs().forEach((day, weekday) -> runsAs.put(day.toString(), Words.weekday(weekday)));
+        return new Out()
+                .unless("", "name", term.name())
+                .put("first", term.first().toString())
+                .put("last", term.last().toString())
+                .unless("Z", "zone", term.zone().getId())
+                .put("weekdays", term.weekdays().stream().map(Words::weekday).toList())
+                .put("weekStart", Words.weekday(term.weekStart()))
+                .some("firstPlanDay", text(term.firstPlanDay()))
+                .put(
+                        "closures",
+                        term.closures().stream().map(PlanWriter::closure).toList())
+                .some(
+                        "extraDays",
+                        term.extraDays().stream().map(LocalDate::toString).toList())
+                .some("runsAs", runsAs)
+                .with(term.extra());
+    }
+
+    public static Map<String, Object> closure(Closure closure) {
+        return new Out()
+                .put("first", closure.first().toString())
+                .put("last", closure.last().toString())
+                .some("from", text(closure.from()))
+                .some("to", text(closure.to()))
+                .put("reason", closure.reason())
+                .put("kind", closure.kind())
+                .put("noClass", closure.noClass())
+                .put("planPauses", closure.planPauses())
+                .put("nothingDue", closure.nothingDue())
+                .unless(null, "only", closure.only())
+                .unless(false, "justInCase", closure.justInCase())
+                .with(closure.extra());
+    }
+
+    public static Map<String, Object> course(Course course) {
+        return new Out()
+                .put("code", course.code())
+                .put("title", course.title())
+                .some("requiredMinutes", course.requiredMinutes())
+                .put("usualMinutes", course.usualMinutes())
+                .unless(Course.WEEK_LIMIT, "weekLimit", course.weekLimit())
+                .unless(Course.DAY_LIMIT, "dayLimit", course.dayLimit())
+                .put(
+                        "sections",
+                        course.sections().stream().map(PlanWriter::section).toList())
+                .put("units", course.units().stream().map(PlanWriter::unit).toList())
+                .with(course.extra());
+    }
+
+    public static Map<String, Object> section(Section section) {
+        Map<String, String> pins = new LinkedHashMap<>();
+        section.pins().forEach((id, date) -> pins.put(id, text(date.orElse(null))));
+        Map<String, List<String>> taught = new LinkedHashMap<>();
+        section.taught().forEach((name, lessons) -> taught.put(Words.moment(name), lessons));
+        return new Out()
+                .put("code", section.code())
+                .put("pace", Words.word(section.pace()))
+                .some("meets", section.meets().stream().map(PlanWriter::pattern).toList())
+                .some(
+                        "beat",
+                        section.beat() == null
+                                ? null
+                                : new Out().some("weekday", text(section.beat().weekday())).map())
+                .some(
+                        "sessionChanges",
+                        section.sessionChanges().stream().map(PlanWriter::change).toList())
+                .some("leavesOut", section.leavesOut())
+                .some("gaps", section.gaps())
+                .some("lengths", section.lengths())
+                .some("pins", pins)
+                .some("holdsEmpty", section.holdsEmpty().stream().map(Words::moment).toList())
+                .some("taught", taught)
+                .some("partly", section.partly())
+                .some("notes", section.notes())
+                .with(section.extra());
+    }
+
+    public static Map<String, Object> pattern(MeetingPattern pattern) {
+        return new Out()
+                .some("rule", pattern.rule())
+                .put("start", pattern.start().toString())
+                .put("minutes", pattern.minutes())
+                .unless("", "place", pattern.place())
+                .unless("", "link", pattern.link())
+                .some("from", text(pattern.from()))
+                .some("until", text(pattern.until()))
+                .with(pattern.extra());
+    }
+
+    public static Map<String, Object> change(SessionChange change) {
+        Out out = new Out();
+        if (change instanceof SessionChange.Cancel cancel) {
+            out.put("cancel", Words.moment(cancel.session()));
+        } else if (change instanceof SessionChange.Move move) {
+            out.put("move", Words.moment(move.session()))
+                    .put("to", Words.moment(move.to()))
+                    .some("minutes", move.minutes());
+        } else if (change instanceof SessionChange.Add add) {
+            out.put("add", Words.moment(add.at())).put("minutes", add.minutes()).unless("", "place", add.place());
+        }
+        return out.with(change.extra());
+    }
+
+    public static Map<String, Object> unit(Unit unit) {
+        return new Out()
+                .put("id", unit.id())
+                .put("code", unit.code())
+                .put("title", unit.title())
+                .unless(false, "startsWeek", unit.startsWeek())
+                .some("yields", unit.yields())
+                .put("lessons", unit.lessons().stream().map(PlanWriter::lesson).toList())
+                .put("items", unit.items().stream().map(PlanWriter::item).toList())
+                .with(unit.extra());
+    }
+
+    public static Map<String, Object> lesson(Lesson lesson) {
+        return new Out()
+                .put("id", lesson.id())
+                .put("title", lesson.title())
+                .unless(1, "length", lesson.length())
+                .unless(1, "minLength", lesson.minLength())
+                .unless(false, "optional", lesson.optional())
+                .unless(false, "joinable", lesson.joinable())
+                .unless(false, "reserve", lesson.reserve())
+                .some("pin", text(lesson.pin()))
+                .unless(0, "gapBefore", lesson.gapBefore())
+                .unless("", "notes", lesson.notes())
+                .with(lesson.extra());
+    }
+
+    public static Map<String, Object> item(Item item) {
+        return new Out()
+                .put("id", item.id())
+                .some("lesson", item.lesson())
+                .put("kind", item.kind())
+                .put("title", item.title())
+                .some("points", item.points())
+                .some("minutes", item.minutes())
+                .unless("", "marking", item.marking())
+                .unless(false, "locked", item.locked())
+                .unless(0, "place", item.place())
+                .some("opens", rule(item.opens()))
+                .some("due", rule(item.due()))
+                .some("closes", rule(item.closes()))
+                .with(item.extra());
+    }
+
+    /** The rule; null for none. */
+    public static Map<String, Object> rule(DateRule rule) {
+        if (rule == null) {
+            return null;
+        }
+        Out out = new Out();
+        if (rule.anchor() instanceof Anchor.Fixed fixed) {
+            out.put("at", Words.moment(fixed.at()));
+        } else if (rule.anchor() instanceof Anchor.WithLesson with) {
+            out.put("lesson", with.lesson()).put("edge", Words.word(with.edge()));
+        } else if (rule.anchor() instanceof Anchor.WithUnit with) {
+            out.put("unit", with.unit()).put("edge", Words.word(with.edge()));
+        } else if (rule.anchor() instanceof Anchor.InWeek in) {
+            out.put("week", in.week())
+                    .put("counts", in.teaching() ? "teaching" : "term")
+                    .put("weekday", Words.weekday(in.weekday()));
+        } else if (rule.anchor() instanceof Anchor.OwnDate own) {
+            out.put("own", Words.word(own.which()));
+        }
+        if (rule.plus().n() != 0) {
+            out.put("plus", rule.plus().n()).put("in", Words.word(rule.plus().unit()));
+        }
+        if (rule.snapTo() != null) {
+            out.put("snapTo", Words.weekday(rule.snapTo()))
+                    .put("snap", rule.snapBefore() ? "on-or-before" : "on-or-after");
+        }
+        return out.some("time", text(rule.time()))
+                .some("onDayOff", rule.onDayOff() == null ? null : Words.word(rule.onDayOff()))
+                .with(rule.extra());
+    }
+
+    private static String text(Object value) {
+        return value == null
+                ? null
+                : value instanceof DayOfWeek weekday
+                        ? Words.weekday(weekday)
+                        : value instanceof LocalDateTime moment ? Words.moment(moment) : value.toString();
+    }
+}

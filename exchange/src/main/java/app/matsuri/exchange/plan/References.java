@@ -1,0 +1,140 @@
+package app.matsuri.exchange.plan;
+
+import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.session.Recurrence;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Checks that what decisions name exists and that no name stands for two things. */
+final class References {
+
+    private final Decisions decisions;
+    private final Faults faults;
+
+    private References(Decisions decisions, Faults faults) {
+        this.decisions = decisions;
+        this.faults = faults;
+    }
+
+    static void check(Decisions decisions, Faults faults) {
+        new References(decisions, faults).run();
+    }
+
+    private void run() {
+        Set<String> scopes = new HashSet<>();
+        Set<String> codes = new HashSet<>();
+        for (int c = 0; c < decisions.courses().size(); c++) {
+            Course course = decisions.courses().get(c);
+            String at = "/courses/" + c;
+            once(codes, course.code(), at + "/code", "course");
+            scopes.add(course.code());
+            course.sections().forEach(s -> scopes.add(course.code() + "/" + s.code()));
+            course(course, at);
+        }
+        List<Closure> closures = decisions.term().closures();
+        for (int i = 0; i < closures.size(); i++) {
+            List<String> only = closures.get(i).only();
+            for (int k = 0; only != null && k < only.size(); k++) {
+                if (!scopes.contains(only.get(k))) {
+                    faults.kept(
+                            "/term/closures/" + i + "/only/" + k,
+                            "“" + only.get(k) + "” is no course or section of this file: it concerns nobody.");
+                }
+            }
+        }
+    }
+
+    private void course(Course course, String at) {
+        Set<String> sections = new HashSet<>();
+        Set<String> units = new HashSet<>();
+        Set<String> lessons = new HashSet<>();
+        Set<String> items = new HashSet<>();
+        for (int u = 0; u < course.units().size(); u++) {
+            Unit unit = course.units().get(u);
+            String place = at + "/units/" + u;
+            once(units, unit.id(), place + "/id", "unit");
+            for (int l = 0; l < unit.lessons().size(); l++) {
+                once(lessons, unit.lessons().get(l).id(), place + "/lessons/" + l + "/id", "lesson");
+            }
+            for (int i = 0; i < unit.items().size(); i++) {
+                once(items, unit.items().get(i).id(), place + "/items/" + i + "/id", "item");
+            }
+        }
+        for (int u = 0; u < course.units().size(); u++) {
+            Unit unit = course.units().get(u);
+            String place = at + "/units/" + u;
+            if (unit.yields() != null
+                    && unit.lessons().stream().map(Lesson::id).noneMatch(unit.yields()::equals)) {
+                faults.kept(place + "/yields", "“" + unit.yields() + "” is no lesson of this unit: nothing yields.");
+            }
+            for (int i = 0; i < unit.items().size(); i++) {
+                item(unit.items().get(i), place + "/items/" + i, lessons, units);
+            }
+        }
+        for (int s = 0; s < course.sections().size(); s++) {
+            Section section = course.sections().get(s);
+            String place = at + "/sections/" + s;
+            once(sections, section.code(), place + "/code", "section");
+            known(section.leavesOut(), lessons, place + "/leavesOut");
+            known(section.gaps().keySet(), lessons, place + "/gaps");
+            known(section.lengths().keySet(), lessons, place + "/lengths");
+            known(section.pins().keySet(), lessons, place + "/pins");
+            known(section.partly(), lessons, place + "/partly");
+            section.taught().values().forEach(ids -> known(ids, lessons, place + "/taught"));
+            for (int m = 0; m < section.meets().size(); m++) {
+                String rule = section.meets().get(m).rule();
+                if (rule != null) {
+                    try {
+                        Recurrence.of(rule);
+                    } catch (IllegalArgumentException e) {
+                        faults.kept(place + "/meets/" + m + "/rule", e.getMessage() + ". It gives no class.");
+                    }
+                }
+            }
+        }
+    }
+
+    private void item(Item item, String at, Set<String> lessons, Set<String> units) {
+        if (item.lesson() != null && !lessons.contains(item.lesson())) {
+            faults.kept(at + "/lesson", "There is no lesson “" + item.lesson() + "” in this course.");
+        }
+        for (Which which : Which.values()) {
+            DateRule rule = item.rule(which);
+            String place = at + "/" + Words.word(which);
+            if (rule != null && rule.anchor() instanceof Anchor.WithLesson with && !lessons.contains(with.lesson())) {
+                faults.kept(place + "/lesson", "There is no lesson “" + with.lesson() + "” in this course: the date"
+                        + " is unresolved.");
+            }
+            if (rule != null && rule.anchor() instanceof Anchor.WithUnit with && !units.contains(with.unit())) {
+                faults.kept(
+                        place + "/unit",
+                        "There is no unit “" + with.unit() + "” in this course: the date is unresolved.");
+            }
+        }
+    }
+
+    private void known(Collection<String> ids, Set<String> lessons, String at) {
+        for (String id : ids) {
+            if (!lessons.contains(id)) {
+                faults.kept(at, "There is no lesson “" + id + "” in this course: it is passed over.");
+            }
+        }
+    }
+
+    private void once(Set<String> seen, String id, String at, String what) {
+        if (!seen.add(id)) {
+            faults.fatal(at, "There are two of the " + what + " “" + id + "”: give one of them another name.");
+        }
+    }
+}

@@ -1,0 +1,155 @@
+package app.matsuri.exchange.plan;
+
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.session.Beat;
+import app.matsuri.core.session.MeetingPattern;
+import app.matsuri.core.session.SessionChange;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Reads a section with its meetings and its own decisions. */
+public final class SectionReader {
+
+    private static final String SESSION = "a class's first start, such as 2026-10-05T10:00";
+
+    private SectionReader() {}
+
+    /** The section; null when a fault leaves it without meaning. */
+    public static Section section(In in) {
+        String code = in.required("code");
+        String pace = in.word("pace", "sessions", Words.all(Section.Pace.class));
+        List<MeetingPattern> meets = in.objects("meets", SectionReader::pattern);
+        Beat beat = in.object("beat", b -> {
+            Beat read = new Beat(b.weekday("weekday", null));
+            b.extra();
+            return read;
+        });
+        List<SessionChange> changes = in.objects("sessionChanges", SectionReader::change);
+        Set<String> leavesOut = new LinkedHashSet<>(in.texts("leavesOut", "a lesson's id", x -> x));
+        Map<String, Integer> gaps = numbers(in, "gaps", -1000);
+        Map<String, Integer> lengths = numbers(in, "lengths", 1);
+        Map<String, Optional<LocalDate>> pins = new LinkedHashMap<>();
+        in.entries("pins", entry -> {
+            if (entry.none()) {
+                pins.put(entry.key(), Optional.empty());
+            } else {
+                LocalDate date = entry.text("a date such as 2026-10-02", LocalDate::parse);
+                if (date != null) {
+                    pins.put(entry.key(), Optional.of(date));
+                }
+            }
+        });
+        Set<LocalDateTime> holdsEmpty = new LinkedHashSet<>(in.texts("holdsEmpty", SESSION, LocalDateTime::parse));
+        Map<LocalDateTime, List<String>> taught = new LinkedHashMap<>();
+        in.entries("taught", entry -> {
+            LocalDateTime session = entry.keyAs(SESSION, LocalDateTime::parse);
+            List<String> lessons = entry.texts();
+            if (session != null) {
+                taught.put(session, List.copyOf(lessons));
+            }
+        });
+        Set<String> partly = new LinkedHashSet<>(in.texts("partly", "a lesson's id", x -> x));
+        Map<String, String> notes = new LinkedHashMap<>();
+        in.entries("notes", entry -> {
+            String note = entry.text("a text in quotes", x -> x);
+            if (note != null) {
+                notes.put(entry.key(), note);
+            }
+        });
+        Extra extra = in.extra();
+        if (code == null || pace == null) {
+            return null;
+        }
+        return new Section(
+                code,
+                Words.constant(Section.Pace.class, pace),
+                meets,
+                beat,
+                changes,
+                leavesOut,
+                gaps,
+                lengths,
+                pins,
+                holdsEmpty,
+                taught,
+                partly,
+                notes,
+                extra);
+    }
+
+    private static Map<String, Integer> numbers(In in, String field, int least) {
+        Map<String, Integer> numbers = new LinkedHashMap<>();
+        in.entries(field, entry -> {
+            Integer number = entry.number(least);
+            if (number != null) {
+                numbers.put(entry.key(), number);
+            }
+        });
+        return numbers;
+    }
+
+    static MeetingPattern pattern(In in) {
+        String rule = in.text("rule", null);
+        boolean letters = in.has("letters");
+        LocalTime start = in.time("start");
+        Integer minutes = in.number("minutes", null, 1);
+        String place = in.text("place", "");
+        String link = in.text("link", "");
+        LocalDate from = in.date("from");
+        LocalDate until = in.date("until");
+        if (rule == null && !letters) {
+            in.faults().fatal(
+                    in.pointer(), "“rule” is missing: say when it meets, such as FREQ=WEEKLY;BYDAY=MO,WE,FR.");
+        }
+        if (!in.has("start")) {
+            in.faults().fatal(in.pointer(), "“start” is missing: give a time of day such as 10:00.");
+        }
+        if (!in.has("minutes")) {
+            in.faults().fatal(in.pointer(), "“minutes” is missing: give the length of a class.");
+        }
+        Extra extra = in.extraWith("letters");
+        if (start == null || minutes == null || place == null || link == null || rule == null && !letters) {
+            return null;
+        }
+        return new MeetingPattern(rule, start, minutes, place, link, from, until, extra);
+    }
+
+    static SessionChange change(In in) {
+        boolean cancel = in.has("cancel");
+        boolean move = in.has("move");
+        boolean add = in.has("add");
+        if ((cancel ? 1 : 0) + (move ? 1 : 0) + (add ? 1 : 0) != 1) {
+            in.faults().fatal(in.pointer(), "A change of a class is one of cancel, move (with to) or add.");
+            return null;
+        }
+        if (cancel) {
+            LocalDateTime session = in.moment("cancel");
+            return session == null ? null : new SessionChange.Cancel(session, in.extra());
+        }
+        Integer minutes = in.number("minutes", null, 1);
+        if (move) {
+            LocalDateTime session = in.moment("move");
+            LocalDateTime to = in.moment("to");
+            if (!in.has("to")) {
+                in.faults().fatal(in.pointer(), "“to” is missing: say where the class goes.");
+            }
+            return session == null || to == null ? null : new SessionChange.Move(session, to, minutes, in.extra());
+        }
+        LocalDateTime at = in.moment("add");
+        String place = in.text("place", "");
+        if (!in.has("minutes")) {
+            in.faults().fatal(in.pointer(), "“minutes” is missing: give the length of the class that is added.");
+        }
+        return at == null || minutes == null || place == null
+                ? null
+                : new SessionChange.Add(at, minutes, place, in.extra());
+    }
+}

@@ -1,0 +1,97 @@
+package app.matsuri.exchange.table;
+
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.session.Session;
+import app.matsuri.exchange.plan.Words;
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.io.Writer;
+
+/** Every computed date of a plan as a table: RFC 4180 CSV, lines ending in CRLF. */
+public final class DatesTable {
+
+    private DatesTable() {}
+
+    /** Writes the table in the order of the file: course, section, unit, the unit's lessons, then its items. */
+    public static void write(Decisions decisions, Schedule schedule, Writer out) {
+        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
+            csv.writeRecord("course", "section", "what", "id", "title", "starts", "ends", "state");
+            for (Course course : decisions.courses()) {
+                for (Section section : course.sections()) {
+                    SectionSchedule follows = schedule.section(course.code(), section.code())
+                            .orElseThrow();
+                    for (Unit unit : course.units()) {
+                        unit.lessons().forEach(lesson -> lesson(csv, follows, lesson));
+                        unit.items().forEach(item -> item(csv, follows, item));
+                    }
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void lesson(CsvWriter csv, SectionSchedule follows, Lesson lesson) {
+        Placement placement = follows.byLesson().get(lesson.id());
+        if (placement.leftOut()) {
+            return;
+        }
+        for (Placement.Slot slot : placement.slots()) {
+            Session session = follows.sessions().get(slot.session());
+            row(
+                    csv,
+                    follows,
+                    "lesson",
+                    lesson.id(),
+                    lesson.title(),
+                    Words.moment(session.start()),
+                    Words.moment(session.end()),
+                    slot.taught() ? "taught" : "ok");
+        }
+        if (placement.noSession()) {
+            row(csv, follows, "lesson", lesson.id(), lesson.title(), "", "", "no-session");
+        }
+    }
+
+    private static void item(CsvWriter csv, SectionSchedule follows, Item item) {
+        for (Which which : Which.values()) {
+            Resolved date = follows.byItem().get(item.id()).get(which);
+            if (date != null) {
+                row(
+                        csv,
+                        follows,
+                        Words.word(which),
+                        item.id(),
+                        item.title(),
+                        Words.moment(date.at()),
+                        "",
+                        date.state());
+            }
+        }
+    }
+
+    private static void row(
+            CsvWriter csv,
+            SectionSchedule follows,
+            String what,
+            String id,
+            String title,
+            String starts,
+            String ends,
+            String state) {
+        csv.writeRecord(
+                follows.course().code(), follows.section().code(), what, id, title, starts, ends, state);
+    }
+}
