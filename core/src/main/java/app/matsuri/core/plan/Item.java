@@ -12,6 +12,7 @@ import java.util.Set;
  *
  * @param lesson the lesson it belongs to; null for none
  * @param kind one of {@link #KINDS}, or what the person wrote
+ * @param shortName what the wall calls it where the title is too long; empty for the title
  * @param points null where it has none
  * @param minutes expected minutes of work; null where unknown
  * @param marking who marks it: "machine", "instructor" or "not-marked"; empty where not said
@@ -24,6 +25,7 @@ public record Item(
         String lesson,
         String kind,
         String title,
+        String shortName,
         BigDecimal points,
         Integer minutes,
         String marking,
@@ -53,12 +55,13 @@ public record Item(
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(kind, "kind");
         Objects.requireNonNull(title, "title");
+        Objects.requireNonNull(shortName, "shortName");
         Objects.requireNonNull(marking, "marking");
     }
 
     /** Something to read or do, due as said. */
     public static Item of(String id, String lesson, String kind, String title, DateRule due) {
-        return new Item(id, lesson, kind, title, null, null, "", false, 0, null, due, null, Extra.NONE);
+        return new Item(id, lesson, kind, title, "", null, null, "", false, 0, null, due, null, Extra.NONE);
     }
 
     /** Whether it is a test in the wide sense: test, quiz or presentation. */
@@ -86,6 +89,7 @@ public record Item(
                 lesson,
                 kind,
                 title,
+                shortName,
                 points,
                 minutes,
                 marking,
@@ -99,6 +103,6 @@ public record Item(
 
     public Item withPlace(int other) {
         return new Item(
-                id, lesson, kind, title, points, minutes, marking, locked, other, opens, due, closes, extra);
+                id, lesson, kind, title, shortName, points, minutes, marking, locked, other, opens, due, closes, extra);
     }
 }

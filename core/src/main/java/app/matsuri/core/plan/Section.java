@@ -155,7 +155,8 @@ public record Section(
                 extra);
     }
 
-    public Section withLength(String lesson, int length) {
+    /** The same with a length of its own for a lesson; null for none of its own. */
+    public Section withLength(String lesson, Integer length) {
         return new Section(
                 code,
                 pace,

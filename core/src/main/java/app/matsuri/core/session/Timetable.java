@@ -149,14 +149,24 @@ public record Timetable(
             }
         }
 
+        /** One a week: on the weekday, or, where that is a day off, on the week's next teaching day, else its last. */
         private void beats() {
             if (beat.weekday() == null) {
                 calendar.teachingDays().forEach(this::beat);
-            } else {
-                int ahead = Math.floorMod(beat.weekday().getValue() - term.first().getDayOfWeek().getValue(), 7);
-                for (LocalDate day = term.first().plusDays(ahead);
-                        !day.isAfter(term.last());
-                        day = day.plusWeeks(1)) {
+                return;
+            }
+            int ahead = Math.floorMod(beat.weekday().getValue() - term.weekStart().getValue(), 7);
+            for (int week = 1; week <= calendar.weeks(); week++) {
+                LocalDate first = calendar.week(week).orElseThrow();
+                LocalDate day = first.plusDays(ahead);
+                if (wholeDay(day) != null || !term.contains(day)) {
+                    LocalDate next = calendar.plus(day, 0).orElse(null);
+                    LocalDate other = next != null && next.isBefore(first.plusDays(7))
+                            ? next
+                            : calendar.plus(day, -1).orElse(null);
+                    day = other == null || other.isBefore(first) ? null : other;
+                }
+                if (day != null) {
                     beat(day);
                 }
             }
@@ -231,15 +241,14 @@ public record Timetable(
         }
 
         private void close(Draft draft) {
-            boolean untouched = draft.origin == Origin.PATTERN || draft.origin == Origin.BEAT;
-            if (draft.cancelled || !untouched || recorded.contains(draft.name)) {
+            if (draft.cancelled || draft.origin != Origin.PATTERN || recorded.contains(draft.name)) {
                 return;
             }
             LocalDate day = draft.start.toLocalDate();
             Closure closure = wholeDay(day);
             if (closure != null) {
                 lose(draft, closure);
-            } else if (draft.origin == Origin.PATTERN && !term.extraDays().contains(day)) {
+            } else if (!term.extraDays().contains(day)) {
                 shorten(draft);
             }
         }

@@ -71,6 +71,7 @@ public final class CourseReader {
         String lesson = in.text("lesson", null);
         String kind = in.text("kind", "other");
         String title = in.required("title");
+        String shortName = in.text("short", "");
         BigDecimal points = in.decimal("points");
         Integer minutes = in.number("minutes", null, 0);
         String marking = in.text("marking", "");
@@ -80,9 +81,9 @@ public final class CourseReader {
         DateRule due = in.object("due", RuleReader::rule);
         DateRule closes = in.object("closes", RuleReader::rule);
         Extra extra = in.extra();
-        return id == null || title == null || kind == null || marking == null || place == null
+        return id == null || title == null || kind == null || marking == null || place == null || shortName == null
                 ? null
                 : new Item(
-                        id, lesson, kind, title, points, minutes, marking, locked, place, opens, due, closes, extra);
+                        id, lesson, kind, title, shortName, points, minutes, marking, locked, place, opens, due, closes, extra);
     }
 }

@@ -174,6 +174,7 @@ public final class PlanWriter {
                 .some("lesson", item.lesson())
                 .put("kind", item.kind())
                 .put("title", item.title())
+                .unless("", "short", item.shortName())
                 .some("points", item.points())
                 .some("minutes", item.minutes())
                 .unless("", "marking", item.marking())

@@ -122,7 +122,7 @@ public final class SectionReader {
         return new MeetingPattern(rule, start, minutes, place, link, from, until, extra);
     }
 
-    static SessionChange change(In in) {
+    public static SessionChange change(In in) {
         boolean cancel = in.has("cancel");
         boolean move = in.has("move");
         boolean add = in.has("add");

@@ -1,0 +1,33 @@
+package app.matsuri.core.change;
+
+import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.plan.Decisions;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A day off, or a run of them; also a past one. */
+public record AddClosure(Closure closure) implements Change {
+
+    @Override
+    public Outcome apply(Decisions before) {
+        if (closure.last().isBefore(before.term().first())
+                || closure.first().isAfter(before.term().last())) {
+            throw new Refused(Say.days(closure.first(), closure.last()) + " lies outside the term, which runs "
+                    + Say.days(before.term().first(), before.term().last()) + ".");
+        }
+        List<Closure> closures = new ArrayList<>(before.term().closures());
+        if (closures.contains(closure)) {
+            throw new Refused(Say.days(closure.first(), closure.last()) + " is off already for this reason.");
+        }
+        closures.add(closure);
+        return Outcome.of(before.withTerm(before.term().withClosures(closures)));
+    }
+
+    @Override
+    public String sentence(Decisions before) {
+        String days = Say.days(closure.first(), closure.last());
+        String part = closure.wholeDay() ? "" : " from " + closure.from() + " to " + closure.to();
+        return "Day off " + days + part + (closure.reason().isEmpty() ? "" : ", " + closure.reason());
+    }
+}

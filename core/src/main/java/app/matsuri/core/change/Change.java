@@ -1,0 +1,71 @@
+package app.matsuri.core.change;
+
+import app.matsuri.core.plan.Decisions;
+import java.util.List;
+import java.util.Set;
+
+/** Whatever a person does to a term: a pure function from decisions to decisions. */
+public sealed interface Change
+        permits AddClosure,
+                RemoveClosure,
+                SetTerm,
+                PutCourse,
+                RemoveCourse,
+                PutSection,
+                RemoveSection,
+                PutUnit,
+                RemoveUnit,
+                PutLesson,
+                RemoveLesson,
+                PutItem,
+                RemoveItem,
+                Shift,
+                Move,
+                Pin,
+                RecordTaught,
+                RemoveRecord,
+                HoldEmpty,
+                LeaveOut,
+                ChangeSession {
+
+    /**
+     * The decisions after it.
+     *
+     * @throws Refused when it cannot be made
+     */
+    Outcome apply(Decisions before);
+
+    /** What it does, in one sentence without a full stop, for the proposal and the history. */
+    String sentence(Decisions before);
+
+    /** Lessons and items that it moves by hand. */
+    default Set<Hand> hands(Decisions before) {
+        return Set.of();
+    }
+
+    /**
+     * The decisions after a change, with what is recorded as taught kept.
+     *
+     * @throws Refused when it cannot be made
+     */
+    static Outcome make(Change change, Decisions before) {
+        Outcome outcome = change.apply(before);
+        return outcome.with(KeepTaught.from(before, outcome.decisions()));
+    }
+
+    /**
+     * What a change comes to.
+     *
+     * @param notes what did not go quite as asked, a sentence each
+     */
+    record Outcome(Decisions decisions, List<String> notes) {
+
+        public static Outcome of(Decisions decisions) {
+            return new Outcome(decisions, List.of());
+        }
+
+        Outcome with(Decisions others) {
+            return new Outcome(others, notes);
+        }
+    }
+}

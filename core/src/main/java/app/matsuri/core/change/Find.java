@@ -1,0 +1,64 @@
+package app.matsuri.core.change;
+
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.util.List;
+
+/** Finds what a change names, or refuses. */
+final class Find {
+
+    private Find() {}
+
+    static Course course(Decisions in, String code) {
+        return in.course(code).orElseThrow(() -> new Refused("There is no course “" + code + "” in this term."));
+    }
+
+    static Section section(Decisions in, String course, String code) {
+        return course(in, course)
+                .section(code)
+                .orElseThrow(() -> new Refused("“" + course + "” has no section “" + code + "”."));
+    }
+
+    static Unit unit(Decisions in, String course, String id) {
+        return course(in, course)
+                .unit(id)
+                .orElseThrow(() -> new Refused("“" + course + "” has no unit “" + id + "”."));
+    }
+
+    static Lesson lesson(Decisions in, String course, String id) {
+        return course(in, course)
+                .lesson(id)
+                .orElseThrow(() -> new Refused("“" + course + "” has no lesson “" + id + "”."));
+    }
+
+    static Item item(Decisions in, String course, String id) {
+        return course(in, course)
+                .item(id)
+                .orElseThrow(() -> new Refused("“" + course + "” has no item “" + id + "”."));
+    }
+
+    /** What follows for the section, or for the course's first one where none is named. */
+    static SectionSchedule follows(Decisions in, String course, String section) {
+        Course found = course(in, course);
+        if (section != null) {
+            section(in, course, section);
+        } else if (found.sections().isEmpty()) {
+            throw new Refused("“" + course + "” has no section yet: add one, so that there are classes to move by.");
+        }
+        String code = section == null ? found.sections().get(0).code() : section;
+        return Schedule.of(in.withCourses(List.of(found)))
+                .section(course, code)
+                .orElseThrow();
+    }
+
+    /** ", section A" or "" for the whole plan. */
+    static String in(String course, String section) {
+        return section == null ? " in every section of " + course : " in " + course + " " + section;
+    }
+}

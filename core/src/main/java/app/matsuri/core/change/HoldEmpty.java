@@ -1,0 +1,36 @@
+package app.matsuri.core.change;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.With;
+import java.time.LocalDateTime;
+
+/**
+ * Holds a class empty, or gives it back to the plan.
+ *
+ * @param session name of the class
+ */
+public record HoldEmpty(String course, String section, LocalDateTime session, boolean hold) implements Change {
+
+    @Override
+    public Outcome apply(Decisions before) {
+        Section in = Find.section(before, course, section);
+        if (hold && in.taught().containsKey(session)) {
+            throw new Refused("The class of " + Say.moment(session) + " has a record: it cannot be held empty.");
+        }
+        if (hold && Find.follows(before, course, section).sessions().indexOf(session).isEmpty()) {
+            throw new Refused("Section " + section + " has no class that began at " + Say.moment(session) + ".");
+        }
+        Section held = in.withHoldsEmpty(With.member(in.holdsEmpty(), session, hold));
+        return Outcome.of(before.withCourse(course, c -> c.withSection(held)));
+    }
+
+    @Override
+    public String sentence(Decisions before) {
+        return (hold ? "Hold the class of " : "Use the class of ")
+                + Say.day(session.toLocalDate())
+                + (hold ? " empty" : " again")
+                + Find.in(course, section);
+    }
+}

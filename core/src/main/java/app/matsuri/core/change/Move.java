@@ -1,0 +1,223 @@
+package app.matsuri.core.change;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Edge;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Moves lessons and items to a day, as a hand that drops them there. A lesson goes in order before what stands there;
+ * an item is due at the start of that day's lesson, or, on a day without a lesson, at a fixed date with its time of
+ * day kept.
+ *
+ * @param section the section whose days are meant; null for the course's first one
+ * @param place "first" or "last" in that day's list
+ * @param keepSpacing whether items keep the calendar days between them, the first going to the day
+ */
+public record Move(
+        String course,
+        String section,
+        List<String> lessons,
+        List<String> items,
+        LocalDate to,
+        String place,
+        boolean keepSpacing)
+        implements Change {
+
+    private static final LocalTime END_OF_DAY = LocalTime.of(23, 59);
+
+    public Move {
+        lessons = List.copyOf(lessons);
+        items = List.copyOf(items);
+    }
+
+    @Override
+    public Outcome apply(Decisions before) {
+        if (lessons.isEmpty() && items.isEmpty()) {
+            throw new Refused("Nothing is chosen to move.");
+        }
+        SectionSchedule view = Find.follows(before, course, section);
+        List<String> notes = new ArrayList<>();
+        Course moved = lessons.isEmpty() ? Find.course(before, course) : moveLessons(before, view);
+        if (!items.isEmpty()) {
+            moved = moveItems(moved, view, notes);
+        }
+        return new Outcome(before.withCourse(moved), notes);
+    }
+
+    private Course moveLessons(Decisions before, SectionSchedule view) {
+        Course in = view.course();
+        Set<String> ids = new HashSet<>(lessons);
+        for (String id : lessons) {
+            Lesson lesson = Find.lesson(before, course, id);
+            Placement placement = view.byLesson().get(id);
+            if (placement.slots().stream().anyMatch(Placement.Slot::taught)) {
+                throw new Refused("“" + lesson.title() + "” has been taught and stays where it is.");
+            }
+        }
+        List<Lesson> block =
+                in.lessons().stream().filter(l -> ids.contains(l.id())).toList();
+        Course without = in.withUnits(in.units().stream()
+                .map(u -> u.withLessons(u.lessons().stream()
+                        .filter(l -> !ids.contains(l.id()))
+                        .toList()))
+                .toList());
+        SectionSchedule rest =
+                Find.follows(before.withCourse(without), course, view.section().code());
+        String standing = null;
+        for (Placement placement : rest.placements()) {
+            boolean open = placement.slots().stream().anyMatch(s -> !s.taught());
+            boolean reaches = placement.placed()
+                    && !rest.sessions().get(placement.last()).date().isBefore(to);
+            if (!placement.leftOut() && (placement.noSession() && !placement.placed() || open && reaches)) {
+                standing = placement.lesson().id();
+                break;
+            }
+        }
+        Course ordered = Order.before(in, block, standing);
+        for (Lesson lesson : block) {
+            if (lesson.pin() != null) {
+                ordered = ordered.withLesson(lesson.id(), l -> l.withPin(to));
+            }
+        }
+        return ordered;
+    }
+
+    private Course moveItems(Course in, SectionSchedule view, List<String> notes) {
+        List<ItemDates> chosen = new ArrayList<>();
+        for (String id : items) {
+            ItemDates dates = view.byItem().get(id);
+            if (dates == null) {
+                throw new Refused("“" + course + "” has no item “" + id + "”.");
+            }
+            if (dates.item().locked()) {
+                throw new Refused("“" + dates.item().title() + "” has an official date and cannot be moved. Unlock"
+                        + " it first if that is wrong.");
+            }
+            chosen.add(dates);
+        }
+        chosen.sort(Comparator.comparing(ItemDates::main, Comparator.nullsLast(Comparator.naturalOrder())));
+        LocalDate first = chosen.get(0).main() == null
+                ? null
+                : chosen.get(0).main().toLocalDate();
+        int rank = place(view, chosen);
+        Course moved = in;
+        for (ItemDates dates : chosen) {
+            LocalDate day = to;
+            if (keepSpacing && first != null && dates.main() != null) {
+                day = rolled(
+                        view.calendar(),
+                        to.plusDays(ChronoUnit.DAYS.between(first, dates.main().toLocalDate())),
+                        dates,
+                        notes);
+            }
+            moved = moved.withItem(dropped(dates, day, view).withPlace(rank++));
+        }
+        return moved;
+    }
+
+    private static LocalDate rolled(TeachingCalendar calendar, LocalDate day, ItemDates dates, List<String> notes) {
+        LocalDate teaching = calendar.plus(day, 0).orElse(day);
+        if (!teaching.equals(day)) {
+            notes.add("“" + dates.item().title() + "” would land on " + Say.day(day) + ", which does not teach, and"
+                    + " goes to " + Say.day(teaching) + ".");
+        }
+        return teaching;
+    }
+
+    private int place(SectionSchedule view, List<ItemDates> chosen) {
+        var places = view.dates().stream()
+                .filter(d -> d.main() != null && d.main().toLocalDate().equals(to) && !chosen.contains(d))
+                .mapToInt(d -> d.item().place())
+                .summaryStatistics();
+        if (places.getCount() == 0) {
+            return 0;
+        }
+        return "first".equals(place) ? places.getMin() - chosen.size() : places.getMax() + 1;
+    }
+
+    /** The item with its rules after being dropped on the day. */
+    static Item dropped(ItemDates dates, LocalDate day, SectionSchedule view) {
+        Item item = dates.item();
+        boolean opensOnly = item.opens() != null && item.due() == null && item.closes() == null;
+        Which moved = opensOnly ? Which.OPENS : Which.DUE;
+        LocalDateTime old = dates.get(moved) == null ? null : dates.get(moved).at();
+        LocalTime time = old == null ? END_OF_DAY : old.toLocalTime();
+        DateRule rule = opensOnly ? null : withLesson(day, view);
+        Map<Which, DateRule> rules = new EnumMap<>(Which.class);
+        rules.put(moved, rule == null ? DateRule.at(day.atTime(time)) : rule);
+        if (old != null) {
+            long distance = ChronoUnit.DAYS.between(old.toLocalDate(), day);
+            for (Which other : Which.values()) {
+                if (other != moved && item.rule(other) != null && item.rule(other).anchor() instanceof Anchor.Fixed at) {
+                    DateRule kept = item.rule(other);
+                    rules.put(
+                            other,
+                            new DateRule(
+                                    new Anchor.Fixed(at.at().plusDays(distance)),
+                                    kept.plus(),
+                                    kept.snapTo(),
+                                    kept.snapBefore(),
+                                    kept.time(),
+                                    kept.onDayOff(),
+                                    kept.extra()));
+                }
+            }
+        }
+        return item.withRules(rules);
+    }
+
+    /** "At the start of that day's lesson"; null where the day has none. */
+    private static DateRule withLesson(LocalDate day, SectionSchedule view) {
+        for (Placement placement : view.placements()) {
+            for (int i = 0; i < placement.slots().size(); i++) {
+                int session = placement.slots().get(i).session();
+                if (view.sessions().get(session).date().equals(day)) {
+                    DateRule rule =
+                            DateRule.of(new Anchor.WithLesson(placement.lesson().id(), Edge.START));
+                    int on = session - placement.first();
+                    return on == 0 ? rule : rule.plus(on, Offset.Unit.SESSIONS);
+                }
+            }
+        }
+        return null;
+    }
+
+    @Override
+    public String sentence(Decisions before) {
+        List<String> titles = new ArrayList<>();
+        lessons.forEach(id -> titles.add("“" + Find.lesson(before, course, id).title() + "”"));
+        items.forEach(id -> titles.add("“" + Find.item(before, course, id).title() + "”"));
+        String what = titles.size() > 2 ? titles.size() + " things" : String.join(" and ", titles);
+        return "Move " + what + " to " + Say.day(to);
+    }
+
+    @Override
+    public Set<Hand> hands(Decisions before) {
+        Set<Hand> hands = new HashSet<>();
+        lessons.forEach(id -> hands.add(new Hand(course, id)));
+        items.forEach(id -> hands.add(new Hand(course, id)));
+        return hands;
+    }
+}

@@ -1,0 +1,53 @@
+package app.matsuri.core.change;
+
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Unit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Adds a lesson, or changes the one of its id.
+ *
+ * @param unit id of the unit a new lesson goes to; null for one that exists
+ * @param before id of the lesson before which a new one goes; null for the end of the unit
+ */
+public record PutLesson(String course, String unit, Lesson lesson, String before) implements Change {
+
+    @Override
+    public Outcome apply(Decisions decisions) {
+        Course in = Find.course(decisions, course);
+        if (in.lesson(lesson.id()).isPresent()) {
+            return Outcome.of(decisions.withCourse(in.withLesson(lesson.id(), old -> lesson)));
+        }
+        if (unit == null) {
+            throw new Refused("Say to which unit the new lesson “" + lesson.title() + "” belongs.");
+        }
+        Unit to = Find.unit(decisions, course, unit);
+        List<Lesson> lessons = new ArrayList<>(to.lessons());
+        int place = lessons.size();
+        for (int i = 0; i < lessons.size(); i++) {
+            if (lessons.get(i).id().equals(before)) {
+                place = i;
+            }
+        }
+        lessons.add(place, lesson);
+        return Outcome.of(decisions.withCourse(in.withUnit(to.withLessons(lessons))));
+    }
+
+    @Override
+    public String sentence(Decisions decisions) {
+        boolean known = decisions
+                .course(course)
+                .flatMap(c -> c.lesson(lesson.id()))
+                .isPresent();
+        return (known ? "Change lesson “" : "Add lesson “") + lesson.title() + "”";
+    }
+
+    @Override
+    public Set<Hand> hands(Decisions decisions) {
+        return Set.of(new Hand(course, lesson.id()));
+    }
+}

@@ -1,0 +1,56 @@
+package app.matsuri.core.change;
+
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.With;
+import java.util.Set;
+
+/** Takes a lesson out of the plan; not when it was taught. */
+public record RemoveLesson(String course, String lesson) implements Change {
+
+    @Override
+    public Outcome apply(Decisions before) {
+        Lesson out = Find.lesson(before, course, lesson);
+        Course in = Find.course(before, course);
+        untaught(in, out);
+        Course without = in.withUnits(in.units().stream()
+                .map(u -> u.withLessons(With.without(u.lessons(), l -> l.id().equals(lesson))))
+                .toList());
+        return Outcome.of(before.withCourse(forgotten(without, lesson)));
+    }
+
+    /** Refuses when a section has a record of the lesson. */
+    static void untaught(Course course, Lesson lesson) {
+        for (Section section : course.sections()) {
+            if (section.taught().values().stream().anyMatch(ids -> ids.contains(lesson.id()))) {
+                throw new Refused("“" + lesson.title() + "” was taught in section " + section.code()
+                        + " and stays in the plan. Leave it out of the other sections instead.");
+            }
+        }
+    }
+
+    /** The course whose sections have decided nothing about the lesson. */
+    static Course forgotten(Course course, String lesson) {
+        return course.withSections(course.sections().stream()
+                .map(section -> {
+                    Section other = section.withLeavesOut(With.member(section.leavesOut(), lesson, false))
+                            .withGap(lesson, 0)
+                            .withPin(lesson, null)
+                            .withNotes(With.entry(section.notes(), lesson, null));
+                    return other.lengths().containsKey(lesson) ? other.withLength(lesson, null) : other;
+                })
+                .toList());
+    }
+
+    @Override
+    public String sentence(Decisions before) {
+        return "Take out lesson “" + Find.lesson(before, course, lesson).title() + "”";
+    }
+
+    @Override
+    public Set<Hand> hands(Decisions before) {
+        return Set.of(new Hand(course, lesson));
+    }
+}

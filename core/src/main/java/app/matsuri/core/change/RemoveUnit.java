@@ -1,0 +1,27 @@
+package app.matsuri.core.change;
+
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.With;
+
+/** Takes a unit with its lessons and items out of the plan; not when one of its lessons was taught. */
+public record RemoveUnit(String course, String unit) implements Change {
+
+    @Override
+    public Outcome apply(Decisions before) {
+        Unit out = Find.unit(before, course, unit);
+        Course in = Find.course(before, course);
+        for (var lesson : out.lessons()) {
+            RemoveLesson.untaught(in, lesson);
+            in = RemoveLesson.forgotten(in, lesson.id());
+        }
+        return Outcome.of(before.withCourse(
+                in.withUnits(With.without(in.units(), u -> u.id().equals(unit)))));
+    }
+
+    @Override
+    public String sentence(Decisions before) {
+        return "Take out unit “" + Find.unit(before, course, unit).title() + "”";
+    }
+}

@@ -1,0 +1,48 @@
+package app.matsuri.core.findings;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.PutItem;
+import app.matsuri.core.findings.Finding.Severity;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.util.function.Consumer;
+
+/** Due and closing dates that lie where nothing may be due. */
+final class DatesOnDaysOff implements Check {
+
+    @Override
+    public void look(SectionSchedule in, Consumer<Finding> found) {
+        for (ItemDates dates : in.dates()) {
+            for (Which which : new Which[] {Which.DUE, Which.CLOSES}) {
+                Resolved date = dates.get(which);
+                if (date == null || !date.resolved() || !in.nothingDue(date.at())) {
+                    continue;
+                }
+                Item item = dates.item();
+                DateRule rule = item.rule(which);
+                Item rolled = item.withRule(
+                        which,
+                        new DateRule(
+                                rule.anchor(),
+                                rule.plus(),
+                                rule.snapTo(),
+                                rule.snapBefore(),
+                                rule.time(),
+                                date.stuck() ? DateRule.OnDayOff.PREVIOUS : DateRule.OnDayOff.NEXT,
+                                rule.extra()));
+                String verb = which == Which.DUE ? " is due on " : " closes on ";
+                found.accept(new Finding(
+                        "due-on-day-off",
+                        Severity.PROBLEM,
+                        Check.about(in, which == Which.DUE ? "due" : "closes", item.id()),
+                        "“" + item.title() + "”" + verb + Say.moment(date.at()) + ", a day off on which nothing may"
+                                + " be due" + (date.stuck() ? ", and the term has no later day for it." : "."),
+                        item.locked() ? null : new PutItem(in.course().code(), null, rolled)));
+            }
+        }
+    }
+}

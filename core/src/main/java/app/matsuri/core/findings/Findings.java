@@ -1,0 +1,34 @@
+package app.matsuri.core.findings;
+
+import app.matsuri.core.schedule.Schedule;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** All findings of a schedule. To add a kind: one class, and one line in the list. */
+public final class Findings {
+
+    private static final List<Check> CHECKS = List.of(
+            new LessonsWithoutSession(),
+            new PinsWithoutSession(),
+            new UnresolvedDates(),
+            new DatesOutOfOrder(),
+            new DatesOnDaysOff(),
+            new DatesOutsideTerm(),
+            new DueBeforeLesson(),
+            new TestsAroundBreaks(),
+            new WeeksOverLimit(),
+            new MinutesMissing(),
+            new SessionsWithoutPlan(),
+            new SessionRemarks());
+
+    private Findings() {}
+
+    /** Problems first, then warnings, then remarks; within each in the order of the plan. */
+    public static List<Finding> of(Schedule schedule) {
+        List<Finding> all = new ArrayList<>();
+        schedule.sections().forEach(section -> CHECKS.forEach(check -> check.look(section, all::add)));
+        all.sort(Comparator.comparing(Finding::severity));
+        return all;
+    }
+}

@@ -1,0 +1,40 @@
+package app.matsuri.core.findings;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.findings.Finding.Severity;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.function.Consumer;
+import org.threeten.extra.LocalDateRange;
+
+/** Tests in the first class after a break. */
+final class TestsAroundBreaks implements Check {
+
+    @Override
+    public void look(SectionSchedule in, Consumer<Finding> found) {
+        List<LocalDateRange> breaks = in.calendar().breaks();
+        for (ItemDates dates : in.dates()) {
+            if (!dates.item().test() || dates.due() == null || !dates.due().resolved()) {
+                continue;
+            }
+            LocalDate day = dates.due().at().toLocalDate();
+            for (LocalDateRange off : breaks) {
+                int next = in.sessions().firstAfter(off.getEndInclusive().atTime(23, 59));
+                if (next < in.sessions().size()
+                        && in.sessions().get(next).date().equals(day)
+                        && off.getStart().isAfter(in.calendar().term().first())) {
+                    found.accept(new Finding(
+                            "test-after-break",
+                            Severity.WARNING,
+                            Check.about(in, "item", dates.item().id()),
+                            "“" + dates.item().title() + "” is on " + Say.day(day)
+                                    + ", the first class after the break that ends on "
+                                    + Say.day(off.getEndInclusive()) + ".",
+                            null));
+                }
+            }
+        }
+    }
+}

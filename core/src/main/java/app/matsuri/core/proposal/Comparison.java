@@ -1,0 +1,168 @@
+package app.matsuri.core.proposal;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.Hand;
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.session.Session;
+import app.matsuri.core.session.Sessions.Lost;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Set;
+
+/** What differs between two schedules of one term, with why. */
+final class Comparison {
+
+    private final Set<Hand> hands;
+
+    Comparison(Set<Hand> hands) {
+        this.hands = hands;
+    }
+
+    /** Everything that moves, in the order of the plan; a section or a thing that is new or gone moves nothing. */
+    List<Moved> moves(Schedule old, Schedule now) {
+        List<Moved> moves = new ArrayList<>();
+        for (SectionSchedule after : now.sections()) {
+            old.section(after.course().code(), after.section().code())
+                    .ifPresent(before -> section(before, after, moves));
+        }
+        return moves;
+    }
+
+    private void section(SectionSchedule before, SectionSchedule after, List<Moved> moves) {
+        for (Placement placement : after.placements()) {
+            Placement was = before.byLesson().get(placement.lesson().id());
+            if (was != null) {
+                lesson(before, was, after, placement, moves);
+            }
+        }
+        for (ItemDates dates : after.dates()) {
+            ItemDates was = before.byItem().get(dates.item().id());
+            for (Which which : Which.values()) {
+                LocalDateTime from = was == null || was.get(which) == null ? null : was.get(which).at();
+                LocalDateTime to = dates.get(which) == null ? null : dates.get(which).at();
+                if (was != null && !Objects.equals(from, to)) {
+                    Item item = dates.item();
+                    moves.add(moved(
+                            after,
+                            which.name().toLowerCase(Locale.ROOT),
+                            item.id(),
+                            item.title(),
+                            from,
+                            to,
+                            why(after, was.item(), item, which, dates.get(which))));
+                }
+            }
+        }
+    }
+
+    private Moved moved(
+            SectionSchedule in,
+            String what,
+            String id,
+            String title,
+            LocalDateTime from,
+            LocalDateTime to,
+            String why) {
+        String course = in.course().code();
+        boolean hand = hands.contains(new Hand(course, id));
+        return new Moved(course, in.section().code(), what, id, title, from, to, why, hand);
+    }
+
+    private void lesson(
+            SectionSchedule before, Placement was, SectionSchedule after, Placement is, List<Moved> moves) {
+        List<LocalDateTime> from = starts(before, was);
+        List<LocalDateTime> to = starts(after, is);
+        if (from.equals(to)) {
+            return;
+        }
+        int differ = 0;
+        while (differ < from.size() && differ < to.size() && from.get(differ).equals(to.get(differ))) {
+            differ++;
+        }
+        LocalDateTime left = differ < from.size() ? from.get(differ) : null;
+        LocalDateTime reached = differ < to.size() ? to.get(differ) : null;
+        moves.add(moved(
+                after,
+                "lesson",
+                is.lesson().id(),
+                is.lesson().title(),
+                left,
+                reached,
+                why(before, was, after, is, left)));
+    }
+
+    private static List<LocalDateTime> starts(SectionSchedule in, Placement placement) {
+        return placement.slots().stream()
+                .map(s -> in.sessions().get(s.session()).start())
+                .toList();
+    }
+
+    private String why(
+            SectionSchedule before, Placement was, SectionSchedule after, Placement is, LocalDateTime left) {
+        if (is.leftOut()) {
+            return "left out";
+        }
+        if (was.leftOut()) {
+            return "taken in again";
+        }
+        if (is.noSession()) {
+            return is.why() == Placement.Lack.TERM_ENDS ? "the term has no class left" : "no room before a fixed date";
+        }
+        if (left != null) {
+            for (Placement.Slot slot : was.slots()) {
+                Session session = before.sessions().get(slot.session());
+                for (Lost lost : after.sessions().lost()) {
+                    if (session.start().equals(left) && lost.name().equals(session.name())) {
+                        return lost.reason().isEmpty() ? "its class is a day off" : "day off: " + lost.reason();
+                    }
+                }
+            }
+        }
+        if (hands.contains(new Hand(after.course().code(), is.lesson().id()))) {
+            return "moved";
+        }
+        return "comes along with the lessons before it";
+    }
+
+    private String why(SectionSchedule in, Item was, Item is, Which which, Resolved now) {
+        if (now == null) {
+            return "date taken away";
+        }
+        if (!now.resolved()) {
+            return now.why();
+        }
+        if (!Objects.equals(was.rule(which), is.rule(which))) {
+            return "moved";
+        }
+        DateRule rule = is.rule(which);
+        if (now.rolled()) {
+            return "nothing may be due on the day it would fall on";
+        }
+        if (rule.anchor() instanceof Anchor.WithLesson with) {
+            Placement placement = in.byLesson().get(with.lesson());
+            String where = in.start(with.lesson())
+                    .map(s -> ", now " + Say.day(s.toLocalDate()))
+                    .orElse("");
+            return "hangs on “" + placement.lesson().title() + "”" + where;
+        }
+        if (rule.anchor() instanceof Anchor.WithUnit with) {
+            return "hangs on unit “"
+                    + in.course().unit(with.unit()).map(u -> u.title()).orElse(with.unit()) + "”";
+        }
+        if (rule.anchor() instanceof Anchor.OwnDate own) {
+            return "hangs on its date “" + own.which().name().toLowerCase(Locale.ROOT) + "”";
+        }
+        return "counted anew";
+    }
+}

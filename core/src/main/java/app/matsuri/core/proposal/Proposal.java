@@ -1,0 +1,58 @@
+package app.matsuri.core.proposal;
+
+import app.matsuri.core.change.Change;
+import app.matsuri.core.findings.Finding;
+import app.matsuri.core.findings.Findings;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.schedule.Schedule;
+import java.util.List;
+
+/**
+ * What a change would do, before it is made.
+ *
+ * @param does what the change is, without a full stop
+ * @param sentence what it is and what it moves, in one sentence
+ * @param moves every lesson and date that moves
+ * @param appear findings that appear
+ * @param goAway findings that go away
+ * @param notes what did not go quite as asked
+ * @param quiet only what the hand moved moves, and no problem or warning appears: it may be done at once
+ */
+public record Proposal(
+        String does,
+        String sentence,
+        List<Moved> moves,
+        List<Finding> appear,
+        List<Finding> goAway,
+        List<String> notes,
+        boolean quiet,
+        Decisions after,
+        Schedule schedule) {
+
+    /**
+     * The proposal of a change.
+     *
+     * @throws app.matsuri.core.change.Refused when it cannot be made
+     */
+    public static Proposal of(Decisions before, Change change) {
+        String does = change.sentence(before);
+        Change.Outcome outcome = Change.make(change, before);
+        Schedule old = Schedule.of(before);
+        Schedule now = Schedule.of(outcome.decisions());
+        List<Moved> moves = new Comparison(change.hands(before)).moves(old, now);
+        List<Finding> had = Findings.of(old);
+        List<Finding> has = Findings.of(now);
+        List<Finding> appear = missing(has, had);
+        List<Finding> goAway = missing(had, has);
+        boolean quiet = outcome.notes().isEmpty()
+                && moves.stream().allMatch(Moved::hand)
+                && appear.stream().allMatch(f -> f.severity() == Finding.Severity.REMARK);
+        String sentence = does + ": " + Summary.of(moves, appear, goAway) + ".";
+        return new Proposal(
+                does, sentence, moves, appear, goAway, outcome.notes(), quiet, outcome.decisions(), now);
+    }
+
+    private static List<Finding> missing(List<Finding> of, List<Finding> in) {
+        return of.stream().filter(f -> in.stream().noneMatch(f::same)).toList();
+    }
+}

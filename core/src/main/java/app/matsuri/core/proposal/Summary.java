@@ -1,0 +1,59 @@
+package app.matsuri.core.proposal;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.findings.Finding;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Counts of what a change does, in words. */
+final class Summary {
+
+    private Summary() {}
+
+    static String of(List<Moved> moves, List<Finding> appear, List<Finding> goAway) {
+        List<String> parts = new ArrayList<>();
+        int lessons = count(moves, "lesson", true);
+        int lost = count(moves, "lesson", false);
+        int due = count(moves, "due", true);
+        int undated = count(moves, "due", false);
+        int others = count(moves, "opens", true) + count(moves, "closes", true);
+        if (lessons > 0) {
+            parts.add(Say.count(lessons, "lesson") + (lessons == 1 ? " moves" : " move"));
+        }
+        if (due > 0) {
+            parts.add(Say.count(due, "due date") + (due == 1 ? " changes" : " change"));
+        }
+        if (others > 0) {
+            parts.add(Say.count(others, "opening or closing date") + (others == 1 ? " changes" : " change"));
+        }
+        if (lost > 0) {
+            parts.add(Say.count(lost, "lesson") + (lost == 1 ? " finds" : " find") + " no class");
+        }
+        if (undated > 0) {
+            parts.add(Say.count(undated, "due date") + (undated == 1 ? " is" : " are") + " lost");
+        }
+        if (parts.isEmpty()) {
+            parts.add("nothing moves");
+        }
+        String findings = findings(appear, goAway);
+        return String.join(", ", parts) + (findings.isEmpty() ? "" : "; " + findings);
+    }
+
+    private static String findings(List<Finding> appear, List<Finding> goAway) {
+        List<String> parts = new ArrayList<>();
+        if (!appear.isEmpty()) {
+            parts.add(Say.count(appear.size(), "finding") + (appear.size() == 1 ? " appears" : " appear"));
+        }
+        if (!goAway.isEmpty()) {
+            parts.add((appear.isEmpty() ? Say.count(goAway.size(), "finding") : "" + goAway.size())
+                    + (goAway.size() == 1 ? " goes away" : " go away"));
+        }
+        return String.join(", ", parts);
+    }
+
+    private static int count(List<Moved> moves, String what, boolean placed) {
+        return (int) moves.stream()
+                .filter(m -> m.what().equals(what) && (m.to() != null) == placed)
+                .count();
+    }
+}
