@@ -57,6 +57,10 @@ public record Item(
         Objects.requireNonNull(title, "title");
         Objects.requireNonNull(shortName, "shortName");
         Objects.requireNonNull(marking, "marking");
+        if (points != null) {
+            points = points.stripTrailingZeros();
+            points = points.scale() < 0 ? points.setScale(0) : points;
+        }
     }
 
     /** Something to read or do, due as said. */

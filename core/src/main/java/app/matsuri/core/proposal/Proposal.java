@@ -26,6 +26,7 @@ public record Proposal(
         List<Finding> goAway,
         List<String> notes,
         boolean quiet,
+        Decisions before,
         Decisions after,
         Schedule schedule) {
 
@@ -49,7 +50,7 @@ public record Proposal(
                 && appear.stream().allMatch(f -> f.severity() == Finding.Severity.REMARK);
         String sentence = does + ": " + Summary.of(moves, appear, goAway) + ".";
         return new Proposal(
-                does, sentence, moves, appear, goAway, outcome.notes(), quiet, outcome.decisions(), now);
+                does, sentence, moves, appear, goAway, outcome.notes(), quiet, before, outcome.decisions(), now);
     }
 
     private static List<Finding> missing(List<Finding> of, List<Finding> in) {

@@ -18,7 +18,7 @@ public final class CourseReader {
 
     /** The course; null when a fault leaves it without meaning. */
     public static Course course(In in) {
-        String code = in.required("code");
+        String code = in.id("code");
         String title = in.required("title");
         Integer required = in.number("requiredMinutes", null, 0);
         Integer usual = in.number("usualMinutes", 50, 1);
@@ -34,8 +34,8 @@ public final class CourseReader {
 
     /** The unit with its lessons and items; null when a fault leaves it without meaning. */
     public static Unit unit(In in) {
-        String id = in.required("id");
-        String code = in.required("code");
+        String id = in.id("id");
+        String code = in.id("code");
         String title = in.required("title");
         boolean startsWeek = in.flag("startsWeek", false);
         String yields = in.text("yields", null);
@@ -49,7 +49,7 @@ public final class CourseReader {
 
     /** The lesson; null when a fault leaves it without meaning. */
     public static Lesson lesson(In in) {
-        String id = in.required("id");
+        String id = in.id("id");
         String title = in.required("title");
         Integer length = in.number("length", 1, 1);
         Integer minLength = in.number("minLength", 1, 1);
@@ -67,7 +67,7 @@ public final class CourseReader {
 
     /** The item; null when a fault leaves it without meaning. */
     public static Item item(In in) {
-        String id = in.required("id");
+        String id = in.id("id");
         String lesson = in.text("lesson", null);
         String kind = in.text("kind", "other");
         String title = in.required("title");

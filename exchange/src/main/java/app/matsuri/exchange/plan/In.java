@@ -29,6 +29,9 @@ public final class In {
 
     private static final int LAST_YEAR = 2199;
 
+    private static final int MOST_TEXT = 100_000;
+    private static final int MOST_ID = 200;
+
     private final JsonNode node;
     private final String pointer;
     private final Faults faults;
@@ -111,7 +114,21 @@ public final class In {
         if (value == null) {
             return otherwise;
         }
+        if (value.isString() && value.stringValue().length() > MOST_TEXT) {
+            faults.fatal(at(field), "This text is longer than " + MOST_TEXT + " characters: shorten it.");
+            return null;
+        }
         return value.isString() ? value.stringValue() : wrong(field, value, "a text in quotes");
+    }
+
+    /** A code or an id: a text that must be there, on one line and not too long to be shown. */
+    public String id(String field) {
+        String text = required(field);
+        if (text != null && (text.length() > MOST_ID || text.chars().anyMatch(Character::isISOControl))) {
+            faults.fatal(at(field), "A code or an id has at most " + MOST_ID + " characters on one line.");
+            return null;
+        }
+        return text;
     }
 
     public boolean flag(String field, boolean otherwise) {

@@ -24,7 +24,7 @@ public final class SectionReader {
 
     /** The section; null when a fault leaves it without meaning. */
     public static Section section(In in) {
-        String code = in.required("code");
+        String code = in.id("code");
         String pace = in.word("pace", "sessions", Words.all(Section.Pace.class));
         List<MeetingPattern> meets = in.objects("meets", SectionReader::pattern);
         Beat beat = in.object("beat", b -> {

@@ -1,0 +1,95 @@
+package app.matsuri.server.account;
+
+import app.matsuri.server.MatsuriProperties;
+import app.matsuri.server.http.Problem;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing in, and the first account. */
+@RestController
+@RequestMapping(path = "/api", produces = "application/json")
+class AccountController {
+
+    private final Accounts accounts;
+    private final MatsuriProperties properties;
+    private final Clock clock;
+
+    AccountController(Accounts accounts, MatsuriProperties properties, Clock clock) {
+        this.accounts = accounts;
+        this.properties = properties;
+        this.clock = clock;
+    }
+
+    /** A sign-in of the demo. */
+    record DemoSignIn(String signIn, String displayName, String password, String what) {}
+
+    /** What the sign-in page shows. */
+    record Welcome(boolean firstVisit, boolean demo, LocalDate today, List<DemoSignIn> demoSignIns) {}
+
+    /** Who is signed in. */
+    record Me(String signIn, String displayName) {}
+
+    /** A new account. */
+    record NewAccount(
+            @NotBlank(message = "Give a sign-in name.") @Size(max = 100, message = "At most 100 characters.")
+                    String signIn,
+
+            @NotBlank(message = "Give your name as it should be shown.") @Size(
+                    max = 100,
+                    message = "At most 100 characters.")
+                    String displayName,
+
+            @Size(min = 10, max = 72, message = "A password has 10 to 72 characters.") String password) {}
+
+    @GetMapping("/welcome")
+    Welcome welcome() {
+        boolean demo = properties.demo() != null;
+        return new Welcome(
+                accounts.none(), demo, LocalDate.now(clock), demo ? DemoAccounts.SIGN_INS : List.of());
+    }
+
+    @GetMapping("/me")
+    Me me(@AuthenticationPrincipal SignedIn by) {
+        return new Me(by.signIn(), by.displayName());
+    }
+
+    /** Makes the first account and signs it in; refused when there is one. */
+    @PostMapping("/accounts")
+    @ResponseStatus(HttpStatus.CREATED)
+    Me create(
+            @Valid @RequestBody NewAccount account, HttpServletRequest request, HttpServletResponse response) {
+        if (!accounts.none()) {
+            throw new Problem(
+                    HttpStatus.CONFLICT,
+                    "first-account-exists",
+                    "There is an account already",
+                    "The first account was made before. Sign in with it.");
+        }
+        SignedIn by = accounts.create(account.signIn(), account.displayName(), account.password());
+        request.getSession(true);
+        request.changeSessionId();
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(by, null, by.getAuthorities()));
+        SecurityContextHolder.setContext(context);
+        new HttpSessionSecurityContextRepository().saveContext(context, request, response);
+        return new Me(by.signIn(), by.displayName());
+    }
+}

@@ -1,0 +1,68 @@
+package app.matsuri.server.account;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The people who may sign in. */
+@Component
+public class Accounts implements UserDetailsService {
+
+    private final EntityManager entities;
+    private final PasswordEncoder encoder;
+    private final Clock clock;
+
+    Accounts(EntityManager entities, PasswordEncoder encoder, Clock clock) {
+        this.entities = entities;
+        this.encoder = encoder;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public boolean none() {
+        return entities.createQuery("select count(*) from Account", Long.class).getSingleResult() == 0;
+    }
+
+    /** Makes an account with a workspace of its own. */
+    @Transactional
+    public SignedIn create(String signIn, String displayName, String password) {
+        Workspace workspace = new Workspace();
+        workspace.name = displayName;
+        entities.persist(workspace);
+        Account account = new Account();
+        account.workspaceId = workspace.id;
+        account.signIn = signIn.strip().toLowerCase(Locale.ROOT);
+        account.displayName = displayName.strip();
+        account.passwordHash = encoder.encode(password);
+        account.createdAt = Instant.now(clock);
+        entities.persist(account);
+        entities.flush();
+        return signedIn(account);
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public SignedIn loadUserByUsername(String signIn) {
+        return find(signIn).orElseThrow(() -> new UsernameNotFoundException("no such account"));
+    }
+
+    private Optional<SignedIn> find(String signIn) {
+        return entities.createQuery("from Account where signIn = :s", Account.class)
+                .setParameter("s", signIn.strip().toLowerCase(Locale.ROOT))
+                .getResultStream()
+                .findFirst()
+                .map(Accounts::signedIn);
+    }
+
+    private static SignedIn signedIn(Account account) {
+        return new SignedIn(
+                account.id, account.workspaceId, account.signIn, account.displayName, account.passwordHash);
+    }
+}

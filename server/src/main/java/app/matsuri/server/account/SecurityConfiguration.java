@@ -1,0 +1,56 @@
+package app.matsuri.server.account;
+
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who may ask for what: everything under /api needs a sign-in but the few things that lead to one. */
+@Configuration
+class SecurityConfiguration {
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    SecurityFilterChain security(HttpSecurity http) throws Exception {
+        return http.authorizeHttpRequests(a -> a.requestMatchers("/api/welcome", "/api/session", "/actuator/health")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/accounts")
+                        .permitAll()
+                        .requestMatchers("/api/**", "/v3/**", "/actuator/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
+                .csrf(c -> c.spa())
+                .formLogin(f -> f.loginPage("/sign-in")
+                        .loginProcessingUrl("/api/session")
+                        .usernameParameter("signIn")
+                        .passwordParameter("password")
+                        .successHandler((request, response, who) -> response.setStatus(204))
+                        .failureHandler((request, response, why) -> {
+                            response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
+                            response.setContentType("application/problem+json");
+                            response.setCharacterEncoding("UTF-8");
+                            response.getWriter()
+                                    .write("{\"type\":\"/problems/sign-in-refused\",\"title\":\"Not signed in\","
+                                            + "\"status\":401,\"detail\":\"That sign-in name and password do not"
+                                            + " belong together. Check both and try again.\"}");
+                        }))
+                .logout(l -> l.logoutUrl("/api/session/end")
+                        .logoutSuccessHandler((request, response, who) -> response.setStatus(204)))
+                .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+                .headers(h -> h.referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
+                        .frameOptions(f -> f.deny()))
+                .build();
+    }
+}

@@ -1,0 +1,128 @@
+package app.matsuri.server.change;
+
+import app.matsuri.core.change.Change;
+import app.matsuri.core.proposal.Moved;
+import app.matsuri.core.proposal.Proposal;
+import app.matsuri.exchange.change.ChangeJson;
+import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.http.Problem;
+import app.matsuri.server.storage.Stored;
+import app.matsuri.server.storage.TermStore;
+import app.matsuri.server.wall.WallBuilder;
+import app.matsuri.server.wall.WallView;
+import app.matsuri.server.wall.Walls;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** Proposing and making changes, and taking them back. */
+@RestController
+@RequestMapping(path = "/api/terms/{termId}", produces = "application/json")
+class ChangeController {
+
+    private final ChangeService changes;
+    private final TermStore store;
+    private final Walls walls;
+
+    ChangeController(ChangeService changes, TermStore store, Walls walls) {
+        this.changes = changes;
+        this.store = store;
+        this.walls = walls;
+    }
+
+    /**
+     * What a change would do, and the wall as it would be.
+     *
+     * @param quiet nothing else moves and nothing breaks: it may be made at once
+     */
+    record ProposalView(
+            long version,
+            String does,
+            String sentence,
+            boolean quiet,
+            List<String> notes,
+            List<Moved> moves,
+            List<WallView.FindingView> appear,
+            List<WallView.FindingView> goAway,
+            WallView wall) {}
+
+    /** A change on top of the version on which it was looked at. */
+    record ChangeRequest(
+            long version,
+            @Schema(type = "object", description = "See docs/plan-file.md") JsonNode change) {}
+
+    /** A step on top of a version. */
+    record StepRequest(long version) {}
+
+    /** A step that was made. */
+    record Made(long version, String sentence) {}
+
+    @PostMapping(path = "/proposals", consumes = "application/json")
+    ProposalView propose(
+            @AuthenticationPrincipal SignedIn by,
+            @PathVariable long termId,
+            @RequestParam(required = false) String course,
+            @RequestParam(required = false) String section,
+            @RequestBody @Schema(type = "object") JsonNode change) {
+        Stored stored = store.load(by.workspaceId(), termId);
+        Proposal proposal = changes.propose(by, termId, read(change));
+        return new ProposalView(
+                stored.version(),
+                proposal.does(),
+                proposal.sentence(),
+                proposal.quiet(),
+                proposal.notes(),
+                proposal.moves(),
+                proposal.appear().stream().map(WallBuilder::view).toList(),
+                proposal.goAway().stream().map(WallBuilder::view).toList(),
+                proposal.schedule().sections().isEmpty() ? null : walls.proposed(stored, proposal, course, section));
+    }
+
+    @PostMapping(path = "/changes", consumes = "application/json")
+    Made make(
+            @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody ChangeRequest request) {
+        return made(changes.make(by, termId, request.version(), read(request.change())));
+    }
+
+    @PostMapping(path = "/undo", consumes = "application/json")
+    Made undo(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody StepRequest request) {
+        return made(changes.undo(by, termId, request.version()));
+    }
+
+    @PostMapping(path = "/redo", consumes = "application/json")
+    Made redo(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody StepRequest request) {
+        return made(changes.redo(by, termId, request.version()));
+    }
+
+    @PostMapping(path = "/history/{seq}/return", consumes = "application/json")
+    Made returnTo(
+            @AuthenticationPrincipal SignedIn by,
+            @PathVariable long termId,
+            @PathVariable long seq,
+            @RequestBody StepRequest request) {
+        return made(changes.returnTo(by, termId, request.version(), seq));
+    }
+
+    private static Made made(ChangeService.Made made) {
+        return new Made(made.stored().version(), made.sentence());
+    }
+
+    private static Change read(JsonNode json) {
+        ChangeJson.Reading reading = ChangeJson.read(json);
+        if (reading.change() == null) {
+            String detail = String.join(
+                    " ", reading.faults().stream().map(f -> f.message()).toList());
+            throw new Problem(
+                    HttpStatus.BAD_REQUEST, "change-at-fault", "Something is not right", detail, reading.faults());
+        }
+        return reading.change();
+    }
+}

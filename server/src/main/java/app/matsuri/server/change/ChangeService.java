@@ -1,0 +1,114 @@
+package app.matsuri.server.change;
+
+import app.matsuri.core.change.Change;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.proposal.Proposal;
+import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.history.History;
+import app.matsuri.server.history.HistoryEntry.Kind;
+import app.matsuri.server.http.Problem;
+import app.matsuri.server.storage.Delta;
+import app.matsuri.server.storage.Stored;
+import app.matsuri.server.storage.TermStore;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The one way to write: each step is one transaction with its delta, its line of history and a new version. */
+@Service
+public class ChangeService {
+
+    private final TermStore store;
+    private final History history;
+
+    ChangeService(TermStore store, History history) {
+        this.store = store;
+        this.history = history;
+    }
+
+    /** A step that was made. */
+    public record Made(Stored stored, String sentence) {}
+
+    /** Makes a term. */
+    @Transactional
+    public Stored begin(SignedIn by, Decisions decisions) {
+        Stored stored = store.create(by.workspaceId(), decisions);
+        String name = decisions.term().name();
+        history.append(
+                stored.termId(),
+                by,
+                Kind.BEGIN,
+                null,
+                "Begin the term" + (name.isEmpty() ? "" : " " + name),
+                new Delta(List.of()));
+        return stored;
+    }
+
+    /** What a change would do; nothing is stored. */
+    @Transactional(readOnly = true)
+    public Proposal propose(SignedIn by, long termId, Change change) {
+        return Proposal.of(store.load(by.workspaceId(), termId).decisions(), change);
+    }
+
+    /** Makes a change on top of the version on which it was looked at. */
+    @Transactional
+    public Made make(SignedIn by, long termId, long version, Change change) {
+        Stored before = store.load(by.workspaceId(), termId);
+        TermStore.expect(before, version);
+        String sentence = change.sentence(before.decisions());
+        Decisions after = Change.make(change, before.decisions()).decisions();
+        return step(by, before, Kind.CHANGE, null, sentence, store.delta(before, after));
+    }
+
+    /** Takes back the last step that stands. */
+    @Transactional
+    public Made undo(SignedIn by, long termId, long version) {
+        Stored before = store.load(by.workspaceId(), termId);
+        TermStore.expect(before, version);
+        History.Line line = history.ends(termId).undo().orElseThrow(() -> nothing("undo"));
+        Delta delta = history.delta(termId, line.seq()).inverse();
+        return step(by, before, Kind.UNDO, line.seq(), "Undo: " + line.sentence(), delta);
+    }
+
+    /** Makes again what was taken back last. */
+    @Transactional
+    public Made redo(SignedIn by, long termId, long version) {
+        Stored before = store.load(by.workspaceId(), termId);
+        TermStore.expect(before, version);
+        History.Line line = history.ends(termId).redo().orElseThrow(() -> nothing("redo"));
+        Delta delta = history.delta(termId, line.seq());
+        return step(by, before, Kind.REDO, line.seq(), "Redo: " + line.sentence(), delta);
+    }
+
+    /** Goes back to how everything stood after an entry, as one step that can itself be undone. */
+    @Transactional
+    public Made returnTo(SignedIn by, long termId, long version, long seq) {
+        Stored before = store.load(by.workspaceId(), termId);
+        TermStore.expect(before, version);
+        History.Line line = history.lines(termId).stream()
+                .filter(l -> l.seq() == seq)
+                .findFirst()
+                .orElseThrow(() -> nothing("return to"));
+        var rows = before.rows();
+        for (Delta delta : history.deltasAfter(termId, seq)) {
+            rows = delta.inverse().applyTo(rows);
+        }
+        String to = line.name() == null ? line.sentence() : "“" + line.name() + "”";
+        return step(by, before, Kind.CHANGE, null, "Return to: " + to, Delta.between(before.rows(), rows));
+    }
+
+    private Made step(SignedIn by, Stored before, Kind kind, Long of, String sentence, Delta delta) {
+        Stored after = store.write(before, delta);
+        history.append(before.termId(), by, kind, of, sentence, delta);
+        return new Made(after, sentence);
+    }
+
+    private static Problem nothing(String what) {
+        return new Problem(
+                HttpStatus.CONFLICT,
+                "nothing-to-" + what.replace(' ', '-'),
+                "Nothing to " + what,
+                "There is nothing to " + what + " in this term.");
+    }
+}

@@ -1,0 +1,129 @@
+package app.matsuri.server.history;
+
+import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.history.HistoryEntry.Kind;
+import app.matsuri.server.storage.Delta;
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The history of terms. Callers have made sure that the term is the workspace's own. */
+@Component
+public class History {
+
+    private final EntityManager entities;
+    private final Clock clock;
+
+    History(EntityManager entities, Clock clock) {
+        this.entities = entities;
+        this.clock = clock;
+    }
+
+    /** One line without its delta. */
+    public record Line(
+            long seq, Instant madeAt, String accountName, Kind kind, Long ofSeq, String sentence, String name) {}
+
+    /** Appends an entry. Part of the caller's transaction. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void append(long termId, SignedIn by, Kind kind, Long ofSeq, String sentence, Delta delta) {
+        HistoryEntry entry = new HistoryEntry();
+        entry.termId = termId;
+        entry.seq = last(termId) + 1;
+        entry.madeAt = Instant.now(clock);
+        entry.accountId = by.accountId();
+        entry.accountName = by.displayName();
+        entry.kind = kind;
+        entry.ofSeq = ofSeq;
+        entry.sentence = sentence;
+        entry.delta = delta.json();
+        entities.persist(entry);
+        entities.flush();
+        entities.clear();
+    }
+
+    private long last(long termId) {
+        return entities.createQuery(
+                        "select coalesce(max(seq), 0) from HistoryEntry where termId = :t", Long.class)
+                .setParameter("t", termId)
+                .getSingleResult();
+    }
+
+    /** All lines, oldest first. */
+    @Transactional(readOnly = true)
+    public List<Line> lines(long termId) {
+        return entities.createQuery(
+                        "select new app.matsuri.server.history.History$Line(seq, madeAt, accountName, kind, ofSeq,"
+                                + " sentence, name) from HistoryEntry where termId = :t order by seq",
+                        Line.class)
+                .setParameter("t", termId)
+                .getResultList();
+    }
+
+    /** The delta of an entry. */
+    @Transactional(readOnly = true)
+    public Delta delta(long termId, long seq) {
+        return Delta.of(entities.find(HistoryEntry.class, new HistoryEntry.Key(termId, seq)).delta);
+    }
+
+    /** The deltas of all entries after one, newest first. */
+    @Transactional(readOnly = true)
+    public List<Delta> deltasAfter(long termId, long seq) {
+        return entities
+                .createQuery(
+                        "select delta from HistoryEntry where termId = :t and seq > :s order by seq desc", String.class)
+                .setParameter("t", termId)
+                .setParameter("s", seq)
+                .getResultStream()
+                .map(Delta::of)
+                .toList();
+    }
+
+    /** Gives a moment a name, or takes it away (null). */
+    @Transactional
+    public boolean name(long termId, long seq, String name) {
+        HistoryEntry entry = entities.find(HistoryEntry.class, new HistoryEntry.Key(termId, seq));
+        if (entry == null) {
+            return false;
+        }
+        entry.name = name;
+        return true;
+    }
+
+    /**
+     * What can be undone and done again.
+     *
+     * @param undo the change that an undo takes back
+     * @param redo the change that a redo makes again
+     */
+    public record Ends(Optional<Line> undo, Optional<Line> redo) {}
+
+    /** What can be undone and done again now. */
+    @Transactional(readOnly = true)
+    public Ends ends(long termId) {
+        Deque<Line> done = new ArrayDeque<>();
+        Deque<Line> undone = new ArrayDeque<>();
+        List<Line> lines = new ArrayList<>(lines(termId));
+        for (Line line : lines) {
+            switch (line.kind()) {
+                case CHANGE -> {
+                    done.push(line);
+                    undone.clear();
+                }
+                case UNDO -> undone.push(done.pop());
+                case REDO -> done.push(undone.pop());
+                default -> {
+                    // the beginning stays
+                }
+            }
+        }
+        return new Ends(Optional.ofNullable(done.peek()), Optional.ofNullable(undone.peek()));
+    }
+}

@@ -1,0 +1,119 @@
+package app.matsuri.server.http;
+
+import app.matsuri.core.change.Refused;
+import app.matsuri.exchange.plan.Fault;
+import app.matsuri.server.storage.NoSuchTerm;
+import app.matsuri.server.storage.StaleVersion;
+import java.net.URI;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+
+/** Answers what went wrong as problems of RFC 9457: a stable type, a sentence to act on, the places at fault. */
+@RestControllerAdvice
+class Problems {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    /** One place at fault. */
+    record Place(String pointer, int line, String severity, String message) {}
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> problem(Problem problem) {
+        return answer(problem.status(), problem.type(), problem.title(), problem.getMessage(), problem.faults());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> refused(Refused refused) {
+        return answer(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "change-refused",
+                "This change cannot be made",
+                refused.getMessage(),
+                List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> noTerm(NoSuchTerm none) {
+        return answer(HttpStatus.NOT_FOUND, "no-such-term", "No such term", none.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> stale(StaleVersion stale) {
+        ResponseEntity<ProblemDetail> answer = answer(
+                HttpStatus.CONFLICT,
+                "version-conflict",
+                "Changed elsewhere",
+                stale.getMessage() + " Nothing was stored. Look at what the change does now and apply it again.",
+                List.of());
+        answer.getBody().setProperty("version", stale.version());
+        return answer;
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> invalid(MethodArgumentNotValidException invalid) {
+        List<Fault> faults = invalid.getFieldErrors().stream()
+                .map(e -> new Fault(Fault.Severity.FATAL, "/" + e.getField(), 0, e.getDefaultMessage()))
+                .toList();
+        String detail = String.join(" ", faults.stream().map(Fault::message).toList());
+        return answer(HttpStatus.BAD_REQUEST, "fields-at-fault", "Something is missing", detail, faults);
+    }
+
+    @ExceptionHandler({HttpMessageNotReadableException.class, MethodArgumentTypeMismatchException.class})
+    ResponseEntity<ProblemDetail> unreadable(Exception e) {
+        return answer(
+                HttpStatus.BAD_REQUEST,
+                "not-readable",
+                "The request could not be read",
+                "What was sent is not in the form that is expected here. Reload the page and try again.",
+                List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> nothing(NoResourceFoundException e) {
+        return answer(
+                HttpStatus.NOT_FOUND, "nothing-here", "Nothing here", "There is nothing at this address.", List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unexpected(Exception e) throws Exception {
+        if (e instanceof org.springframework.web.ErrorResponse known) {
+            HttpStatus status = HttpStatus.valueOf(known.getStatusCode().value());
+            return answer(status, "request-refused", status.getReasonPhrase(), e.getMessage(), List.of());
+        }
+        LOG.error("unexpected", e);
+        return answer(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "unexpected",
+                "Something went wrong here",
+                "This should not have happened; it is in the server's log. Nothing was stored by halves. Try again.",
+                List.of());
+    }
+
+    private static ResponseEntity<ProblemDetail> answer(
+            HttpStatus status, String type, String title, String detail, List<Fault> faults) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setType(URI.create("/problems/" + type));
+        problem.setTitle(title);
+        if (!faults.isEmpty()) {
+            problem.setProperty(
+                    "faults",
+                    faults.stream()
+                            .map(f -> new Place(
+                                    f.pointer(), f.line(), f.severity().name().toLowerCase(), f.message()))
+                            .toList());
+        }
+        return ResponseEntity.status(status)
+                .contentType(org.springframework.http.MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem);
+    }
+}

@@ -1,0 +1,310 @@
+package app.matsuri.server.storage;
+
+import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.session.Beat;
+import app.matsuri.core.session.MeetingPattern;
+import app.matsuri.core.session.SessionChange;
+import app.matsuri.exchange.plan.Faults;
+import app.matsuri.exchange.plan.In;
+import app.matsuri.exchange.plan.Json;
+import app.matsuri.exchange.plan.RuleReader;
+import app.matsuri.exchange.plan.Words;
+import app.matsuri.server.storage.row.CalendarRow;
+import app.matsuri.server.storage.row.ClosureRow;
+import app.matsuri.server.storage.row.CourseRow;
+import app.matsuri.server.storage.row.ItemRow;
+import app.matsuri.server.storage.row.LessonRow;
+import app.matsuri.server.storage.row.PatternRow;
+import app.matsuri.server.storage.row.Row;
+import app.matsuri.server.storage.row.SectionLessonRow;
+import app.matsuri.server.storage.row.SectionRow;
+import app.matsuri.server.storage.row.SectionSessionRow;
+import app.matsuri.server.storage.row.SessionChangeRow;
+import app.matsuri.server.storage.row.TaughtRow;
+import app.matsuri.server.storage.row.UnitRow;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.function.ToIntFunction;
+import java.util.stream.Collectors;
+import org.threeten.extra.LocalDateRange;
+import tools.jackson.core.type.TypeReference;
+
+/** Puts rows together to decisions. */
+final class RowReader {
+
+    private static final TypeReference<TreeMap<String, String>> TEXTS = new TypeReference<>() {};
+
+    private final Rows rows;
+
+    private RowReader(Rows rows) {
+        this.rows = rows;
+    }
+
+    static Decisions decisions(Rows rows) {
+        return new RowReader(rows).read();
+    }
+
+    private Decisions read() {
+        CalendarRow row = rows.of(CalendarRow.class).findFirst().orElseThrow();
+        Map<String, List<SectionRow>> sections = grouped(SectionRow.class, s -> s.course, s -> s.position);
+        Map<String, List<UnitRow>> units = grouped(UnitRow.class, u -> u.course, u -> u.position);
+        Sections sectionReader = new Sections();
+        Units unitReader = new Units();
+        List<Course> courses = rows.of(CourseRow.class)
+                .sorted(Comparator.comparingInt(c -> c.position))
+                .map(c -> new Course(
+                        c.code,
+                        c.title,
+                        c.requiredMinutes,
+                        c.usualMinutes,
+                        c.weekLimit,
+                        c.dayLimit,
+                        sections.getOrDefault(c.code, List.of()).stream()
+                                .map(sectionReader::section)
+                                .toList(),
+                        units.getOrDefault(c.code, List.of()).stream()
+                                .map(unitReader::unit)
+                                .toList(),
+                        extra(c.extra)))
+                .toList();
+        return new Decisions(term(row), courses, extra(row.fileExtra));
+    }
+
+    private <R extends Row> Map<String, List<R>> grouped(
+            Class<R> table, Function<R, String> by, ToIntFunction<R> position) {
+        return rows.of(table).sorted(Comparator.comparingInt(position)).collect(Collectors.groupingBy(by));
+    }
+
+    private Term term(CalendarRow row) {
+        Set<DayOfWeek> weekdays = EnumSet.noneOf(DayOfWeek.class);
+        words(row.weekdays).forEach(w -> weekdays.add(Words.weekday(w)));
+        TreeSet<LocalDate> extraDays = new TreeSet<>();
+        words(row.extraDays).forEach(d -> extraDays.add(LocalDate.parse(d)));
+        TreeMap<LocalDate, DayOfWeek> runsAs = new TreeMap<>();
+        Json.MAPPER.readValue(row.runsAs, TEXTS).forEach((d, w) -> runsAs.put(LocalDate.parse(d), Words.weekday(w)));
+        return new Term(
+                row.name,
+                row.firstDay,
+                row.lastDay,
+                ZoneId.of(row.zone),
+                weekdays,
+                Words.weekday(row.weekStart),
+                row.firstPlanDay,
+                rows.of(ClosureRow.class)
+                        .sorted(Comparator.comparingInt(c -> c.position))
+                        .map(RowReader::closure)
+                        .toList(),
+                extraDays,
+                runsAs,
+                extra(row.extra));
+    }
+
+    private static Closure closure(ClosureRow row) {
+        return new Closure(
+                LocalDateRange.ofClosed(row.firstDay, row.lastDay),
+                row.fromTime,
+                row.toTime,
+                row.reason,
+                row.kind,
+                row.noClass,
+                row.planPauses,
+                row.nothingDue,
+                row.onlyCodes == null ? null : List.of(Json.MAPPER.readValue(row.onlyCodes, String[].class)),
+                row.justInCase,
+                extra(row.extra));
+    }
+
+    private static List<String> words(String list) {
+        return list.isEmpty() ? List.of() : Arrays.asList(list.split(","));
+    }
+
+    private static Extra extra(String json) {
+        return json.equals("{}") ? Extra.NONE : Extra.of(Json.MAPPER.readValue(json, TEXTS));
+    }
+
+    /** Reads sections with what hangs on them. */
+    private final class Sections {
+        private final Map<String, List<PatternRow>> patterns =
+                grouped(PatternRow.class, p -> p.course + "\n" + p.section, p -> p.position);
+        private final Map<String, List<SessionChangeRow>> changes =
+                grouped(SessionChangeRow.class, c -> c.course + "\n" + c.section, c -> c.position);
+        private final Map<String, List<SectionLessonRow>> lessons =
+                grouped(SectionLessonRow.class, l -> l.course + "\n" + l.section, l -> 0);
+        private final Map<String, List<SectionSessionRow>> sessions =
+                grouped(SectionSessionRow.class, s -> s.course + "\n" + s.section, s -> s.position);
+        private final Map<String, List<TaughtRow>> taught =
+                grouped(TaughtRow.class, t -> t.course + "\n" + t.section + "\n" + t.session, t -> t.position);
+
+        Section section(SectionRow row) {
+            String key = row.course + "\n" + row.code;
+            Set<String> leavesOut = new LinkedHashSet<>();
+            Map<String, Integer> gaps = new LinkedHashMap<>();
+            Map<String, Integer> lengths = new LinkedHashMap<>();
+            Map<String, Optional<LocalDate>> pins = new LinkedHashMap<>();
+            Set<String> partly = new LinkedHashSet<>();
+            Map<String, String> notes = new LinkedHashMap<>();
+            for (SectionLessonRow own : lessons.getOrDefault(key, List.of())) {
+                if (own.leftOut) {
+                    leavesOut.add(own.lesson);
+                }
+                if (own.gap != null) {
+                    gaps.put(own.lesson, own.gap);
+                }
+                if (own.length != null) {
+                    lengths.put(own.lesson, own.length);
+                }
+                if (own.pin != null || own.pinTakenAway) {
+                    pins.put(own.lesson, Optional.ofNullable(own.pin));
+                }
+                if (own.partly) {
+                    partly.add(own.lesson);
+                }
+                if (own.note != null) {
+                    notes.put(own.lesson, own.note);
+                }
+            }
+            Set<LocalDateTime> held = new LinkedHashSet<>();
+            Map<LocalDateTime, List<String>> records = new LinkedHashMap<>();
+            for (SectionSessionRow own : sessions.getOrDefault(key, List.of())) {
+                if (own.heldEmpty) {
+                    held.add(own.session);
+                }
+                if (own.recorded) {
+                    records.put(
+                            own.session,
+                            taught.getOrDefault(key + "\n" + own.session, List.of()).stream()
+                                    .map(t -> t.lesson)
+                                    .toList());
+                }
+            }
+            Beat beat = row.beat == null
+                    ? null
+                    : new Beat(row.beat.equals("daily") ? null : Words.weekday(row.beat));
+            return new Section(
+                    row.code,
+                    Words.constant(Section.Pace.class, row.pace),
+                    patterns.getOrDefault(key, List.of()).stream()
+                            .map(p -> new MeetingPattern(
+                                    p.rule,
+                                    p.startTime,
+                                    p.minutes,
+                                    p.place,
+                                    p.link,
+                                    p.validFrom,
+                                    p.validUntil,
+                                    extra(p.extra)))
+                            .toList(),
+                    beat,
+                    changes.getOrDefault(key, List.of()).stream().map(this::change).toList(),
+                    leavesOut,
+                    gaps,
+                    lengths,
+                    pins,
+                    held,
+                    records,
+                    partly,
+                    notes,
+                    extra(row.extra));
+        }
+
+        private SessionChange change(SessionChangeRow row) {
+            Extra extra = extra(row.extra);
+            return switch (row.kind) {
+                case "cancel" -> new SessionChange.Cancel(row.session, extra);
+                case "move" -> new SessionChange.Move(row.session, row.movedTo, row.minutes, extra);
+                default -> new SessionChange.Add(row.session, row.minutes, row.place, extra);
+            };
+        }
+    }
+
+    /** Reads units with their lessons and items. */
+    private final class Units {
+        private final Map<String, List<LessonRow>> lessons =
+                grouped(LessonRow.class, l -> l.course + "\n" + l.unit, l -> l.position);
+        private final Map<String, List<ItemRow>> items =
+                grouped(ItemRow.class, i -> i.course + "\n" + i.unit, i -> i.position);
+
+        Unit unit(UnitRow row) {
+            String key = row.course + "\n" + row.id;
+            return new Unit(
+                    row.id,
+                    row.code,
+                    row.title,
+                    row.startsWeek,
+                    row.yields,
+                    lessons.getOrDefault(key, List.of()).stream()
+                            .map(this::lesson)
+                            .toList(),
+                    items.getOrDefault(key, List.of()).stream().map(this::item).toList(),
+                    extra(row.extra));
+        }
+
+        private Lesson lesson(LessonRow row) {
+            return new Lesson(
+                    row.id,
+                    row.title,
+                    row.length,
+                    row.minLength,
+                    row.optional,
+                    row.joinable,
+                    row.reserve,
+                    row.pin,
+                    row.gapBefore,
+                    row.notes,
+                    extra(row.extra));
+        }
+
+        private Item item(ItemRow row) {
+            return new Item(
+                    row.id,
+                    row.lesson,
+                    row.kind,
+                    row.title,
+                    row.shortName,
+                    row.points,
+                    row.minutes,
+                    row.marking,
+                    row.locked,
+                    row.place,
+                    rule(row.opens),
+                    rule(row.due),
+                    rule(row.closes),
+                    extra(row.extra));
+        }
+
+        private DateRule rule(String json) {
+            if (json == null) {
+                return null;
+            }
+            Faults faults = new Faults();
+            DateRule rule = RuleReader.rule(In.of(Json.read(json), "", faults));
+            if (rule == null) {
+                throw new IllegalStateException("a stored date rule cannot be read: " + json);
+            }
+            return rule;
+        }
+    }
+}

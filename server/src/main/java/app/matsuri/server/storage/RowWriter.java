@@ -1,0 +1,319 @@
+package app.matsuri.server.storage;
+
+import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.session.MeetingPattern;
+import app.matsuri.core.session.SessionChange;
+import app.matsuri.exchange.plan.Json;
+import app.matsuri.exchange.plan.PlanWriter;
+import app.matsuri.exchange.plan.Words;
+import app.matsuri.server.storage.row.CalendarRow;
+import app.matsuri.server.storage.row.ClosureRow;
+import app.matsuri.server.storage.row.CourseRow;
+import app.matsuri.server.storage.row.ItemRow;
+import app.matsuri.server.storage.row.LessonRow;
+import app.matsuri.server.storage.row.PatternRow;
+import app.matsuri.server.storage.row.SectionLessonRow;
+import app.matsuri.server.storage.row.SectionRow;
+import app.matsuri.server.storage.row.SectionSessionRow;
+import app.matsuri.server.storage.row.SessionChangeRow;
+import app.matsuri.server.storage.row.TaughtRow;
+import app.matsuri.server.storage.row.UnitRow;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Lays decisions out as rows. */
+final class RowWriter {
+
+    private final long termId;
+    private final Rows rows = new Rows();
+
+    private RowWriter(long termId) {
+        this.termId = termId;
+    }
+
+    static Rows rows(long termId, Decisions decisions) {
+        RowWriter writer = new RowWriter(termId);
+        writer.calendar(decisions);
+        writer.closures(decisions.term().closures());
+        for (int i = 0; i < decisions.courses().size(); i++) {
+            writer.course(decisions.courses().get(i), i);
+        }
+        return writer.rows;
+    }
+
+    private void calendar(Decisions decisions) {
+        Term term = decisions.term();
+        CalendarRow row = new CalendarRow();
+        row.termId = termId;
+        row.name = term.name();
+        row.firstDay = term.first();
+        row.lastDay = term.last();
+        row.zone = term.zone().getId();
+        row.weekdays = String.join(",", term.weekdays().stream().map(Words::weekday).toList());
+        row.weekStart = Words.weekday(term.weekStart());
+        row.firstPlanDay = term.firstPlanDay();
+        row.extraDays =
+                String.join(",", term.extraDays().stream().map(LocalDate::toString).toList());
+        Map<String, String> runsAs = new LinkedHashMap<>();
+        term.runsAs().forEach((day, weekday) -> runsAs.put(day.toString(), Words.weekday(weekday)));
+        row.runsAs = json(runsAs);
+        row.extra = extra(term.extra());
+        row.fileExtra = extra(decisions.extra());
+        rows.put(row);
+    }
+
+    private void closures(List<Closure> closures) {
+        Map<String, Integer> seen = new LinkedHashMap<>();
+        for (int i = 0; i < closures.size(); i++) {
+            Closure closure = closures.get(i);
+            String days = closure.first() + "/" + closure.last();
+            ClosureRow row = new ClosureRow();
+            row.termId = termId;
+            row.id = days + "/" + seen.merge(days, 1, Integer::sum);
+            row.position = i;
+            row.firstDay = closure.first();
+            row.lastDay = closure.last();
+            row.fromTime = closure.from();
+            row.toTime = closure.to();
+            row.reason = closure.reason();
+            row.kind = closure.kind();
+            row.noClass = closure.noClass();
+            row.planPauses = closure.planPauses();
+            row.nothingDue = closure.nothingDue();
+            row.onlyCodes = closure.only() == null ? null : json(closure.only());
+            row.justInCase = closure.justInCase();
+            row.extra = extra(closure.extra());
+            rows.put(row);
+        }
+    }
+
+    private void course(Course course, int position) {
+        CourseRow row = new CourseRow();
+        row.termId = termId;
+        row.code = course.code();
+        row.position = position;
+        row.title = course.title();
+        row.requiredMinutes = course.requiredMinutes();
+        row.usualMinutes = course.usualMinutes();
+        row.weekLimit = course.weekLimit();
+        row.dayLimit = course.dayLimit();
+        row.extra = extra(course.extra());
+        rows.put(row);
+        for (int i = 0; i < course.sections().size(); i++) {
+            section(course.code(), course.sections().get(i), i);
+        }
+        for (int i = 0; i < course.units().size(); i++) {
+            unit(course.code(), course.units().get(i), i);
+        }
+    }
+
+    private void section(String course, Section section, int position) {
+        SectionRow row = new SectionRow();
+        row.termId = termId;
+        row.course = course;
+        row.code = section.code();
+        row.position = position;
+        row.pace = Words.word(section.pace());
+        row.beat = section.beat() == null
+                ? null
+                : section.beat().weekday() == null
+                        ? "daily"
+                        : Words.weekday(section.beat().weekday());
+        row.extra = extra(section.extra());
+        rows.put(row);
+        for (int i = 0; i < section.meets().size(); i++) {
+            pattern(course, section.code(), section.meets().get(i), i);
+        }
+        for (int i = 0; i < section.sessionChanges().size(); i++) {
+            change(course, section.code(), section.sessionChanges().get(i), i);
+        }
+        lessonsOf(course, section);
+        sessionsOf(course, section);
+    }
+
+    private void pattern(String course, String section, MeetingPattern pattern, int position) {
+        PatternRow row = new PatternRow();
+        row.termId = termId;
+        row.course = course;
+        row.section = section;
+        row.position = position;
+        row.rule = pattern.rule();
+        row.startTime = pattern.start();
+        row.minutes = pattern.minutes();
+        row.place = pattern.place();
+        row.link = pattern.link();
+        row.validFrom = pattern.from();
+        row.validUntil = pattern.until();
+        row.extra = extra(pattern.extra());
+        rows.put(row);
+    }
+
+    private void change(String course, String section, SessionChange change, int position) {
+        SessionChangeRow row = new SessionChangeRow();
+        row.termId = termId;
+        row.course = course;
+        row.section = section;
+        row.position = position;
+        row.place = "";
+        if (change instanceof SessionChange.Cancel cancel) {
+            row.kind = "cancel";
+            row.session = cancel.session();
+        } else if (change instanceof SessionChange.Move move) {
+            row.kind = "move";
+            row.session = move.session();
+            row.movedTo = move.to();
+            row.minutes = move.minutes();
+        } else if (change instanceof SessionChange.Add add) {
+            row.kind = "add";
+            row.session = add.at();
+            row.minutes = add.minutes();
+            row.place = add.place();
+        }
+        row.extra = extra(change.extra());
+        rows.put(row);
+    }
+
+    private void lessonsOf(String course, Section section) {
+        Set<String> ids = new LinkedHashSet<>(section.leavesOut());
+        ids.addAll(section.gaps().keySet());
+        ids.addAll(section.lengths().keySet());
+        ids.addAll(section.pins().keySet());
+        ids.addAll(section.partly());
+        ids.addAll(section.notes().keySet());
+        for (String id : ids) {
+            SectionLessonRow row = new SectionLessonRow();
+            row.termId = termId;
+            row.course = course;
+            row.section = section.code();
+            row.lesson = id;
+            row.leftOut = section.leavesOut().contains(id);
+            row.gap = section.gaps().get(id);
+            row.length = section.lengths().get(id);
+            Optional<LocalDate> pin = section.pins().get(id);
+            row.pin = pin == null ? null : pin.orElse(null);
+            row.pinTakenAway = pin != null && pin.isEmpty();
+            row.partly = section.partly().contains(id);
+            row.note = section.notes().get(id);
+            rows.put(row);
+        }
+    }
+
+    private void sessionsOf(String course, Section section) {
+        Set<LocalDateTime> names = new LinkedHashSet<>(section.taught().keySet());
+        names.addAll(section.holdsEmpty());
+        List<LocalDateTime> order = new ArrayList<>(section.taught().keySet());
+        for (LocalDateTime name : names) {
+            SectionSessionRow row = new SectionSessionRow();
+            row.termId = termId;
+            row.course = course;
+            row.section = section.code();
+            row.session = name;
+            row.heldEmpty = section.holdsEmpty().contains(name);
+            row.recorded = section.taught().containsKey(name);
+            row.position = order.indexOf(name);
+            rows.put(row);
+            List<String> lessons = section.taught().getOrDefault(name, List.of());
+            for (int i = 0; i < lessons.size(); i++) {
+                TaughtRow taught = new TaughtRow();
+                taught.termId = termId;
+                taught.course = course;
+                taught.section = section.code();
+                taught.session = name;
+                taught.position = i;
+                taught.lesson = lessons.get(i);
+                rows.put(taught);
+            }
+        }
+    }
+
+    private void unit(String course, Unit unit, int position) {
+        UnitRow row = new UnitRow();
+        row.termId = termId;
+        row.course = course;
+        row.id = unit.id();
+        row.position = position;
+        row.code = unit.code();
+        row.title = unit.title();
+        row.startsWeek = unit.startsWeek();
+        row.yields = unit.yields();
+        row.extra = extra(unit.extra());
+        rows.put(row);
+        for (int i = 0; i < unit.lessons().size(); i++) {
+            lesson(course, unit.id(), unit.lessons().get(i), i);
+        }
+        for (int i = 0; i < unit.items().size(); i++) {
+            item(course, unit.id(), unit.items().get(i), i);
+        }
+    }
+
+    private void lesson(String course, String unit, Lesson lesson, int position) {
+        LessonRow row = new LessonRow();
+        row.termId = termId;
+        row.course = course;
+        row.id = lesson.id();
+        row.unit = unit;
+        row.position = position;
+        row.title = lesson.title();
+        row.length = lesson.length();
+        row.minLength = lesson.minLength();
+        row.optional = lesson.optional();
+        row.joinable = lesson.joinable();
+        row.reserve = lesson.reserve();
+        row.pin = lesson.pin();
+        row.gapBefore = lesson.gapBefore();
+        row.notes = lesson.notes();
+        row.extra = extra(lesson.extra());
+        rows.put(row);
+    }
+
+    private void item(String course, String unit, Item item, int position) {
+        ItemRow row = new ItemRow();
+        row.termId = termId;
+        row.course = course;
+        row.id = item.id();
+        row.unit = unit;
+        row.position = position;
+        row.lesson = item.lesson();
+        row.kind = item.kind();
+        row.title = item.title();
+        row.shortName = item.shortName();
+        row.points = item.points();
+        row.minutes = item.minutes();
+        row.marking = item.marking();
+        row.locked = item.locked();
+        row.place = item.place();
+        row.opens = rule(item.opens());
+        row.due = rule(item.due());
+        row.closes = rule(item.closes());
+        row.extra = extra(item.extra());
+        rows.put(row);
+    }
+
+    private static String rule(DateRule rule) {
+        return rule == null ? null : json(PlanWriter.rule(rule));
+    }
+
+    private static String extra(Extra extra) {
+        return json(extra.json());
+    }
+
+    private static String json(Object value) {
+        return Json.MAPPER.writeValueAsString(value);
+    }
+}

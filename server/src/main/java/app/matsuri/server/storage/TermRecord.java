@@ -1,0 +1,22 @@
+package app.matsuri.server.storage;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+
+/** A term of a workspace and the version of its decisions. */
+@Entity
+@Table(name = "term")
+public class TermRecord {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    public Long id;
+
+    public long workspaceId;
+    public long version;
+    public Instant createdAt;
+}

@@ -1,0 +1,19 @@
+package app.matsuri.server.storage.row;
+
+/** One row of a table that holds decisions. Fields are columns; the key names it within all tables of its kind. */
+public sealed interface Row
+        permits CalendarRow,
+                ClosureRow,
+                CourseRow,
+                SectionRow,
+                PatternRow,
+                SessionChangeRow,
+                SectionLessonRow,
+                SectionSessionRow,
+                TaughtRow,
+                UnitRow,
+                LessonRow,
+                ItemRow {
+
+    Object key();
+}

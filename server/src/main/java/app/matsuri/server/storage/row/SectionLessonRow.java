@@ -1,0 +1,42 @@
+package app.matsuri.server.storage.row;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.IdClass;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+
+/** What a section decided about one lesson. */
+@Entity
+@Table(name = "section_lesson")
+@IdClass(SectionLessonRow.Key.class)
+public final class SectionLessonRow implements Row {
+
+    /** What names the row. */
+    public record Key(long termId, String course, String section, String lesson) {}
+
+    @Id
+    public long termId;
+
+    @Id
+    public String course;
+
+    @Id
+    public String section;
+
+    @Id
+    public String lesson;
+
+    public boolean leftOut;
+    public Integer gap;
+    public Integer length;
+    public LocalDate pin;
+    public boolean pinTakenAway;
+    public boolean partly;
+    public String note;
+
+    @Override
+    public Object key() {
+        return new Key(termId, course, section, lesson);
+    }
+}

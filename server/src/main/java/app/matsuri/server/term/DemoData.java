@@ -1,0 +1,48 @@
+package app.matsuri.server.term;
+
+import app.matsuri.exchange.plan.PlanFile;
+import app.matsuri.server.MatsuriProperties;
+import app.matsuri.server.account.Accounts;
+import app.matsuri.server.account.DemoAccounts;
+import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.change.ChangeService;
+import java.io.IOException;
+import java.nio.file.Files;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+
+/** Fills an empty database with the demo's people and plans. */
+@Component
+class DemoData implements ApplicationRunner {
+
+    private final MatsuriProperties properties;
+    private final Accounts accounts;
+    private final ChangeService changes;
+
+    DemoData(MatsuriProperties properties, Accounts accounts, ChangeService changes) {
+        this.properties = properties;
+        this.accounts = accounts;
+        this.changes = changes;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) throws IOException {
+        if (properties.demo() == null || !accounts.none()) {
+            return;
+        }
+        SignedIn college = accounts.create("tolvanen", "I. Tolvanen", DemoAccounts.PASSWORD);
+        load(college, "autumn-2026.json");
+        SignedIn school = accounts.create("aldous", "K. Aldous", DemoAccounts.PASSWORD);
+        load(school, "year-2026-27.json");
+    }
+
+    private void load(SignedIn by, String file) throws IOException {
+        PlanFile.Reading reading =
+                PlanFile.read(Files.readAllBytes(properties.demo().resolve(file)));
+        if (reading.decisions() == null) {
+            throw new IllegalStateException("the demo's " + file + " cannot be read: " + reading.faults());
+        }
+        changes.begin(by, reading.decisions());
+    }
+}

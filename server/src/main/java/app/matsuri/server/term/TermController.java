@@ -1,0 +1,117 @@
+package app.matsuri.server.term;
+
+import app.matsuri.core.calendar.Term;
+import app.matsuri.exchange.plan.Fault;
+import app.matsuri.exchange.plan.PlanFile;
+import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.change.ChangeService;
+import app.matsuri.server.http.Problem;
+import app.matsuri.server.storage.Stored;
+import app.matsuri.server.storage.TermStore;
+import app.matsuri.server.wall.WallView;
+import app.matsuri.server.wall.Walls;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The terms of a workspace: listing them, opening plan files, and their Walls. */
+@RestController
+@RequestMapping(path = "/api/terms", produces = "application/json")
+class TermController {
+
+    private final TermStore store;
+    private final ChangeService changes;
+    private final Walls walls;
+
+    TermController(TermStore store, ChangeService changes, Walls walls) {
+        this.store = store;
+        this.changes = changes;
+        this.walls = walls;
+    }
+
+    /** A term in the list of terms. */
+    record TermLine(long id, String name, LocalDate first, LocalDate last, List<String> sections) {}
+
+    /** A term that was made, with what is worth knowing about its file. */
+    record MadeTerm(long id, List<Fault> faults) {}
+
+    @GetMapping
+    List<TermLine> all(@AuthenticationPrincipal SignedIn by) {
+        return store.all(by.workspaceId()).stream().map(TermController::line).toList();
+    }
+
+    private static TermLine line(Stored stored) {
+        Term term = stored.decisions().term();
+        List<String> sections = stored.decisions().courses().stream()
+                .flatMap(c -> c.sections().stream().map(s -> c.code() + "/" + s.code()))
+                .toList();
+        return new TermLine(stored.termId(), term.name(), term.first(), term.last(), sections);
+    }
+
+    /** Makes a term from a plan file; faults that leave it a meaning are told. */
+    @PostMapping(consumes = "application/octet-stream")
+    @ResponseStatus(HttpStatus.CREATED)
+    MadeTerm open(@AuthenticationPrincipal SignedIn by, @RequestBody byte[] file) {
+        PlanFile.Reading reading = PlanFile.read(file);
+        if (reading.decisions() == null) {
+            long wrong = reading.faults().stream()
+                    .filter(f -> f.severity() != Fault.Severity.REMARK)
+                    .count();
+            throw new Problem(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "plan-file-at-fault",
+                    "The plan file cannot be opened",
+                    wrong == 1
+                            ? reading.faults().get(0).message()
+                            : "It has " + wrong + " faults; each is listed with its place. Nothing was stored.",
+                    reading.faults());
+        }
+        return new MadeTerm(changes.begin(by, reading.decisions()).termId(), reading.faults());
+    }
+
+    @GetMapping("/{termId}/plan")
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = "application/json", schema = @Schema(type = "object")))
+    ResponseEntity<byte[]> plan(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
+        Stored stored = store.load(by.workspaceId(), termId);
+        String name = stored.decisions().term().name().replaceAll("[^\\p{L}\\p{N}]+", "-").toLowerCase();
+        return ResponseEntity.ok()
+                .eTag("\"" + stored.version() + "\"")
+                .header(
+                        "Content-Disposition",
+                        ContentDisposition.attachment()
+                                .filename((name.isEmpty() ? "plan" : name) + ".json", StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(PlanFile.write(stored.decisions()).getBytes(StandardCharsets.UTF_8));
+    }
+
+    @GetMapping("/{termId}/wall")
+    ResponseEntity<WallView> wall(
+            @AuthenticationPrincipal SignedIn by,
+            @PathVariable long termId,
+            @RequestParam(required = false) String course,
+            @RequestParam(required = false) String section) {
+        Stored stored = store.load(by.workspaceId(), termId);
+        WallView view = walls.stands(stored, course, section);
+        return ResponseEntity.ok()
+                .eTag("\"" + stored.version() + "-" + view.today() + "\"")
+                .body(view);
+    }
+}

@@ -1,0 +1,213 @@
+package app.matsuri.server.wall;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.List;
+
+/**
+ * The Wall of one section as it is drawn: every date worked out, nothing left to the browser but drawing.
+ *
+ * @param version version of the decisions it shows
+ * @param today the day that counts as today
+ * @param undo what an undo would take back; null for nothing
+ * @param redo what a redo would make again; null for nothing
+ */
+public record WallView(
+        long termId,
+        long version,
+        String termName,
+        LocalDate first,
+        LocalDate last,
+        LocalDate today,
+        String weekStart,
+        List<SectionChoice> sections,
+        SectionView section,
+        List<Column> columns,
+        List<Week> weeks,
+        Outline outline,
+        List<FindingView> findings,
+        String undo,
+        String redo) {
+
+    /** A section that can be chosen. */
+    public record SectionChoice(String course, String courseTitle, String section) {}
+
+    /** The section that is shown. */
+    public record SectionView(
+            String course,
+            String courseTitle,
+            String section,
+            String pace,
+            int sessions,
+            int minutes,
+            Integer requiredMinutes,
+            int weekLimit,
+            int lessons,
+            int usualMinutes) {}
+
+    /**
+     * One weekday.
+     *
+     * @param weekday 1 for Monday to 7
+     * @param meets whether the section usually meets on it
+     * @param time when; null where it does not meet or at several times
+     */
+    public record Column(int weekday, boolean meets, LocalTime time) {}
+
+    /**
+     * One week.
+     *
+     * @param number term week, from 1
+     * @param teachingWeek number among the weeks that teach; null where none of its days does
+     * @param away where the whole week is off: why; null otherwise
+     */
+    public record Week(int number, Integer teachingWeek, LocalDate first, int minutes, int over, String away, List<Day> days) {}
+
+    /**
+     * One day of a week.
+     *
+     * @param inTerm whether it lies within the term
+     * @param off the day off that covers it; null for none
+     * @param notes what else holds on it: parts of days, swapped weekdays
+     * @param thread the unit that runs through it; null for none
+     * @param gone what a proposal takes away from it
+     */
+    public record Day(
+            LocalDate date,
+            boolean inTerm,
+            boolean teaches,
+            boolean past,
+            boolean today,
+            Off off,
+            List<String> notes,
+            List<SessionView> sessions,
+            List<LessonView> lessons,
+            Thread thread,
+            List<ItemView> items,
+            List<Gone> gone) {}
+
+    /** A day off. */
+    public record Off(
+            LocalDate first,
+            LocalDate last,
+            String reason,
+            String kind,
+            boolean noClass,
+            boolean planPauses,
+            boolean nothingDue,
+            boolean justInCase,
+            List<String> only,
+            boolean proposed) {}
+
+    /**
+     * A class.
+     *
+     * @param name the start it first had
+     * @param number from 1
+     * @param state "open", "taught", "paused", "held" or "early"
+     */
+    public record SessionView(
+            LocalDateTime name,
+            LocalDateTime start,
+            LocalDateTime end,
+            int number,
+            int minutes,
+            String place,
+            String state,
+            boolean beat) {}
+
+    /**
+     * A lesson on a day.
+     *
+     * @param part which of its classes it is, from 1
+     * @param proposed whether a proposal puts it here
+     */
+    public record LessonView(
+            String id,
+            String unit,
+            String title,
+            int part,
+            int parts,
+            boolean taught,
+            boolean pinned,
+            boolean optional,
+            boolean reserve,
+            boolean proposed) {}
+
+    /**
+     * A unit's thread on a day.
+     *
+     * @param begins whether it begins here
+     * @param ends whether it ends here
+     */
+    public record Thread(String unit, boolean begins, boolean ends) {}
+
+    /**
+     * One date of an item on a day.
+     *
+     * @param which "opens", "due" or "closes"
+     * @param fixed whether the date was typed by hand
+     * @param hangsOn what it moves with, in words; null where it is fixed
+     */
+    public record ItemView(
+            String id,
+            String unit,
+            String lesson,
+            String title,
+            String shortName,
+            String kind,
+            boolean test,
+            String which,
+            LocalTime time,
+            Integer minutes,
+            boolean fixed,
+            boolean rolled,
+            boolean locked,
+            String hangsOn,
+            boolean proposed) {}
+
+    /** Something that a proposal takes away from a day, and where it goes. */
+    public record Gone(String what, String id, String title, LocalDateTime to, String why) {}
+
+    /** The outline at the wall's left. */
+    public record Outline(List<OutlineItem> noDate, List<OutlineLesson> noSession, List<OutlineUnit> units) {}
+
+    /** A unit in the outline; its number gives its colour and pattern. */
+    public record OutlineUnit(
+            String id,
+            String code,
+            String title,
+            int number,
+            LocalDate first,
+            LocalDate last,
+            boolean startsWeek,
+            List<OutlineLesson> lessons,
+            List<OutlineItem> items) {}
+
+    /**
+     * A lesson in the outline with the work that belongs to it.
+     *
+     * @param state "planned", "taught", "partly", "left-out" or "no-session"
+     */
+    public record OutlineLesson(
+            String id,
+            String unit,
+            String title,
+            String state,
+            LocalDate date,
+            int length,
+            LocalDate pin,
+            boolean optional,
+            boolean reserve,
+            boolean moved,
+            List<OutlineItem> items) {}
+
+    /** An item in the outline. */
+    public record OutlineItem(
+            String id, String title, String kind, String marking, LocalDateTime date, String unit, boolean moved) {}
+
+    /** A finding, and whether something mends it. */
+    public record FindingView(
+            String code, String severity, String about, String id, String section, String sentence, Object mend) {}
+}

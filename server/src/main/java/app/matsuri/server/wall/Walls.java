@@ -1,0 +1,58 @@
+package app.matsuri.server.wall;
+
+import app.matsuri.core.proposal.Proposal;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.server.history.History;
+import app.matsuri.server.http.Problem;
+import app.matsuri.server.storage.Stored;
+import java.time.Clock;
+import java.time.LocalDate;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+
+/** Makes the Wall of a stored term. */
+@Component
+public class Walls {
+
+    private final History history;
+    private final Clock clock;
+
+    Walls(History history, Clock clock) {
+        this.history = history;
+        this.clock = clock;
+    }
+
+    /** The Wall of a section as it stands; of the first section where none is named. */
+    public WallView stands(Stored stored, String course, String section) {
+        Schedule schedule = Schedule.of(stored.decisions());
+        SectionSchedule follows = find(schedule, course, section);
+        return new WallBuilder(stored.decisions(), schedule, follows, today(stored), null)
+                .view(stored.termId(), stored.version(), history.ends(stored.termId()));
+    }
+
+    /** The Wall of a section as a proposal would make it. */
+    public WallView proposed(Stored stored, Proposal proposal, String course, String section) {
+        SectionSchedule follows = find(proposal.schedule(), course, section);
+        return new WallBuilder(proposal.after(), proposal.schedule(), follows, today(stored), proposal)
+                .view(stored.termId(), stored.version(), history.ends(stored.termId()));
+    }
+
+    private LocalDate today(Stored stored) {
+        return LocalDate.now(clock.withZone(stored.decisions().term().zone()));
+    }
+
+    private static SectionSchedule find(Schedule schedule, String course, String section) {
+        if (schedule.sections().isEmpty()) {
+            throw new Problem(
+                    HttpStatus.NOT_FOUND,
+                    "no-section",
+                    "No section yet",
+                    "This term has no section yet: add a course with a section, so that there is a wall to show.");
+        }
+        if (course == null || section == null) {
+            return schedule.sections().get(0);
+        }
+        return schedule.section(course, section).orElse(schedule.sections().get(0));
+    }
+}
