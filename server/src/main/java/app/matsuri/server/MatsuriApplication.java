@@ -1,7 +1,9 @@
 package app.matsuri.server;
 
 import java.time.Clock;
-import java.time.ZoneId;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
@@ -16,12 +18,14 @@ public class MatsuriApplication {
         SpringApplication.run(MatsuriApplication.class, arguments);
     }
 
-    /** The one clock; pinned to a day where one is set. */
+    /** The one clock; set to the pinned day where there is one, its time of day going on. */
     @Bean
     Clock clock(MatsuriProperties properties) {
-        return properties.today() == null
-                ? Clock.systemUTC()
-                : Clock.fixed(
-                        properties.today().atTime(12, 0).atZone(ZoneId.of("UTC")).toInstant(), ZoneId.of("UTC"));
+        Clock system = Clock.systemUTC();
+        if (properties.today() == null) {
+            return system;
+        }
+        long days = ChronoUnit.DAYS.between(LocalDate.now(system), properties.today());
+        return Clock.offset(system, Duration.ofDays(days));
     }
 }

@@ -1,14 +1,15 @@
 package app.matsuri.server.account;
 
 import app.matsuri.server.MatsuriProperties;
+import app.matsuri.server.Today;
 import app.matsuri.server.http.Problem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -30,12 +31,12 @@ class AccountController {
 
     private final Accounts accounts;
     private final MatsuriProperties properties;
-    private final Clock clock;
+    private final Today today;
 
-    AccountController(Accounts accounts, MatsuriProperties properties, Clock clock) {
+    AccountController(Accounts accounts, MatsuriProperties properties, Today today) {
         this.accounts = accounts;
         this.properties = properties;
-        this.clock = clock;
+        this.today = today;
     }
 
     /** A sign-in of the demo. */
@@ -63,7 +64,7 @@ class AccountController {
     Welcome welcome() {
         boolean demo = properties.demo() != null;
         return new Welcome(
-                accounts.none(), demo, LocalDate.now(clock), demo ? DemoAccounts.SIGN_INS : List.of());
+                accounts.none(), demo, today.in(ZoneOffset.UTC), demo ? DemoAccounts.SIGN_INS : List.of());
     }
 
     @GetMapping("/me")

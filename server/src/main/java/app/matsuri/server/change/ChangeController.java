@@ -12,6 +12,8 @@ import app.matsuri.server.wall.WallBuilder;
 import app.matsuri.server.wall.WallView;
 import app.matsuri.server.wall.Walls;
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
+import java.time.LocalDateTime;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -49,10 +51,28 @@ class ChangeController {
             String sentence,
             boolean quiet,
             List<String> notes,
-            List<Moved> moves,
+            List<MoveView> moves,
             List<WallView.FindingView> appear,
             List<WallView.FindingView> goAway,
-            WallView wall) {}
+            @Nullable WallView wall) {}
+
+    /** One thing that a change moves. */
+    record MoveView(
+            String course,
+            String section,
+            String what,
+            String id,
+            String title,
+            @Nullable LocalDateTime from,
+            @Nullable LocalDateTime to,
+            String why,
+            boolean hand) {
+
+        static MoveView of(Moved m) {
+            return new MoveView(
+                    m.course(), m.section(), m.what(), m.id(), m.title(), m.from(), m.to(), m.why(), m.hand());
+        }
+    }
 
     /** A change on top of the version on which it was looked at. */
     record ChangeRequest(
@@ -80,7 +100,7 @@ class ChangeController {
                 proposal.sentence(),
                 proposal.quiet(),
                 proposal.notes(),
-                proposal.moves(),
+                proposal.moves().stream().map(MoveView::of).toList(),
                 proposal.appear().stream().map(WallBuilder::view).toList(),
                 proposal.goAway().stream().map(WallBuilder::view).toList(),
                 proposal.schedule().sections().isEmpty() ? null : walls.proposed(stored, proposal, course, section));

@@ -1,8 +1,10 @@
 package app.matsuri.server.history;
 
+import jakarta.annotation.Nullable;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.history.HistoryEntry.Kind;
 import app.matsuri.server.storage.Delta;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
@@ -28,8 +30,9 @@ public class History {
     }
 
     /** One line without its delta. */
+    @Schema(name = "HistoryLine")
     public record Line(
-            long seq, Instant madeAt, String accountName, Kind kind, Long ofSeq, String sentence, String name) {}
+            long seq, Instant madeAt, String accountName, Kind kind, @Nullable Long ofSeq, String sentence, @Nullable String name) {}
 
     /** Appends an entry. Part of the caller's transaction. */
     @Transactional(propagation = Propagation.MANDATORY)

@@ -1,5 +1,6 @@
 package app.matsuri.server.history;
 
+import jakarta.annotation.Nullable;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
@@ -37,7 +38,7 @@ class HistoryController {
      * @param redo seq of the entry that a redo makes again; null for none
      * @param lines oldest first
      */
-    record HistoryView(long version, String termName, Long undo, Long redo, List<History.Line> lines) {}
+    record HistoryView(long version, String termName, @Nullable Long undo, @Nullable Long redo, List<History.Line> lines) {}
 
     /** A name for a moment; empty to take it away. */
     record MomentName(@Size(max = 100, message = "A name has at most 100 characters.") String name) {}

@@ -1,5 +1,6 @@
 package app.matsuri.server.http;
 
+import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ResponseBody;
 
 /** Serves the one page of the front end at every address that is not a file or an API, each time with a new nonce. */
+@Hidden
 @Controller
 class PageController {
 

@@ -1,9 +1,12 @@
 package app.matsuri.server.wall;
 
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Map;
 
 /**
  * The Wall of one section as it is drawn: every date worked out, nothing left to the browser but drawing.
@@ -27,8 +30,8 @@ public record WallView(
         List<Week> weeks,
         Outline outline,
         List<FindingView> findings,
-        String undo,
-        String redo) {
+        @Nullable String undo,
+        @Nullable String redo) {
 
     /** A section that can be chosen. */
     public record SectionChoice(String course, String courseTitle, String section) {}
@@ -41,7 +44,7 @@ public record WallView(
             String pace,
             int sessions,
             int minutes,
-            Integer requiredMinutes,
+            @Nullable Integer requiredMinutes,
             int weekLimit,
             int lessons,
             int usualMinutes) {}
@@ -53,7 +56,7 @@ public record WallView(
      * @param meets whether the section usually meets on it
      * @param time when; null where it does not meet or at several times
      */
-    public record Column(int weekday, boolean meets, LocalTime time) {}
+    public record Column(int weekday, boolean meets, @Nullable LocalTime time) {}
 
     /**
      * One week.
@@ -62,7 +65,7 @@ public record WallView(
      * @param teachingWeek number among the weeks that teach; null where none of its days does
      * @param away where the whole week is off: why; null otherwise
      */
-    public record Week(int number, Integer teachingWeek, LocalDate first, int minutes, int over, String away, List<Day> days) {}
+    public record Week(int number, @Nullable Integer teachingWeek, LocalDate first, int minutes, int over, @Nullable String away, List<Day> days) {}
 
     /**
      * One day of a week.
@@ -79,11 +82,11 @@ public record WallView(
             boolean teaches,
             boolean past,
             boolean today,
-            Off off,
+            @Nullable Off off,
             List<String> notes,
             List<SessionView> sessions,
             List<LessonView> lessons,
-            Thread thread,
+            @Nullable Thread thread,
             List<ItemView> items,
             List<Gone> gone) {}
 
@@ -153,22 +156,22 @@ public record WallView(
     public record ItemView(
             String id,
             String unit,
-            String lesson,
+            @Nullable String lesson,
             String title,
             String shortName,
             String kind,
             boolean test,
             String which,
             LocalTime time,
-            Integer minutes,
+            @Nullable Integer minutes,
             boolean fixed,
             boolean rolled,
             boolean locked,
-            String hangsOn,
+            @Nullable String hangsOn,
             boolean proposed) {}
 
     /** Something that a proposal takes away from a day, and where it goes. */
-    public record Gone(String what, String id, String title, LocalDateTime to, String why) {}
+    public record Gone(String what, String id, String title, @Nullable LocalDateTime to, String why) {}
 
     /** The outline at the wall's left. */
     public record Outline(List<OutlineItem> noDate, List<OutlineLesson> noSession, List<OutlineUnit> units) {}
@@ -179,8 +182,8 @@ public record WallView(
             String code,
             String title,
             int number,
-            LocalDate first,
-            LocalDate last,
+            @Nullable LocalDate first,
+            @Nullable LocalDate last,
             boolean startsWeek,
             List<OutlineLesson> lessons,
             List<OutlineItem> items) {}
@@ -195,9 +198,9 @@ public record WallView(
             String unit,
             String title,
             String state,
-            LocalDate date,
+            @Nullable LocalDate date,
             int length,
-            LocalDate pin,
+            @Nullable LocalDate pin,
             boolean optional,
             boolean reserve,
             boolean moved,
@@ -205,9 +208,9 @@ public record WallView(
 
     /** An item in the outline. */
     public record OutlineItem(
-            String id, String title, String kind, String marking, LocalDateTime date, String unit, boolean moved) {}
+            String id, String title, String kind, String marking, @Nullable LocalDateTime date, String unit, boolean moved) {}
 
     /** A finding, and whether something mends it. */
     public record FindingView(
-            String code, String severity, String about, String id, String section, String sentence, Object mend) {}
+            String code, String severity, String about, String id, String section, String sentence, @Nullable @Schema(type = "object") Map<String, Object> mend) {}
 }

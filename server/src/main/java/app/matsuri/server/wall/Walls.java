@@ -1,13 +1,15 @@
 package app.matsuri.server.wall;
 
+import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.server.Today;
 import app.matsuri.server.history.History;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
-import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
@@ -16,11 +18,11 @@ import org.springframework.stereotype.Component;
 public class Walls {
 
     private final History history;
-    private final Clock clock;
+    private final Today today;
 
-    Walls(History history, Clock clock) {
+    Walls(History history, Today today) {
         this.history = history;
-        this.clock = clock;
+        this.today = today;
     }
 
     /** The Wall of a section as it stands; of the first section where none is named. */
@@ -38,8 +40,16 @@ public class Walls {
                 .view(stored.termId(), stored.version(), history.ends(stored.termId()));
     }
 
+    /** The Wall of the first section of a term that is not stored yet. */
+    public WallView preview(Decisions decisions) {
+        Schedule schedule = Schedule.of(decisions);
+        LocalDate day = today.in(decisions.term().zone());
+        return new WallBuilder(decisions, schedule, find(schedule, null, null), day, null)
+                .view(0, 0, new History.Ends(Optional.empty(), Optional.empty()));
+    }
+
     private LocalDate today(Stored stored) {
-        return LocalDate.now(clock.withZone(stored.decisions().term().zone()));
+        return today.in(stored.decisions().term().zone());
     }
 
     private static SectionSchedule find(Schedule schedule, String course, String section) {

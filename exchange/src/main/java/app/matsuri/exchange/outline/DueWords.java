@@ -1,0 +1,243 @@
+package app.matsuri.exchange.outline;
+
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Edge;
+import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Which;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * When work is due as people write it beside a lesson, as a date rule, and a rule in the same words: "same day", "next
+ * class", "2 days after, 23:59", "+3" (teaching days), "a week later", "friday, 17:00", "3 nov", "with CH2, next class",
+ * "1 day after due". A time that is not said is 23:59, where the words do not mean class time.
+ *
+ * @param days reads days without a year
+ */
+public record DueWords(DayWords days) {
+
+    private static final LocalTime END_OF_DAY = LocalTime.of(23, 59);
+    private static final Pattern WITH = of("^with\\s+(unit\\s+)?(\\S+?)(?:,\\s*|\\s+|$)");
+    private static final Pattern NUMBER = of(
+            "^(?:in\\s+)?(\\d{1,3}|an?|one|two|three|four|five|six|seven|eight|nine|ten)\\s+"
+                    + "(minutes?|hours?|teaching days?|school days?|class days?|weekdays?|days?|weeks?|classes|class|sessions?)"
+                    + "\\s*(after|later|before|earlier)?(?:\\s+(start|due|opens|closes|opening|closing|class|the class))?$");
+    private static final Pattern PLUS = of("^([+-])\\s*(\\d{1,3})\\s*(days?|d|weeks?|w|classes|class)?$");
+    private static final Pattern BY_WEEKDAY =
+            of("^(?:by\\s+|on\\s+|the\\s+|next\\s+|following\\s+)*" + DayWords.WEEKDAY + "(?:\\s+after)?$");
+    private static final Pattern IN_WEEK =
+            of("^(?:in\\s+)?(teaching\\s+)?week\\s+(\\d{1,2}),?\\s+" + DayWords.WEEKDAY + "$");
+
+    private static Pattern of(String regex) {
+        return Pattern.compile(regex, Pattern.CASE_INSENSITIVE);
+    }
+
+    /**
+     * The rule that the words mean.
+     *
+     * @param lesson id of the lesson they stand beside; null for none, when only words with a date of their own mean
+     *     something
+     */
+    public Optional<DateRule> read(String given, String lesson) {
+        String text = given.strip().replaceAll("(?i)^(is\\s+)?due[:\\s]+", "").replaceAll("[.]$", "");
+        LocalTime time = null;
+        Matcher m = TimeWords.TIME.matcher(text);
+        while (m.find()) {
+            Optional<LocalTime> found = TimeWords.of(m);
+            boolean apart = m.end() == text.length() && (m.start() == 0 || !digitBefore(text, m.start()));
+            if (found.isPresent() && apart) {
+                time = found.get();
+                text = text.substring(0, m.start()).replaceAll("(?i)[,\\s]+(at|by)?\\s*$", "");
+                break;
+            }
+        }
+        Matcher with = WITH.matcher(text);
+        String anchor = lesson;
+        boolean unit = false;
+        if (with.find()) {
+            unit = with.group(1) != null;
+            anchor = with.group(2).replaceAll(",$", "");
+            text = text.substring(with.end()).strip();
+            text = text.isEmpty() ? "same day" : text;
+        }
+        LocalTime at = time;
+        return rule(text.strip(), anchor, unit).map(r -> at == null ? r : timed(r, at));
+    }
+
+    private static boolean digitBefore(String text, int at) {
+        return Character.isLetterOrDigit(text.charAt(at - 1));
+    }
+
+    private static DateRule timed(DateRule rule, LocalTime time) {
+        if (rule.anchor() instanceof Anchor.Fixed fixed) {
+            return DateRule.at(fixed.at().toLocalDate().atTime(time));
+        }
+        return rule.at(time);
+    }
+
+    private Optional<DateRule> rule(String text, String anchor, boolean unit) {
+        String lower = text.toLowerCase(Locale.ROOT);
+        Optional<LocalDate> day = lower.matches(".*\\d.*") && !lower.startsWith("+") ? days.read(text) : Optional.empty();
+        if (day.isPresent()) {
+            return Optional.of(DateRule.at(day.get().atTime(END_OF_DAY)));
+        }
+        Matcher week = IN_WEEK.matcher(text);
+        if (week.matches()) {
+            return Optional.of(DateRule.of(new Anchor.InWeek(
+                    DayWords.number(week.group(2)), week.group(1) != null, DayWords.weekday(week.group(3)))));
+        }
+        Matcher n = NUMBER.matcher(text);
+        if (n.matches() && n.group(4) != null && !n.group(4).toLowerCase(Locale.ROOT).endsWith("class")
+                && !n.group(4).equalsIgnoreCase("start")) {
+            String own = n.group(4).toLowerCase(Locale.ROOT);
+            Which which = own.startsWith("due") ? Which.DUE : own.startsWith("open") ? Which.OPENS : Which.CLOSES;
+            return Optional.of(DateRule.of(new Anchor.OwnDate(which)).plus(signed(n), unitOf(n.group(2))));
+        }
+        if (lower.matches("(same as|when|with) (due|opens|closes)")) {
+            String own = lower.substring(lower.lastIndexOf(' ') + 1);
+            return Optional.of(
+                    DateRule.of(new Anchor.OwnDate(Which.valueOf(own.toUpperCase(Locale.ROOT)))));
+        }
+        if (anchor == null) {
+            return Optional.empty();
+        }
+        return besideLesson(lower, n, anchor, unit);
+    }
+
+    private Optional<DateRule> besideLesson(String lower, Matcher n, String anchor, boolean unit) {
+        DateRule start = DateRule.of(anchored(anchor, unit, Edge.START));
+        DateRule end = DateRule.of(anchored(anchor, unit, Edge.END));
+        if (lower.matches("|same day|in class|start of class|at the start|that day|same class|the class|class")) {
+            return Optional.of(start);
+        }
+        if (lower.matches("end of class|after class|at the end|end")) {
+            return Optional.of(end);
+        }
+        if (lower.matches("(the )?(next|following) (class|session|lesson)")) {
+            return Optional.of(start.plus(1, Offset.Unit.SESSIONS));
+        }
+        if (lower.matches("(the )?(class|session) before|previous class")) {
+            return Optional.of(start.plus(-1, Offset.Unit.SESSIONS));
+        }
+        if (lower.matches("(the )?(next|following) day|day after")) {
+            return Optional.of(end.plus(1, Offset.Unit.TEACHING_DAYS).at(END_OF_DAY));
+        }
+        if (lower.matches("(the )?(next|following) week|week after")) {
+            return Optional.of(end.plus(1, Offset.Unit.WEEKS).at(END_OF_DAY));
+        }
+        if (n.matches()) {
+            Offset.Unit of = unitOf(n.group(2));
+            boolean classTime =
+                    of == Offset.Unit.SESSIONS || of == Offset.Unit.HOURS || of == Offset.Unit.MINUTES;
+            boolean fromStart = of == Offset.Unit.SESSIONS || n.group(4) != null && n.group(4).equals("start");
+            DateRule rule = (fromStart ? start : end).plus(signed(n), of);
+            return Optional.of(classTime ? rule : rule.at(END_OF_DAY));
+        }
+        Matcher plus = PLUS.matcher(lower);
+        if (plus.matches()) {
+            int by = DayWords.number(plus.group(2)) * (plus.group(1).equals("-") ? -1 : 1);
+            String of = plus.group(3) == null ? "teaching days" : plus.group(3);
+            Offset.Unit in = unitOf(of.equals("d") ? "days" : of.equals("w") ? "weeks" : of);
+            return Optional.of(
+                    in == Offset.Unit.SESSIONS ? start.plus(by, in) : end.plus(by, in).at(END_OF_DAY));
+        }
+        Matcher weekday = BY_WEEKDAY.matcher(lower);
+        if (weekday.matches()) {
+            DayOfWeek on = DayWords.weekday(weekday.group(1));
+            DateRule rule = new DateRule(
+                    end.anchor(), Offset.NONE, on, false, END_OF_DAY, null, Extra.NONE);
+            return Optional.of(rule);
+        }
+        return Optional.empty();
+    }
+
+    private static Anchor anchored(String anchor, boolean unit, Edge edge) {
+        return unit ? new Anchor.WithUnit(anchor, edge) : new Anchor.WithLesson(anchor, edge);
+    }
+
+    private static int signed(Matcher n) {
+        int count = DayWords.count(n.group(1)).orElse(1);
+        String way = n.group(3) == null ? "after" : n.group(3).toLowerCase(Locale.ROOT);
+        return way.equals("before") || way.equals("earlier") ? -count : count;
+    }
+
+    private static Offset.Unit unitOf(String word) {
+        String lower = word.toLowerCase(Locale.ROOT);
+        if (lower.startsWith("minute")) {
+            return Offset.Unit.MINUTES;
+        }
+        if (lower.startsWith("hour")) {
+            return Offset.Unit.HOURS;
+        }
+        if (lower.startsWith("week") && !lower.startsWith("weekday")) {
+            return Offset.Unit.WEEKS;
+        }
+        if (lower.equals("day") || lower.equals("days")) {
+            return Offset.Unit.DAYS;
+        }
+        return lower.equals("class") || lower.equals("classes") || lower.startsWith("session")
+                ? Offset.Unit.SESSIONS
+                : Offset.Unit.TEACHING_DAYS;
+    }
+
+    /**
+     * A rule in words that {@link #read} understands, as far as it was made from such words.
+     *
+     * @param lesson the lesson beside which it stands; null for none
+     */
+    public static String say(DateRule rule, String lesson) {
+        if (rule.anchor() instanceof Anchor.Fixed fixed && rule.plus().n() == 0) {
+            return Say.moment(fixed.at()).replaceFirst(", ", " " + fixed.at().getYear() + ", ");
+        }
+        if (rule.anchor() instanceof Anchor.InWeek in && rule.plus().n() == 0) {
+            return (in.teaching() ? "teaching week " : "week ") + in.week() + " " + weekday(in.weekday())
+                    + (rule.time() == null ? "" : ", " + rule.time());
+        }
+        String own = rule.anchor() instanceof Anchor.OwnDate date
+                ? date.which().name().toLowerCase(Locale.ROOT)
+                : "";
+        StringBuilder said = new StringBuilder();
+        Edge edge = Edge.START;
+        if (rule.anchor() instanceof Anchor.WithLesson with) {
+            edge = with.edge();
+            said.append(with.lesson().equals(lesson) ? "" : "with " + with.lesson() + ", ");
+        } else if (rule.anchor() instanceof Anchor.WithUnit with) {
+            edge = with.edge();
+            said.append("with unit ").append(with.unit()).append(", ");
+        }
+        Offset plus = rule.plus();
+        if (rule.snapTo() != null && plus.n() == 0) {
+            said.append(weekday(rule.snapTo()));
+        } else if (plus.n() == 0) {
+            said.append(!own.isEmpty() ? "same as " + own : edge == Edge.START ? "same day" : "end of class");
+        } else if (plus.unit() == Offset.Unit.SESSIONS && plus.n() == 1 && own.isEmpty()) {
+            said.append("next class");
+        } else {
+            String unit =
+                    switch (plus.unit()) {
+                        case SESSIONS -> Math.abs(plus.n()) == 1 ? "class" : "classes";
+                        case TEACHING_DAYS -> "teaching day" + (Math.abs(plus.n()) == 1 ? "" : "s");
+                        default -> Say.count(2, plus.unit().name().toLowerCase(Locale.ROOT).replaceFirst("s$", ""))
+                                .substring(2)
+                                .replaceFirst("s$", Math.abs(plus.n()) == 1 ? "" : "s");
+                    };
+            said.append(Math.abs(plus.n())).append(' ').append(unit).append(plus.n() < 0 ? " before" : " after");
+            said.append(own.isEmpty() ? "" : " " + own);
+            said.append(rule.snapTo() == null ? "" : ", then " + weekday(rule.snapTo()));
+        }
+        said.append(rule.time() == null ? "" : ", " + rule.time());
+        return said.toString();
+    }
+
+    private static String weekday(DayOfWeek weekday) {
+        return weekday.name().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,197 @@
+package app.matsuri.exchange.outline;
+
+import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.session.MeetingPattern;
+import app.matsuri.exchange.plan.Words;
+import java.time.DateTimeException;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * What a person types to start a term, as typed.
+ *
+ * @param weekdays the weekdays that teach, as MO to SU
+ * @param daysOff the school's list of dates
+ * @param course code and title, such as "HYD 210 Reading Rivers"
+ * @param meets such as "MWF 10-10:50 Weir House 2"
+ * @param outline a table or indented text
+ */
+public record Start(
+        String name,
+        String first,
+        String last,
+        List<String> weekdays,
+        String zone,
+        String daysOff,
+        String course,
+        String section,
+        String meets,
+        String credits,
+        String outline) {
+
+    /** Minutes of class that one credit asks for: 15 hours of 50 minutes (34 CFR 600.2 and common practice). */
+    private static final int MINUTES_PER_CREDIT = 750;
+
+    private static final Pattern CODE = Pattern.compile("^([\\p{Lu}]{2,8}\\s?\\d{1,4}\\p{Lu}{0,2})\\b[:,\\s]*(.*)$");
+
+    /**
+     * One part of it and what was understood.
+     *
+     * @param part "first", "last", "course", "meets" and so on
+     * @param ok whether it was understood
+     */
+    public record Said(String part, boolean ok, String text) {}
+
+    /**
+     * What reading came to.
+     *
+     * @param decisions the term that it makes; null while something that it needs is missing or not understood
+     */
+    public record Reading(
+            Decisions decisions, List<Said> said, List<DaysOffReader.Line> daysOff, List<OutlineReader.Line> outline) {}
+
+    /** Reads what was typed; days without a year lie near the given day. */
+    public Reading read(LocalDate today) {
+        List<Said> said = new ArrayList<>();
+        LocalDate from = day("first", first, new DayWords(today, null, null), said);
+        LocalDate to = day("last", last, new DayWords(today, from, from == null ? null : from.plusYears(1)), said);
+        if (from != null && to != null && to.isBefore(from)) {
+            said.add(new Said("last", false, "The last day " + Say.day(to) + " lies before the first, " + Say.day(from)
+                    + ". Exchange them or mend one."));
+            to = null;
+        } else if (from != null && to != null && to.isAfter(from.plusDays(Term.MOST_DAYS))) {
+            said.add(new Said("last", false, "That is more than five years after the first day. Check the year."));
+            to = null;
+        }
+        DayWords days = new DayWords(from == null ? today : from, from, to);
+        List<DaysOffReader.Line> off = DaysOffReader.read(daysOff, days);
+        OutlineReader.Reading plan = OutlineReader.read(outline, days);
+        Optional<Course> read = course(plan.units(), said);
+        Set<DayOfWeek> teaching = EnumSet.noneOf(DayOfWeek.class);
+        weekdays.forEach(w -> teaching.add(Words.weekday(w)));
+        if (teaching.isEmpty()) {
+            said.add(new Said("weekdays", false, "Tick at least one weekday that teaches."));
+        }
+        if (from == null || to == null || teaching.isEmpty() || read.isEmpty()) {
+            return new Reading(null, said, off, plan.lines());
+        }
+        List<Closure> closures = off.stream()
+                .map(DaysOffReader.Line::closure)
+                .filter(Objects::nonNull)
+                .toList();
+        Term term = new Term(
+                name.strip(),
+                from,
+                to,
+                zoneOf(),
+                teaching,
+                DayOfWeek.MONDAY,
+                null,
+                closures,
+                new TreeSet<>(),
+                new TreeMap<>(),
+                Extra.NONE);
+        TeachingCalendar calendar = TeachingCalendar.of(term);
+        said.add(new Said(
+                "term",
+                true,
+                Say.days(from, to) + " " + to.getYear() + ", " + Say.count(calendar.weeks(), "week") + ", "
+                        + Say.count(calendar.teachingDays().size(), "teaching day")));
+        return new Reading(Decisions.of(term, List.of(read.get())), said, off, plan.lines());
+    }
+
+    private ZoneId zoneOf() {
+        try {
+            return ZoneId.of(zone);
+        } catch (DateTimeException e) {
+            return ZoneOffset.UTC;
+        }
+    }
+
+    private static LocalDate day(String part, String text, DayWords days, List<Said> said) {
+        if (text.isBlank()) {
+            said.add(new Said(part, false, ""));
+            return null;
+        }
+        Optional<LocalDate> day = days.read(text);
+        said.add(day.map(d -> new Said(part, true, Say.day(d) + " " + d.getYear()))
+                .orElse(new Said(part, false, "“" + text.strip() + "” is no day. Write it as 31 aug or 2026-08-31.")));
+        return day.orElse(null);
+    }
+
+    private Optional<Course> course(List<Unit> units, List<Said> said) {
+        if (course.isBlank()) {
+            said.add(new Said("course", false, ""));
+            return Optional.empty();
+        }
+        Matcher m = CODE.matcher(course.strip());
+        String code = m.matches() ? m.group(1) : course.strip();
+        String title = m.matches() && !m.group(2).isBlank() ? m.group(2).strip() : code;
+        if (code.length() > 100) {
+            said.add(new Said("course", false, "That is too long for a course's code and title."));
+            return Optional.empty();
+        }
+        said.add(new Said("course", true, code + (title.equals(code) ? "" : ", " + title)));
+        Optional<MeetingPattern> pattern = MeetsWords.read(meets);
+        said.add(pattern.map(p -> new Said("meets", true, met(p)))
+                .orElse(new Said(
+                        "meets",
+                        false,
+                        meets.isBlank() ? "" : "Days or times were not understood. Write it as MWF 10-10:50 Weir House 2.")));
+        Integer required = null;
+        if (!credits.isBlank()) {
+            Optional<Integer> n = DayWords.count(credits.strip()).filter(c -> c > 0 && c < 100);
+            required = n.map(c -> c * MINUTES_PER_CREDIT).orElse(null);
+            said.add(n.map(c -> new Said("credits", true, String.format("%,d minutes of class", c * MINUTES_PER_CREDIT)))
+                    .orElse(new Said("credits", false, "Give a whole number of credits, or leave it empty.")));
+        }
+        if (pattern.isEmpty()) {
+            return Optional.empty();
+        }
+        Section group = Section.of(
+                section.isBlank() ? "A" : section.strip(), Section.Pace.SESSIONS, List.of(pattern.get()));
+        return Optional.of(new Course(
+                code,
+                title,
+                required,
+                pattern.get().minutes(),
+                Course.WEEK_LIMIT,
+                Course.DAY_LIMIT,
+                List.of(group),
+                units,
+                Extra.NONE));
+    }
+
+    private static String met(MeetingPattern pattern) {
+        String days = pattern.rule().replaceFirst(".*BYDAY=", "").replace(",", ", ");
+        String names = days.replace("MO", "Mon")
+                .replace("TU", "Tue")
+                .replace("WE", "Wed")
+                .replace("TH", "Thu")
+                .replace("FR", "Fri")
+                .replace("SA", "Sat")
+                .replace("SU", "Sun");
+        return names + ", " + pattern.start() + " to " + pattern.start().plusMinutes(pattern.minutes()) + ", "
+                + pattern.minutes() + " minutes" + (pattern.place().isEmpty() ? "" : ", " + pattern.place());
+    }
+}

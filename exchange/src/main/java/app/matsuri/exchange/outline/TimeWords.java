@@ -1,0 +1,44 @@
+package app.matsuri.exchange.outline;
+
+import java.time.DateTimeException;
+import java.time.LocalTime;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Times of day as people type them: "23:59", "5 pm", "5.30pm", "17h", "noon". */
+public final class TimeWords {
+
+    static final Pattern TIME = Pattern.compile(
+            "\\b(?:at\\s+)?(?:(noon|midnight)|(\\d{1,2})(?:[:.](\\d{2}))?\\s*(am|pm|a\\.m\\.|p\\.m\\.|h\\b)|(\\d{1,2})[:.](\\d{2}))(?![\\d.])",
+            Pattern.CASE_INSENSITIVE);
+
+    private TimeWords() {}
+
+    /** The time that the whole text names; midnight, as people say it of a due date, is 23:59. */
+    public static Optional<LocalTime> read(String text) {
+        Matcher matcher = TIME.matcher(text.strip());
+        return matcher.matches() ? of(matcher) : Optional.empty();
+    }
+
+    static Optional<LocalTime> of(Matcher m) {
+        if (m.group(1) != null) {
+            return Optional.of(m.group(1).equalsIgnoreCase("noon") ? LocalTime.NOON : LocalTime.of(23, 59));
+        }
+        try {
+            if (m.group(5) != null) {
+                return Optional.of(LocalTime.of(Integer.parseInt(m.group(5)), Integer.parseInt(m.group(6))));
+            }
+            int hour = Integer.parseInt(m.group(2));
+            int minute = m.group(3) == null ? 0 : Integer.parseInt(m.group(3));
+            String half = m.group(4).toLowerCase(Locale.ROOT).replace(".", "");
+            if (!half.equals("h")) {
+                hour = hour % 12 + (half.equals("pm") ? 12 : 0);
+            }
+            return Optional.of(LocalTime.of(hour, minute));
+        } catch (DateTimeException e) {
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef } from "vue";
+import { useRoute, useRouter } from "vue-router";
+import { ProblemError, type Schemas, api, ask, signIn } from "../api/client";
+import Lantern from "../frame/Lantern.vue";
+import { weekdayDay } from "../ui/say";
+
+const route = useRoute();
+const router = useRouter();
+const welcome = shallowRef<Schemas["Welcome"] | null>(null);
+const name = ref("");
+const shownName = ref("");
+const password = ref("");
+const problem = ref("");
+const busy = ref(false);
+const first = computed(() => welcome.value?.firstVisit === true);
+
+onMounted(async () => {
+  try {
+    welcome.value = await ask(api.GET("/api/welcome"));
+  } catch (e) {
+    problem.value = (e as Error).message;
+  }
+});
+
+async function enter(action: () => Promise<unknown>) {
+  busy.value = true;
+  problem.value = "";
+  try {
+    await action();
+    const to = route.query.to;
+    await router.push(typeof to === "string" && to.startsWith("/") && !to.startsWith("//") ? to : "/");
+  } catch (e) {
+    problem.value = e instanceof ProblemError ? e.message : "Signing in did not work. Try again.";
+  } finally {
+    busy.value = false;
+  }
+}
+
+function submit() {
+  return enter(() =>
+    first.value
+      ? ask(
+          api.POST("/api/accounts", {
+            body: { signIn: name.value, displayName: shownName.value, password: password.value },
+          }),
+        )
+      : signIn(name.value, password.value),
+  );
+}
+</script>
+
+<template>
+  <main class="gate">
+    <div class="weave" aria-hidden="true">
+      <span v-for="n in 6" :key="n" class="thread" :class="[`c${n - 1}`, `p${n - 1}`]"></span>
+    </div>
+    <section class="entry">
+      <h1><Lantern /> Matsuri</h1>
+      <p class="soft">A term whose dates follow.</p>
+      <template v-if="welcome?.demo">
+        <p><b>The demo.</b> Everyone in it is made up; today is {{ weekdayDay(welcome.today) }}.</p>
+        <button
+          v-for="who in welcome.demoSignIns"
+          :key="who.signIn"
+          type="button"
+          class="btn go demo"
+          :disabled="busy"
+          @click="enter(() => signIn(who.signIn, who.password))"
+        >
+          Enter as {{ who.displayName }} <span class="what">{{ who.what }}</span>
+        </button>
+        <p class="soft">or sign in by hand</p>
+      </template>
+      <p v-if="first"><b>The first visit.</b> Make the account that this Matsuri belongs to.</p>
+      <form class="form" @submit.prevent="submit">
+        <label for="sign-in">Sign-in name</label>
+        <input id="sign-in" v-model="name" class="field" autocomplete="username" required maxlength="100" />
+        <template v-if="first">
+          <label for="shown">Your name, as shown</label>
+          <input id="shown" v-model="shownName" class="field" autocomplete="name" required maxlength="100" />
+        </template>
+        <label for="password">Password</label>
+        <input
+          id="password"
+          v-model="password"
+          class="field"
+          type="password"
+          :autocomplete="first ? 'new-password' : 'current-password'"
+          required
+          maxlength="72"
+        />
+        <p v-if="first" class="wide soft">Ten characters or more. It cannot be looked up later, so note it down.</p>
+        <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
+        <div class="wide actions">
+          <button type="submit" class="btn go" :disabled="busy">{{ first ? "Make the account" : "Sign in" }}</button>
+        </div>
+      </form>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.gate { flex: 1; display: flex; align-items: center; justify-content: center; position: relative; overflow: auto; padding: 20px; }
+.weave { position: absolute; inset: 0; display: flex; flex-direction: column; justify-content: space-around; opacity: 0.28; }
+.entry { position: relative; width: 400px; max-width: 100%; background: var(--paper-raised); border: 1px solid var(--rule-firm); border-top: 3px solid var(--ink); padding: 18px 22px; }
+h1 { display: flex; gap: 8px; align-items: center; margin: 0; }
+p { margin: 6px 0 10px; }
+.demo { display: flex; width: 100%; margin-bottom: 6px; justify-content: space-between; }
+.what { font-weight: 400; }
+</style>

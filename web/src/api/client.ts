@@ -1,0 +1,129 @@
+import createClient, { type Middleware } from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+/** The server's types, by their names there. */
+export type Schemas = components["schemas"];
+export type WallView = Schemas["WallView"];
+export type Week = Schemas["Week"];
+export type Day = Schemas["Day"];
+export type ItemView = Schemas["ItemView"];
+export type LessonView = Schemas["LessonView"];
+export type ProposalView = Schemas["ProposalView"];
+export type FindingView = Schemas["FindingView"];
+export type OutlineUnit = Schemas["OutlineUnit"];
+
+/** A change as the server reads it; its kinds are documented in docs/plan-file.md. */
+export type Change = { kind: string } & Record<string, unknown>;
+
+/** One place at fault in what was sent. */
+export interface Place {
+  pointer: string;
+  line: number;
+  severity: string;
+  message: string;
+}
+
+/** A refusal: what happened, what was kept, what to do. */
+export class ProblemError extends Error {
+  constructor(
+    readonly status: number,
+    readonly type: string,
+    detail: string,
+    readonly faults: Place[] = [],
+  ) {
+    super(detail);
+  }
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split("; ").find((c) => c.startsWith(name + "="));
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : "";
+}
+
+const withToken: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== "GET") request.headers.set("X-XSRF-TOKEN", cookie("XSRF-TOKEN"));
+    return request;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: window.location.origin });
+api.use(withToken);
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The answer's data; throws a {@link ProblemError} when the server refused or could not be reached. */
+export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await call;
+  } catch {
+    throw new ProblemError(
+      0,
+      "no-answer",
+      "The server does not answer. What you typed is kept here; check that Matsuri is running and try again.",
+    );
+  }
+  if (!answer.response.ok) {
+    const problem = (answer.error ?? {}) as { type?: string; detail?: string; faults?: Place[] };
+    throw new ProblemError(
+      answer.response.status,
+      problem.type ?? "",
+      problem.detail ?? (answer.response.status === 401 ? "You are signed out. Sign in again." : "The server refused."),
+      problem.faults ?? [],
+    );
+  }
+  return answer.data as T;
+}
+
+/** Signs in; the session lives in a cookie. */
+export async function signIn(name: string, password: string): Promise<void> {
+  await ask(api.GET("/api/welcome"));
+  const response = await fetch("/api/session", {
+    method: "POST",
+    headers: { "X-XSRF-TOKEN": cookie("XSRF-TOKEN") },
+    body: new URLSearchParams({ signIn: name, password }),
+  });
+  if (!response.ok) {
+    const problem = (await response.json().catch(() => ({}))) as { detail?: string };
+    throw new ProblemError(response.status, "sign-in-refused", problem.detail ?? "Signing in did not work. Try again.");
+  }
+}
+
+export async function signOut(): Promise<void> {
+  await fetch("/api/session/end", { method: "POST", headers: { "X-XSRF-TOKEN": cookie("XSRF-TOKEN") } });
+}
+
+/** Opens a plan file as a new term. */
+export async function openPlan(file: Blob): Promise<Schemas["MadeTerm"]> {
+  if (file.size > 8 * 1024 * 1024) {
+    throw new ProblemError(
+      413,
+      "too-large",
+      `That file has ${Math.round(file.size / 1024 / 1024)} MB; at most 8 MB are taken. Check that it is the right file.`,
+    );
+  }
+  const response = await fetch("/api/terms", {
+    method: "POST",
+    headers: { "X-XSRF-TOKEN": cookie("XSRF-TOKEN"), "Content-Type": "application/octet-stream" },
+    body: file,
+  });
+  const body = (await response.json().catch(() => ({}))) as Schemas["MadeTerm"] & {
+    type?: string;
+    detail?: string;
+    faults?: Place[];
+  };
+  if (!response.ok) {
+    throw new ProblemError(
+      response.status,
+      body.type ?? "",
+      body.detail ?? "The file was refused.",
+      body.faults ?? [],
+    );
+  }
+  return body;
+}

@@ -1,0 +1,25 @@
+import { createRouter, createWebHistory } from "vue-router";
+import { ProblemError, api, ask } from "../api/client";
+import { me } from "./me";
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: "/sign-in", component: () => import("../account/SignInPage.vue"), meta: { open: true } },
+    { path: "/", component: () => import("../terms/TermsPage.vue") },
+    { path: "/new", component: () => import("../start/StartPage.vue") },
+    { path: "/terms/:termId/wall", component: () => import("../wall/WallPage.vue") },
+    { path: "/terms/:termId/history", component: () => import("../history/HistoryPage.vue") },
+  ],
+});
+
+router.beforeEach(async (to) => {
+  if (to.meta.open || me.value) return true;
+  try {
+    me.value = await ask(api.GET("/api/me"));
+    return true;
+  } catch (e) {
+    if (e instanceof ProblemError && e.status === 401) return { path: "/sign-in", query: { to: to.fullPath } };
+    throw e;
+  }
+});

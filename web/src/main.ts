@@ -1,0 +1,15 @@
+import PrimeVue from "primevue/config";
+import { createApp } from "vue";
+import App from "./app/App.vue";
+import { router } from "./app/router";
+import "./design/tokens.css";
+import "./design/base.css";
+import "./design/wall.css";
+import { MatsuriPreset } from "./design/preset";
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? "";
+
+createApp(App)
+  .use(router)
+  .use(PrimeVue, { csp: { nonce }, theme: { preset: MatsuriPreset, options: { darkModeSelector: "system" } } })
+  .mount("#app");

@@ -1,0 +1,70 @@
+/** Days and times as they are shown; no date is worked out here. */
+
+const WEEKDAYS = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"];
+const LONG = ["Sunday", "Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday"];
+const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
+
+function parts(iso: string): { year: number; month: number; day: number; weekday: number } {
+  const [year = 0, month = 1, day = 1] = iso.slice(0, 10).split("-").map(Number);
+  return { year, month, day, weekday: new Date(Date.UTC(year, month - 1, day)).getUTCDay() };
+}
+
+/** "9 Oct" */
+export function dayMonth(iso: string): string {
+  const p = parts(iso);
+  return `${p.day} ${MONTHS[p.month - 1]}`;
+}
+
+/** "Fri 9 Oct" */
+export function weekdayDay(iso: string): string {
+  return `${WEEKDAYS[parts(iso).weekday]} ${dayMonth(iso)}`;
+}
+
+/** "Fri 9" */
+export function weekdayNumber(iso: string): string {
+  const p = parts(iso);
+  return `${WEEKDAYS[p.weekday]} ${p.day}`;
+}
+
+/** The day's number, with its month on the first of one. */
+export function numberOf(iso: string): string {
+  const p = parts(iso);
+  return p.day === 1 ? `1 ${MONTHS[p.month - 1]}` : String(p.day);
+}
+
+/** "31 Aug–16 Sep", "7–21 Oct" */
+export function span(first: string, last: string): string {
+  const a = parts(first);
+  const b = parts(last);
+  if (first === last) return dayMonth(first);
+  return a.month === b.month && a.year === b.year ? `${a.day}–${dayMonth(last)}` : `${dayMonth(first)}–${dayMonth(last)}`;
+}
+
+/** "10:00" of a time or a date and time. */
+export function clock(time: string): string {
+  return (time.includes("T") ? time.slice(11) : time).slice(0, 5);
+}
+
+/** "Fri 9 Oct, 10:00" */
+export function moment(iso: string): string {
+  return `${weekdayDay(iso)}, ${clock(iso)}`;
+}
+
+/** "Mon" of 1 to 7, Monday first. */
+export function weekdayName(weekday: number): string {
+  return WEEKDAYS[weekday % 7] ?? "";
+}
+
+/** "Monday" of 1 to 7. */
+export function weekdayLong(weekday: number): string {
+  return LONG[weekday % 7] ?? "";
+}
+
+/** "2.5 h" */
+export function hours(minutes: number): string {
+  return `${(minutes / 60).toFixed(1)} h`;
+}
+
+export function count(n: number, thing: string, things = thing + "s"): string {
+  return `${n} ${n === 1 ? thing : things}`;
+}

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { Change, Day, WallView } from "../api/client";
+import { clock, moment, weekdayDay, weekdayNumber } from "../ui/say";
+import Mark from "./Mark.vue";
+import { injectWall } from "./useWall";
+import { unitsOf } from "./units";
+
+/** The opened day as a list, with what can be done with it. */
+const props = defineProps<{ wall: WallView; day: Day; picked: ReadonlySet<string> }>();
+const emit = defineEmits<{
+  pick: [key: string, more: boolean];
+  edit: [key: string];
+  off: [];
+  shift: [];
+  move: [];
+  close: [];
+}>();
+
+const { propose, proposal } = injectWall();
+const units = computed(() => unitsOf(props.wall));
+const { course, section } = props.wall.section;
+const lines = computed(() => {
+  const work = props.day.items.map((i) => ({ key: `item:${i.id}`, time: clock(i.time), lesson: null, item: i }));
+  const lessons = props.day.lessons.map((l) => ({
+    key: `lesson:${l.id}`,
+    time: props.day.sessions[0] && !props.day.sessions[0].beat ? clock(props.day.sessions[0].start) : "",
+    lesson: l,
+    item: null,
+  }));
+  return [...lessons, ...work].sort((a, b) => (a.lesson ? "0" : "1" + a.time).localeCompare(b.lesson ? "0" : "1" + b.time));
+});
+const session = computed(() => props.day.sessions[0]);
+const open = computed(() => props.day.lessons.filter((l) => !l.taught));
+const canRecord = computed(() => (session.value?.state === "open" && open.value.length > 0 ? session.value : null));
+
+function send(change: Change) {
+  return propose(change);
+}
+function record(lessons: string[], partly: boolean) {
+  if (session.value) {
+    void send({ kind: "record-taught", course, section, session: session.value.name, lessons, partly });
+  }
+}
+function reopen() {
+  const { date, off } = props.day;
+  void send({ kind: "remove-closure", first: date, last: date, reason: off?.reason ?? undefined });
+}
+/** Switches an item between a fixed date and the class of its day. */
+function fix(id: string) {
+  void send({ kind: "move", course, section, items: [id], to: props.day.date, place: "last" });
+}
+</script>
+
+<template>
+  <section class="slip" :aria-label="`Opened day, ${weekdayDay(day.date)}`">
+    <h2>
+      {{ weekdayDay(day.date) }}
+      <span v-if="session"
+        >{{ session.beat ? "session" : "class" }} {{ session.number }} of {{ wall.section.sessions }}</span
+      >
+      <span v-else>{{ day.inTerm ? (day.off?.noClass ? "day off" : "does not meet") : "outside the term" }}</span>
+    </h2>
+    <div v-for="s in day.sessions" :key="s.name" class="soft">
+      <template v-if="!s.beat">{{ clock(s.start) }} to {{ clock(s.end) }}</template>{{ s.place ? `, ${s.place}` : "" }}
+      <template v-if="s.state === 'held'"> · held empty</template><template v-if="s.state === 'paused'"> · the plan pauses</template>
+    </div>
+    <div v-if="day.off" class="soft">
+      {{ day.off.reason || "Day off" }}: {{ [day.off.noClass && "no class", day.off.planPauses && "plan pauses", day.off.nothingDue ? "nothing due" : "work may be due"].filter(Boolean).join(", ") }}
+    </div>
+    <div v-for="note in day.notes" :key="note" class="soft">{{ note }}</div>
+    <ol>
+      <li v-for="line in lines" :key="line.key + (line.item?.which ?? '')">
+        <span class="tm">{{ line.time }}</span>
+        <button
+          type="button"
+          class="plain nm"
+          :class="{ picked: picked.has(line.key) }"
+          :data-drag="line.lesson?.taught || line.item?.locked ? undefined : line.key"
+          :title="line.lesson?.title ?? line.item?.title"
+          @click="emit('pick', line.key, $event.ctrlKey || $event.metaKey)"
+          @dblclick="emit('edit', line.key)"
+        >
+          <span v-if="line.lesson" class="code" :class="units.get(line.lesson.unit)?.look">{{ line.lesson.id }} </span
+          >{{ line.lesson?.title ?? line.item?.title }}
+        </button>
+        <template v-if="line.lesson">
+          <span v-if="line.lesson.taught" class="soft">taught</span>
+          <span v-else-if="line.lesson.parts > 1" class="soft">{{ line.lesson.part }} of {{ line.lesson.parts }}</span>
+          <Mark v-if="line.lesson.pinned" is="pin" /><span v-if="line.lesson.pinned" class="vh">fixed</span>
+        </template>
+        <template v-else-if="line.item">
+          <button
+            v-if="line.item.fixed && !line.item.locked && line.item.which === 'main-due' && day.lessons.length"
+            type="button"
+            class="plain soft"
+            :title="`A fixed date. Press to let it move with ${day.lessons[0]?.id}.`"
+            :aria-label="`${line.item.title} has a fixed date: let it move with ${day.lessons[0]?.id}`"
+            @click="fix(line.item.id)"
+          >
+            <Mark is="pin" />
+          </button>
+          <Mark v-else-if="line.item.fixed" :is="line.item.locked ? 'lock' : 'pin'" />
+          <span class="soft" :title="line.item.hangsOn ?? 'a fixed date'">{{ line.item.which.replace("main-", "") }}</span>
+        </template>
+      </li>
+      <li v-for="g in day.gone" :key="'g' + g.what + g.id">
+        <s class="nm was">{{ g.title }}</s><span class="soft">{{ g.to ? `to ${weekdayNumber(g.to)}` : "no date" }}</span>
+        <span class="vh">{{ g.to ? moment(g.to) : "" }}, {{ g.why }}</span>
+      </li>
+    </ol>
+    <p v-if="!lines.length && !day.gone.length && day.inTerm" class="soft">Nothing on this day.</p>
+    <div v-if="!proposal && day.inTerm" class="act">
+      <button v-if="day.off" type="button" class="btn" @click="reopen">Reopen</button>
+      <button v-else type="button" class="btn" @click="emit('off')">Day off…</button>
+      <button type="button" class="btn" @click="emit('shift')">Later or earlier…</button>
+      <button type="button" class="btn" :disabled="!picked.size && !open.length" @click="emit('move')">Move…</button>
+      <template v-if="canRecord">
+        <button type="button" class="btn" @click="record(open.map((l) => l.id), false)">Taught</button>
+        <button type="button" class="btn" @click="record(open.map((l) => l.id), true)">Partly</button>
+        <button type="button" class="btn" @click="record([], false)">Not reached</button>
+      </template>
+      <button
+        v-if="session && session.state === 'taught'"
+        type="button"
+        class="btn"
+        @click="send({ kind: 'remove-record', course, section, session: session.name })"
+      >
+        Take back the record
+      </button>
+      <button
+        v-if="session && (session.state === 'held' || session.state === 'open')"
+        type="button"
+        class="btn"
+        @click="send({ kind: 'hold-empty', course, section, session: session.name, hold: session.state === 'open' })"
+      >
+        {{ session.state === "held" ? "Use again" : "Hold empty" }}
+      </button>
+      <button type="button" class="btn quiet" @click="emit('close')">Close</button>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import Dialog from "primevue/dialog";
+
+const visible = defineModel<boolean>("visible", { required: true });
+const keys = [
+  ["← ↑ ↓ →", "walk the days"],
+  ["Shift + arrows", "choose a run of days"],
+  ["Enter", "open the day"],
+  ["Space", "choose the day's lesson; again for its work"],
+  ["D", "day off, for the day or the chosen run"],
+  [".   ,", "later or earlier by one class, with all that follows"],
+  [">   <", "the same, only this lesson"],
+  ["S", "later or earlier, with choices"],
+  ["M", "pick up what is chosen; arrows carry it, Enter puts it down, P fixes it there, Escape lets go"],
+  ["E", "edit what is chosen"],
+  ["A   X", "apply or discard the proposal"],
+  ["W   K", "close-set or wide; keep this week open"],
+  ["/", "find"],
+  ["Ctrl + Z", "undo; with Shift, redo"],
+  ["?", "this list"],
+];
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal header="Keys" :style="{ width: '520px' }" dismissable-mask>
+    <dl class="form">
+      <template v-for="[key, does] in keys" :key="key">
+        <dt>
+          <kbd>{{ key }}</kbd>
+        </dt>
+        <dd>{{ does }}</dd>
+      </template>
+    </dl>
+  </Dialog>
+</template>
+
+<style scoped>
+dl { margin: 0; gap: 4px 14px; }
+dd { margin: 0; }
+</style>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import Dialog from "primevue/dialog";
+import { computed, ref, watch } from "vue";
+import type { WallView } from "../api/client";
+import DateInput from "../ui/DateInput.vue";
+import { dropChange } from "./drop";
+import { injectWall } from "./useWall";
+
+/** Moves what is chosen to a day, without a pointer. */
+const props = defineProps<{ wall: WallView; keys: readonly string[]; day: string }>();
+const visible = defineModel<boolean>("visible", { required: true });
+
+const { propose, problem, busy, termId } = injectWall();
+const to = ref("");
+const pin = ref(false);
+const pinnable = computed(() => props.keys.length === 1 && props.keys[0]?.startsWith("lesson:"));
+watch(visible, (now) => {
+  if (now) {
+    to.value = props.day;
+    pin.value = false;
+    problem.value = "";
+  }
+});
+
+async function send() {
+  if (await propose(dropChange(props.wall, props.keys, to.value, pin.value))) visible.value = false;
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal :header="keys.length === 1 ? 'Move to a day' : `Move ${keys.length} things to a day`" :style="{ width: '420px' }">
+    <form class="form" @submit.prevent="send">
+      <label for="move-to">To</label>
+      <DateInput id="move-to" v-model="to" :term-id="termId" :section="`${wall.section.course}/${wall.section.section}`" />
+      <p class="wide soft">A lesson goes in order before what stands there; work is due with that day's lesson, or on that date.</p>
+      <label v-if="pinnable" class="wide ticks"><span><input v-model="pin" type="checkbox" /> fix it on this date</span></label>
+      <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
+      <div class="wide actions">
+        <button type="button" class="btn quiet" @click="visible = false">Cancel</button>
+        <button type="submit" class="btn go" :disabled="busy">See what it does</button>
+      </div>
+    </form>
+  </Dialog>
+</template>

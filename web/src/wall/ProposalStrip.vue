@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import Dialog from "primevue/dialog";
+import { computed, ref } from "vue";
+import type { ProposalView } from "../api/client";
+import { moment } from "../ui/say";
+
+/** Says what a change would do before it is made. */
+const props = defineProps<{ proposal: ProposalView; busy: boolean; problem: string }>();
+const emit = defineEmits<{ apply: []; discard: [] }>();
+
+const showing = ref(false);
+const second = computed(() =>
+  [
+    ...props.proposal.notes,
+    ...props.proposal.appear
+      .filter((f) => f.severity === "problem")
+      .slice(0, 2)
+      .map((f) => f.sentence),
+  ].join(" "),
+);
+const groups = computed(() => {
+  const by = new Map<string, ProposalView["moves"]>();
+  for (const m of props.proposal.moves) {
+    const key = `${m.course} ${m.section}`;
+    by.set(key, [...(by.get(key) ?? []), m]);
+  }
+  return [...by];
+});
+</script>
+
+<template>
+  <section class="strip" aria-label="Proposal">
+    <div class="say" role="status">
+      <p>
+        <b>{{ proposal.sentence }}</b>
+      </p>
+      <p v-if="problem" class="look">{{ problem }}</p>
+      <p v-else>{{ second }}</p>
+    </div>
+    <button type="button" class="btn" @click="showing = true">Show each</button>
+    <button type="button" class="btn quiet" :disabled="busy" @click="emit('discard')">Discard</button>
+    <button type="button" class="btn go" :disabled="busy" @click="emit('apply')">{{ busy ? "Applying…" : "Apply" }}</button>
+    <Dialog v-model:visible="showing" modal :header="proposal.does" :style="{ width: '820px' }" dismissable-mask>
+      <p v-if="!proposal.moves.length">Nothing moves.</p>
+      <div v-for="[key, moves] in groups" :key="key">
+        <h2>{{ key }}</h2>
+        <table class="moves">
+          <thead>
+            <tr><th scope="col">What</th><th scope="col">From</th><th scope="col">To</th><th scope="col">Why</th></tr>
+          </thead>
+          <tbody>
+            <tr v-for="m in moves" :key="m.what + m.id">
+              <td>
+                <b v-if="m.what === 'lesson'">{{ m.id }}</b> {{ m.title }}
+                <span v-if="m.what !== 'lesson'" class="soft">{{ m.what }}</span>
+              </td>
+              <td>{{ m.from ? moment(m.from) : "no date" }}</td>
+              <td><b>{{ m.to ? moment(m.to) : "no date" }}</b></td>
+              <td class="soft">{{ m.why }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <template v-if="proposal.appear.length">
+        <h2>Appears</h2>
+        <ul>
+          <li v-for="(f, n) in proposal.appear" :key="n"><b>{{ f.severity }}</b> {{ f.section.replace("/", " ") }}: {{ f.sentence }}</li>
+        </ul>
+      </template>
+      <template v-if="proposal.goAway.length">
+        <h2>Goes away</h2>
+        <ul>
+          <li v-for="(f, n) in proposal.goAway" :key="n"><b>{{ f.severity }}</b> {{ f.section.replace("/", " ") }}: {{ f.sentence }}</li>
+        </ul>
+      </template>
+    </Dialog>
+  </section>
+</template>

@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import Mark from "./Mark.vue";
+
+defineProps<{ close: boolean }>();
+</script>
+
+<template>
+  <div class="legend" aria-label="Legend" role="group">
+    <span><i class="knot taught"></i>taught</span>
+    <span><i class="knot"></i>planned</span>
+    <span class="opt"><i class="knot cont"></i>goes on</span>
+    <span class="opt"><i class="gapk"></i>class, nothing planned</span>
+    <span><span class="c1 p1"><Mark is="tail" style="color: var(--t)" /></span>unit ends</span>
+    <span><i class="stem"></i>{{ close ? "so many due" : "due" }}</span>
+    <span><i class="box">Quiz</i>test</span>
+    <span><Mark is="pin" />fixed date</span>
+    <span><i class="sw hatched"></i>no class</span>
+    <span><i class="stair"></i>now</span>
+    <span class="opt">a stroke: one hour of work</span>
+    <span style="margin-left: auto"><kbd>?</kbd> keys</span>
+  </div>
+</template>

@@ -1,0 +1,241 @@
+<script setup lang="ts">
+import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from "vue";
+import { useRoute, useRouter } from "vue-router";
+import Band from "../frame/Band.vue";
+import { count } from "../ui/say";
+import DayOffDialog from "./DayOffDialog.vue";
+import DaySlip from "./DaySlip.vue";
+import EditDialog from "./EditDialog.vue";
+import FindingsDialog from "./FindingsDialog.vue";
+import KeysDialog from "./KeysDialog.vue";
+import MoveDialog from "./MoveDialog.vue";
+import OutlinePane from "./OutlinePane.vue";
+import PhoneWeeks from "./PhoneWeeks.vue";
+import ProposalStrip from "./ProposalStrip.vue";
+import ShiftDialog from "./ShiftDialog.vue";
+import WallGrid from "./WallGrid.vue";
+import WallLegend from "./WallLegend.vue";
+import { dropChange, saysDrop } from "./drop";
+import { useDrag } from "./useDrag";
+import { useHands } from "./useHands";
+import { WALL, useWall } from "./useWall";
+
+const route = useRoute();
+const router = useRouter();
+const termId = Number(route.params.termId);
+const state = useWall(termId);
+provide(WALL, state);
+const { wall, shown, proposal, problem, done, busy } = state;
+
+const opened = ref("");
+const focus = ref("");
+const run = shallowRef<[string, string] | null>(null);
+const picked = shallowRef<ReadonlySet<string>>(new Set());
+const dialog = ref<"" | "off" | "shift" | "move" | "findings" | "keys">("");
+const editing = ref("");
+const wide = ref(false);
+const keptWeek = ref(0);
+const narrow = ref(window.innerWidth < 800);
+const grid = ref<InstanceType<typeof WallGrid>>();
+const outline = ref<InstanceType<typeof OutlinePane>>();
+
+const close = computed(() => !wide.value && (shown.value?.weeks.length ?? 0) > 20);
+const weekOf = (date: string) => shown.value?.weeks.find((w) => w.days.some((d) => d.date === date))?.number ?? 1;
+const openWeek = computed(() => keptWeek.value || weekOf(focus.value));
+const openedDay = computed(() => shown.value?.weeks.flatMap((w) => w.days).find((d) => d.date === opened.value));
+const key = computed(() => (wall.value ? `${wall.value.section.course}/${wall.value.section.section}` : ""));
+
+const drag = useDrag(
+  () => picked.value,
+  (keys, date, pin) => {
+    if (wall.value && !proposal.value) void state.propose(dropChange(wall.value, keys, date, pin));
+  },
+);
+const hands = useHands({
+  state,
+  focus,
+  opened,
+  run,
+  picked,
+  dialog,
+  editing,
+  wide,
+  keptWeek,
+  openWeek,
+  focusDay: (date) => grid.value?.focusDay(date),
+  find: () => outline.value?.find(),
+});
+const target = computed(() => {
+  const carrying = drag.carried.value?.keys ?? hands.carrying.value;
+  const date = drag.carried.value ? drag.over.value : hands.carrying.value ? focus.value : "";
+  const day = shown.value?.weeks.flatMap((w) => w.days).find((d) => d.date === date);
+  return carrying && day ? { date, says: saysDrop(carrying, day, false) } : null;
+});
+
+async function load(section: string) {
+  const at = section.lastIndexOf("/");
+  await state.load(at > 0 ? section.slice(0, at) : undefined, at > 0 ? section.slice(at + 1) : undefined);
+  picked.value = new Set();
+  run.value = null;
+  if (wall.value && !focus.value) {
+    const days = wall.value.weeks.flatMap((w) => w.days);
+    focus.value = days.find((d) => d.date >= wall.value!.today)?.date ?? days[0]?.date ?? "";
+    document.title = `${wall.value.section.course} ${wall.value.section.section}, Wall, Matsuri`;
+  }
+}
+function choose(event: Event) {
+  void router.replace({ query: { section: (event.target as HTMLSelectElement).value } });
+}
+watch(
+  () => String(route.query.section ?? ""),
+  (section) => load(section),
+  { immediate: true },
+);
+
+function press(event: MouseEvent) {
+  const at = event.target as HTMLElement;
+  const date = at.closest<HTMLElement>("[data-date]")?.dataset.date;
+  if (!date) return;
+  const thing = at.closest<HTMLElement>("[data-drag]")?.dataset.drag;
+  if (event.shiftKey && !thing) {
+    hands.extend(date);
+    return;
+  }
+  run.value = null;
+  focus.value = date;
+  opened.value = date;
+  if (thing) pick(thing, undefined, event.ctrlKey || event.metaKey);
+}
+function pick(thing: string, date: string | undefined, more: boolean) {
+  const set = new Set(more ? picked.value : []);
+  if (picked.value.has(thing) && more) set.delete(thing);
+  else set.add(thing);
+  picked.value = set;
+  if (date) {
+    focus.value = date;
+    if (!thing.startsWith("unit:")) opened.value = date;
+  }
+}
+const moving = computed(() => {
+  const things = [...picked.value].filter((k) => !k.startsWith("unit:"));
+  if (things.length) return things;
+  return openedDay.value?.lessons.filter((l) => !l.taught).slice(0, 1).map((l) => `lesson:${l.id}`) ?? [];
+});
+const offRun = computed<[string, string]>(() => run.value ?? [opened.value || focus.value, opened.value || focus.value]);
+
+function resize() {
+  narrow.value = window.innerWidth < 800;
+}
+onMounted(() => window.addEventListener("resize", resize));
+onBeforeUnmount(() => window.removeEventListener("resize", resize));
+watch(done, (now) => {
+  if (now) window.setTimeout(() => done.value === now && (done.value = null), 12000);
+});
+async function closeSlip() {
+  opened.value = "";
+  await nextTick();
+  grid.value?.focusDay(focus.value);
+}
+function edited() {
+  editing.value = "";
+}
+</script>
+
+<template>
+  <Band>
+    <select v-if="wall" class="sel" :value="key" aria-label="Course and section" @change="choose">
+      <option v-for="s in wall.sections" :key="s.course + s.section" :value="`${s.course}/${s.section}`">
+        {{ s.course }} {{ s.courseTitle }}, {{ s.section }}
+      </option>
+    </select>
+    <nav aria-label="Views">
+      <RouterLink :to="{ path: `/terms/${termId}/wall`, query: route.query }" aria-current="page">Wall</RouterLink>
+      <RouterLink :to="{ path: `/terms/${termId}/history`, query: route.query }">History</RouterLink>
+    </nav>
+    <template #right>
+      <button v-if="shown" type="button" class="plain" @click="dialog = 'findings'">
+        <span class="lamp">{{ shown.findings.length }}</span
+        ><span class="w">{{ shown.findings.length === 1 ? "finding" : "findings" }}</span><span class="vh">, show them</span>
+      </button>
+      <button type="button" class="icon" :disabled="!wall?.undo || !!proposal || busy" :title="wall?.undo ? `Undo: ${wall.undo}` : 'Nothing to undo'" aria-label="Undo" @click="state.undo()">
+        <svg width="16" height="14" viewBox="0 0 16 14" aria-hidden="true"><path d="M5 1 1.5 4.5 5 8M2 4.5h8a4 4 0 0 1 0 8H6" fill="none" stroke="currentColor" stroke-width="1.6" /></svg>
+      </button>
+      <button type="button" class="icon" :disabled="!wall?.redo || !!proposal || busy" :title="wall?.redo ? `Redo: ${wall.redo}` : 'Nothing to redo'" aria-label="Redo" @click="state.redo()">
+        <svg width="16" height="14" viewBox="0 0 16 14" aria-hidden="true"><path d="m11 1 3.5 3.5L11 8M14 4.5H6a4 4 0 0 0 0 8h4" fill="none" stroke="currentColor" stroke-width="1.6" /></svg>
+      </button>
+    </template>
+  </Band>
+  <h1 class="vh">{{ shown ? `The wall of ${shown.section.course}, section ${shown.section.section}` : "The wall" }}</h1>
+  <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions, vuejs-accessibility/click-events-have-key-events -->
+  <main v-if="shown" class="main" :class="{ slim: narrow }" @click="press" @keydown="hands.key">
+    <PhoneWeeks
+      v-if="narrow"
+      :wall="shown"
+      :opened="opened"
+      :picked="picked"
+      @off="dialog = 'off'"
+      @shift="dialog = 'shift'"
+      @move="dialog = 'move'"
+      @pick="pick"
+      @undo="state.undo()"
+    />
+    <template v-else>
+      <aside class="outline" aria-label="Outline">
+        <OutlinePane ref="outline" :wall="shown" :picked="picked" @pick="pick" @edit="editing = $event" />
+        <DaySlip
+          v-if="openedDay"
+          :key="openedDay.date"
+          :wall="shown"
+          :day="openedDay"
+          :picked="picked"
+          @pick="(thing, more) => pick(thing, undefined, more)"
+          @edit="editing = $event"
+          @off="dialog = 'off'"
+          @shift="dialog = 'shift'"
+          @move="dialog = 'move'"
+          @close="closeSlip"
+        />
+      </aside>
+      <WallGrid
+        ref="grid"
+        :wall="shown"
+        :focus="focus"
+        :opened="opened"
+        :run="run"
+        :picked="picked"
+        :target="target"
+        :close="close"
+        :open-week="openWeek"
+        @week="(n) => (keptWeek = keptWeek === n ? 0 : n)"
+      />
+    </template>
+  </main>
+  <main v-else class="page">
+    <p v-if="!problem">Laying out the wall…</p>
+  </main>
+  <ProposalStrip v-if="proposal" :proposal="proposal" :busy="busy" :problem="problem" @apply="state.apply()" @discard="state.discard()" />
+  <div v-else-if="problem && !dialog && !editing" class="notice bad" role="alert">
+    <span class="look">{{ problem }}</span>
+    <button type="button" class="btn quiet" @click="problem = ''">Close</button>
+    <button v-if="!wall" type="button" class="btn" @click="load(String(route.query.section ?? ''))">Try again</button>
+  </div>
+  <div v-else-if="hands.carrying.value" class="notice" role="status">
+    Carrying {{ count(hands.carrying.value.length, "thing") }}. Arrows carry, <kbd>Enter</kbd> puts it down, <kbd>P</kbd> fixes it there, <kbd>Esc</kbd> lets go.
+  </div>
+  <div v-else-if="done" class="notice" role="status">
+    <span>{{ done.text }}.</span>
+    <button v-if="done.undo" type="button" class="btn" @click="state.undo()">Undo</button>
+  </div>
+  <WallLegend v-else-if="shown && !narrow" :close="close" />
+  <div v-if="drag.carried.value" class="carried" :style="{ left: drag.carried.value.x + 12 + 'px', top: drag.carried.value.y + 10 + 'px' }">
+    {{ drag.carried.value.label }}<span v-if="target"> → {{ target.says }}</span>
+  </div>
+  <template v-if="shown">
+    <DayOffDialog :visible="dialog === 'off'" :wall="shown" :first="offRun[0]" :last="offRun[1]" @update:visible="dialog = ''" />
+    <ShiftDialog :visible="dialog === 'shift'" :wall="shown" :picked="picked.size ? picked : new Set(moving)" :day="opened || focus" @update:visible="dialog = ''" />
+    <MoveDialog :visible="dialog === 'move'" :wall="shown" :keys="moving" :day="opened || focus" @update:visible="dialog = ''" />
+    <FindingsDialog :visible="dialog === 'findings'" :wall="shown" @update:visible="dialog = ''" />
+    <EditDialog v-if="editing" :thing="editing" :wall="shown" @done="edited" />
+  </template>
+  <KeysDialog :visible="dialog === 'keys'" @update:visible="dialog = ''" />
+</template>

@@ -1,0 +1,156 @@
+import { type Ref, type ShallowRef, onBeforeUnmount, onMounted, shallowRef } from "vue";
+import { dropChange } from "./drop";
+import type { WallState } from "./useWall";
+import { walk } from "./walk";
+
+/** What the keys act on. */
+export interface HandsContext {
+  state: WallState;
+  focus: Ref<string>;
+  opened: Ref<string>;
+  run: ShallowRef<[string, string] | null>;
+  picked: ShallowRef<ReadonlySet<string>>;
+  dialog: Ref<"" | "off" | "shift" | "move" | "findings" | "keys">;
+  editing: Ref<string>;
+  wide: Ref<boolean>;
+  keptWeek: Ref<number>;
+  openWeek: Readonly<Ref<number>>;
+  focusDay(date: string): void;
+  find(): void;
+}
+
+/** The wall by keyboard: walking, opening, choosing, carrying, and a key for each common change. */
+export function useHands(context: HandsContext) {
+  const { state, focus, opened, run, picked, dialog, editing } = context;
+  const carrying = shallowRef<string[] | null>(null);
+  let anchor = "";
+
+  function go(date: string) {
+    focus.value = date;
+    context.focusDay(date);
+  }
+
+  /** Stretches the chosen run from the day it began on. */
+  function extend(date: string) {
+    if (!run.value) anchor = focus.value;
+    run.value = anchor <= date ? [anchor, date] : [date, anchor];
+    go(date);
+  }
+
+  function things(): string[] {
+    return [...picked.value].filter((k) => !k.startsWith("unit:"));
+  }
+
+  function dayOf(date: string) {
+    return state.shown.value?.weeks.flatMap((w) => w.days).find((d) => d.date === date);
+  }
+
+  /** Chooses the day's first lesson, then one after the other of its work, then nothing. */
+  function chooseNext() {
+    const day = dayOf(focus.value);
+    if (!day) return;
+    const keys = [
+      ...day.lessons.map((l) => `lesson:${l.id}`),
+      ...day.items.filter((i) => i.which.startsWith("main-")).map((i) => `item:${i.id}`),
+    ];
+    const at = keys.findIndex((k) => picked.value.has(k));
+    const next = keys[at + 1];
+    picked.value = new Set(next ? [next] : []);
+    opened.value = focus.value;
+  }
+
+  function shift(by: number, only: boolean) {
+    const day = dayOf(focus.value);
+    const chosen = things().filter((k) => k.startsWith("lesson:"));
+    const first = day?.lessons.find((l) => !l.taught);
+    const lessons = chosen.length ? chosen.map((k) => k.slice(7)) : first ? [first.id] : [];
+    const { course, section } = state.wall.value!.section;
+    if (!lessons.length) return;
+    void state.propose({ kind: "shift", course, section, lessons, by, in: "sessions", ...(only ? { onlyThese: true } : {}) });
+  }
+
+  function drop(pin: boolean) {
+    const keys = carrying.value;
+    carrying.value = null;
+    if (keys && state.wall.value) void state.propose(dropChange(state.wall.value, keys, focus.value, pin));
+  }
+
+  /** Keys that hold only while the wall has the focus. */
+  function key(event: KeyboardEvent) {
+    const at = event.target as HTMLElement;
+    if (!at.dataset.date || !state.shown.value || event.ctrlKey || event.metaKey || event.altKey) return;
+    const wall = state.shown.value;
+    if (event.key.startsWith("Arrow") || event.key === "Home" || event.key === "End") {
+      event.preventDefault();
+      const to = walk(wall, focus.value, event.key);
+      if (event.shiftKey && !carrying.value) {
+        extend(to);
+      } else {
+        if (!carrying.value) run.value = null;
+        go(to);
+      }
+      return;
+    }
+    if (carrying.value) {
+      if (event.key === "Enter") drop(false);
+      else if (event.key.toLowerCase() === "p") drop(true);
+      else return;
+      event.preventDefault();
+      return;
+    }
+    const locked = state.proposal.value !== null;
+    const act: Record<string, () => void> = {
+      Enter: () => (opened.value = focus.value),
+      " ": chooseNext,
+      ".": () => !locked && shift(1, false),
+      ",": () => !locked && shift(-1, false),
+      ">": () => !locked && shift(1, true),
+      "<": () => !locked && shift(-1, true),
+      d: () => !locked && openDialog("off"),
+      s: () => !locked && openDialog("shift"),
+      m: () => {
+        if (!locked && !things().length) chooseNext();
+        if (!locked && things().length) carrying.value = things();
+      },
+      e: () => (editing.value = [...picked.value][0] ?? ""),
+      k: () => (context.keptWeek.value = context.keptWeek.value ? 0 : context.openWeek.value),
+    };
+    const action = act[event.key.length === 1 ? event.key.toLowerCase() : event.key];
+    if (action) {
+      event.preventDefault();
+      action();
+    }
+  }
+
+  function openDialog(which: "off" | "shift") {
+    if (!run.value) opened.value = focus.value;
+    dialog.value = which;
+  }
+
+  /** Keys that hold anywhere on the page but in a field. */
+  function anywhere(event: KeyboardEvent) {
+    const at = event.target as HTMLElement;
+    const typing = at.closest("input, select, textarea, [role=dialog]") !== null;
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z" && !typing) {
+      event.preventDefault();
+      void (event.shiftKey ? state.redo() : state.undo());
+    } else if (event.key === "Escape" && !typing) {
+      if (carrying.value) carrying.value = null;
+      else if (run.value) run.value = null;
+      else if (opened.value && !state.proposal.value) opened.value = "";
+    } else if (!typing && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      if (event.key === "/") context.find();
+      else if (event.key === "?") dialog.value = "keys";
+      else if (event.key.toLowerCase() === "w") context.wide.value = !context.wide.value;
+      else if (event.key.toLowerCase() === "a" && state.proposal.value) void state.apply();
+      else if (event.key.toLowerCase() === "x" && state.proposal.value) state.discard();
+      else return;
+      event.preventDefault();
+    }
+  }
+
+  onMounted(() => document.addEventListener("keydown", anywhere));
+  onBeforeUnmount(() => document.removeEventListener("keydown", anywhere));
+
+  return { carrying, extend, key };
+}

@@ -1,0 +1,164 @@
+import { replaceEqualDeep } from "@tanstack/vue-query";
+import { type ComputedRef, type InjectionKey, type Ref, type ShallowRef, computed, inject, ref, shallowRef } from "vue";
+import { type Change, ProblemError, type ProposalView, type WallView, api, ask } from "../api/client";
+
+/** A line that says what was just done and offers to take it back. */
+export interface Done {
+  text: string;
+  undo: boolean;
+}
+
+/** The wall of one section, what is proposed on it, and the ways to change it. */
+export interface WallState {
+  termId: number;
+  /** The wall as it stands; null until it is loaded. */
+  wall: ShallowRef<WallView | null>;
+  /** What is proposed; null when nothing is. */
+  proposal: ShallowRef<ProposalView | null>;
+  /** The wall to draw: as proposed, else as it stands. */
+  shown: ComputedRef<WallView | null>;
+  /** The change that the proposal would make. */
+  pending: ShallowRef<Change | null>;
+  problem: Ref<string>;
+  done: Ref<Done | null>;
+  busy: Ref<boolean>;
+  load(course?: string, section?: string): Promise<void>;
+  /** Shows what a change would do; makes it at once when nothing else moves. True unless it was refused. */
+  propose(change: Change): Promise<boolean>;
+  apply(): Promise<void>;
+  discard(): void;
+  undo(): Promise<void>;
+  redo(): Promise<void>;
+}
+
+const KEY: InjectionKey<WallState> = Symbol("wall");
+export { KEY as WALL };
+
+export function injectWall(): WallState {
+  const state = inject(KEY);
+  if (!state) throw new Error("no wall around this component");
+  return state;
+}
+
+export function useWall(termId: number): WallState {
+  const wall = shallowRef<WallView | null>(null);
+  const proposal = shallowRef<ProposalView | null>(null);
+  const pending = shallowRef<Change | null>(null);
+  const problem = ref("");
+  const done = ref<Done | null>(null);
+  const busy = ref(false);
+  const shown = computed(() => proposal.value?.wall ?? wall.value);
+  let query: { course?: string; section?: string } = {};
+
+  /** Runs one action at a time; what goes wrong is said and nothing is lost. */
+  async function doing(action: () => Promise<void>): Promise<boolean> {
+    if (busy.value) return false;
+    busy.value = true;
+    problem.value = "";
+    try {
+      await action();
+      return true;
+    } catch (e) {
+      problem.value = e instanceof Error ? e.message : String(e);
+      if (e instanceof ProblemError && e.status === 409) {
+        await reload().catch(() => undefined);
+        await proposeAgain();
+      }
+      return false;
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  async function reload() {
+    const fresh = await ask(api.GET("/api/terms/{termId}/wall", { params: { path: { termId }, query } }));
+    // days that did not change stay the same objects, so that their cells are not drawn again
+    wall.value = replaceEqualDeep(wall.value, fresh);
+  }
+
+  async function fetchProposal(change: Change) {
+    const found = await ask(
+      api.POST("/api/terms/{termId}/proposals", { params: { path: { termId }, query }, body: change as never }),
+    );
+    const base = shown.value;
+    return base && found.wall ? { ...found, wall: replaceEqualDeep(base, found.wall) } : found;
+  }
+
+  async function proposeAgain() {
+    if (!pending.value) return;
+    try {
+      proposal.value = await fetchProposal(pending.value);
+    } catch (e) {
+      proposal.value = null;
+      pending.value = null;
+      problem.value += " " + (e as Error).message;
+    }
+  }
+
+  async function make(change: Change, version: number) {
+    const made = await ask(
+      api.POST("/api/terms/{termId}/changes", {
+        params: { path: { termId } },
+        body: { version, change: change as never },
+      }),
+    );
+    proposal.value = null;
+    pending.value = null;
+    await reload();
+    done.value = { text: made.sentence, undo: true };
+  }
+
+  async function step(way: "undo" | "redo") {
+    const version = wall.value?.version;
+    if (version === undefined) return;
+    const made = await ask(
+      api.POST(`/api/terms/{termId}/${way}`, { params: { path: { termId } }, body: { version } }),
+    );
+    await reload();
+    done.value = { text: made.sentence, undo: false };
+  }
+
+  return {
+    termId,
+    wall,
+    proposal,
+    shown,
+    pending,
+    problem,
+    done,
+    busy,
+    async load(course, section) {
+      query = course && section ? { course, section } : {};
+      proposal.value = null;
+      pending.value = null;
+      await doing(reload);
+    },
+    propose: (change) =>
+      doing(async () => {
+        done.value = null;
+        const found = await fetchProposal(change);
+        if (found.quiet) {
+          await make(change, found.version);
+        } else {
+          pending.value = change;
+          proposal.value = found;
+        }
+      }),
+    async apply() {
+      await doing(async () => {
+        if (pending.value && proposal.value) await make(pending.value, proposal.value.version);
+      });
+    },
+    discard() {
+      proposal.value = null;
+      pending.value = null;
+      problem.value = "";
+    },
+    async undo() {
+      if (!proposal.value) await doing(() => step("undo"));
+    },
+    async redo() {
+      if (!proposal.value) await doing(() => step("redo"));
+    },
+  };
+}
