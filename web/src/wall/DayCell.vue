@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { clock, numberOf, weekdayDay } from "../ui/say";
+import { clock, numberOf, span, weekdayDay } from "../ui/say";
 import Mark from "./Mark.vue";
 import { fitting, shownItems } from "./fit";
 import type { Cell } from "./rows";
@@ -58,6 +58,12 @@ const label = computed(() => {
   d.notes.forEach((n) => words.push(n));
   return words.join(". ");
 });
+/** A run of days off says its days once, on the first. */
+const number = computed(() => {
+  const { off, runLength, runEnd } = props.cell;
+  if (!off || runLength === 1) return numberOf(day.value.date);
+  return runLength > 1 ? span(day.value.date, runEnd) : "";
+});
 const lightOff = computed(() => (day.value.off && !props.cell.off ? day.value.off : null));
 </script>
 
@@ -74,14 +80,14 @@ const lightOff = computed(() => (day.value.off && !props.cell.off ? day.value.of
     :aria-label="label"
     :aria-selected="chosen || opened"
   >
-    <span class="n" :class="{ today: day.today }">{{ numberOf(day.date) }}</span>
+    <span class="n" :class="{ today: day.today }">{{ number }}</span>
     <template v-if="cell.off">
       <span v-if="cell.runLength > 0" class="why" :style="{ width: `calc(${cell.runLength * 100}% - 8px)` }"
         ><span :class="{ look: day.off?.proposed }">{{ day.off?.reason || "Day off" }}</span></span
       >
     </template>
     <template v-else>
-      <div v-if="day.lessons.length" class="ti">
+      <div v-if="day.lessons.length" class="ti" :class="{ wn: number.length > 2 && meets }">
         <span
           v-for="lesson in day.lessons"
           :key="lesson.id"
@@ -104,7 +110,7 @@ const lightOff = computed(() => (day.value.off && !props.cell.off ? day.value.of
         </span>
         <span v-if="day.today" class="look tdy">today</span>
       </div>
-      <div v-else class="ti">
+      <div v-else class="ti" :class="{ wn: number.length > 2 && meets }">
         <span v-if="empty" class="none">{{ emptyWord }}</span>
         <span v-else-if="lightOff" class="none">{{ lightOff.reason }}</span>
         <template v-if="!close"

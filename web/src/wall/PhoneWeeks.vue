@@ -18,7 +18,8 @@ const units = computed(() => unitsOf(props.wall));
 const nowWeek = computed(() => props.wall.weeks.find((w) => w.days.some((d) => d.date >= props.wall.today))?.number ?? 1);
 
 function go(week: number) {
-  list.value?.querySelector(`[data-week="${week}"]`)?.scrollIntoView({ block: "start" });
+  const at = list.value?.querySelector<HTMLElement>(`[data-week="${week}"]`);
+  if (list.value && at) list.value.scrollTop = at.offsetTop - list.value.offsetTop;
 }
 onMounted(async () => {
   await nextTick();
@@ -59,7 +60,7 @@ function reopen(day: Day) {
             <div v-if="!day.sessions.length && !day.off && day.inTerm && !day.items.length" class="soft">does not meet</div>
             <div v-else-if="day.sessions.length && !day.lessons.length" class="soft">nothing planned</div>
             <div v-for="i in day.items" :key="i.id + i.which" class="it" :class="{ boxed: i.proposed }" :data-drag="i.locked ? undefined : 'item:' + i.id">
-              <span class="t"><Mark v-if="i.fixed" is="pin" /> <b v-if="i.test" class="box">{{ i.title }}</b><template v-else>{{ i.title }}</template><span v-if="i.which !== 'main-due'" class="soft"> {{ i.which.replace("main-", "") }}</span></span>
+              <span class="t"><Mark v-if="i.fixed" is="pin" /> <b v-if="i.test" class="box">{{ i.title }}</b><template v-else>{{ i.title }}</template><span v-if="i.which !== 'main-due'" class="soft which">{{ i.which.replace("main-", "") }}</span></span>
               <span class="soft">{{ clock(i.time) }}</span>
             </div>
             <div v-for="g in day.gone" :key="g.what + g.id" class="it"><s class="was">{{ g.title }}</s></div>
@@ -104,6 +105,9 @@ h2 { display: flex; gap: 8px; align-items: baseline; padding: 5px 12px; margin: 
 .line .k.taught { background: var(--t); }
 .what { padding: 7px 0; min-width: 0; }
 .it { display: flex; justify-content: space-between; gap: 8px; min-height: 22px; }
+.which { margin-left: 6px; }
+.code { margin-right: 2px; }
+.weeks { position: relative; }
 .hatched .why { background: var(--paper-off); display: inline-block; padding: 0 6px; }
 .boxed { outline: 1.5px solid var(--ink); padding: 0 3px; }
 .box { background: var(--ink); color: var(--paper); padding: 0 5px; }

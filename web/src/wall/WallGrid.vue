@@ -100,7 +100,9 @@ defineExpose({ focusDay });
           :title="week.teachingWeek ? `Week ${week.number}, teaching week ${week.teachingWeek}` : `Week ${week.number}`"
           @click="close && emit('week', week.number)"
         >
-          <b>{{ week.number }}</b><span>{{ dayMonth(week.first) }}</span>
+          <b>{{ week.number }}</b
+          ><small v-if="week.teachingWeek && week.teachingWeek !== week.number" aria-hidden="true">{{ week.teachingWeek }}</small
+          ><span>{{ dayMonth(week.first) }}</span>
         </div>
         <DayCell
           v-for="(cell, n) in cells"

@@ -7,6 +7,8 @@ export interface Cell {
   off: boolean;
   /** The first day of a run of hatched days in this row, and how many they are. */
   runLength: number;
+  /** The last day of the run that begins here. */
+  runEnd: string;
   /** Within a run, not its last day. */
   runGoesOn: boolean;
   /** The thread goes under a day off at this edge. */
@@ -41,6 +43,7 @@ export function cellsOf(week: Week, isNowWeek: boolean): Cell[] {
       day,
       off,
       runLength,
+      runEnd: days[n + Math.max(1, runLength) - 1]?.date ?? day.date,
       runGoesOn: off && sameRun(after),
       holeLeft: hole(before),
       holeRight: hole(after),
