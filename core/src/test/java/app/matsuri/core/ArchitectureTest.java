@@ -1,0 +1,49 @@
+package app.matsuri.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.Architectures;
+
+/** The floors of the rules: a lower one never knows a higher one. */
+@AnalyzeClasses(packages = "app.matsuri.core", importOptions = DoNotIncludeTests.class)
+class ArchitectureTest {
+
+    @ArchTest
+    static final ArchRule FLOORS = Architectures.layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .layer("calendar").definedBy("app.matsuri.core.calendar")
+            .layer("session").definedBy("app.matsuri.core.session")
+            .layer("plan").definedBy("app.matsuri.core.plan")
+            .layer("flow").definedBy("app.matsuri.core.flow")
+            .layer("schedule").definedBy("app.matsuri.core.schedule")
+            .layer("change").definedBy("app.matsuri.core.change")
+            .layer("findings").definedBy("app.matsuri.core.findings")
+            .layer("proposal").definedBy("app.matsuri.core.proposal")
+            .whereLayer("session").mayOnlyBeAccessedByLayers("plan", "flow", "schedule", "change", "findings", "proposal")
+            .whereLayer("plan").mayOnlyBeAccessedByLayers("flow", "schedule", "change", "findings", "proposal")
+            .whereLayer("flow").mayOnlyBeAccessedByLayers("schedule", "change", "findings", "proposal")
+            .whereLayer("schedule").mayOnlyBeAccessedByLayers("change", "findings", "proposal")
+            .whereLayer("change").mayOnlyBeAccessedByLayers("findings", "proposal")
+            .whereLayer("findings").mayOnlyBeAccessedByLayers("proposal")
+            .whereLayer("proposal").mayNotBeAccessedByAnyLayer();
+
+    @ArchTest
+    static final ArchRule KNOWS_ONLY_THE_JDK_AND_TWO_LIBRARIES = classes()
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage("app.matsuri.core..", "java..", "org.threeten.extra..", "org.dmfs..");
+
+    @ArchTest
+    static final ArchRule ASKS_NO_CLOCK = noClasses()
+            .should()
+            .callMethod(java.time.LocalDate.class, "now")
+            .orShould()
+            .callMethod(java.time.LocalDateTime.class, "now")
+            .orShould()
+            .callMethod(java.time.Instant.class, "now");
+}
