@@ -45,7 +45,7 @@ public final class MeetsWords {
         if (minutes < 1) {
             return Optional.empty();
         }
-        String place = text.substring(times.end()).replaceFirst("^[\\s,;:@]+(?:in\\s+)?", "").strip();
+        String place = text.substring(times.end()).replaceFirst("^[\\s,;:@]*(?:in\\s+)?", "").strip();
         String byDay = String.join(",", days.stream().map(Words::weekday).toList());
         return Optional.of(new MeetingPattern(
                 "FREQ=WEEKLY;BYDAY=" + byDay, start, minutes, place, "", null, null, Extra.NONE));

@@ -11,7 +11,7 @@ public final class RunWords {
     private static final String TO = "\\s*(?:-|–|—|to|until|through|bis)\\s*";
     private static final String DAY = "(\\d{1,2})(?:st|nd|rd|th)?";
     private static final String YEAR = "(?:,?\\s+(\\d{4}))?";
-    private static final Pattern MONTH_RUN = of(DayWords.MONTH + "\\s*" + DAY + TO + DAY + YEAR + "(?![\\d:/])");
+    private static final Pattern MONTH_RUN = of(DayWords.MONTH + "\\s*" + DAY + TO + DAY + YEAR + "(?!\\d|:\\d|/)");
     private static final Pattern RUN_MONTH = of(DAY + TO + DAY + "\\s*" + DayWords.MONTH + YEAR);
     private static final Pattern DOTTED_RUN = of("(\\d{1,2})\\." + TO + "(\\d{1,2})\\.(\\d{1,2})\\.(\\d{4})?");
     private static final String ONE = "(?:\\d{4}-\\d{1,2}-\\d{1,2}|"

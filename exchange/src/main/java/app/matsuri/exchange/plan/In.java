@@ -2,11 +2,12 @@ package app.matsuri.exchange.plan;
 
 import app.matsuri.core.calendar.Extra;
 import java.math.BigDecimal;
+import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
-import java.time.format.DateTimeParseException;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -215,7 +216,7 @@ public final class In {
                 return null;
             }
             return value;
-        } catch (DateTimeParseException | IllegalArgumentException e) {
+        } catch (DateTimeException | IllegalArgumentException e) {
             faults.fatal(place, "“" + text + "” is not " + what + ".");
             return null;
         }

@@ -1,0 +1,29 @@
+package app.matsuri.exchange;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** Files in and out know the rules and format libraries, and no server. */
+@AnalyzeClasses(packages = "app.matsuri", importOptions = DoNotIncludeTests.class)
+class ArchitectureTest {
+
+    @ArchTest
+    static final ArchRule KNOWS_NO_SERVER = noClasses()
+            .that()
+            .resideInAPackage("app.matsuri.exchange..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("app.matsuri.server..", "org.springframework..", "jakarta..", "org.hibernate..");
+
+    @ArchTest
+    static final ArchRule CORE_KNOWS_NO_FILES = noClasses()
+            .that()
+            .resideInAPackage("app.matsuri.core..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("app.matsuri.exchange..", "tools.jackson..");
+}

@@ -1,0 +1,70 @@
+package app.matsuri.exchange.change;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.matsuri.exchange.plan.Fault;
+import app.matsuri.exchange.plan.Json;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** A change's JSON: the documented examples, every kind there and back, and what is wrong said. */
+class ChangeJsonTest {
+
+    static Stream<String> changes() {
+        return Stream.of(
+                "{'kind':'add-closure','closure':{'first':'2026-10-09','last':'2026-10-09','reason':'Flood warning','kind':'weather'}}",
+                "{'kind':'remove-closure','first':'2026-10-09','last':'2026-10-09'}",
+                "{'kind':'shift','course':'HYD 210','section':'A','lessons':['CH2'],'by':1,'in':'sessions'}",
+                "{'kind':'shift','course':'HYD 210','unit':'CH','by':5,'in':'weekdays'}",
+                "{'kind':'shift','course':'HYD 210','from':'2026-10-09','by':-1,'in':'teaching-days','onlyThese':true}",
+                "{'kind':'shift','course':'HYD 210','week':3,'items':['I1'],'by':2,'in':'weeks'}",
+                "{'kind':'move','course':'HYD 210','items':['I7','I8'],'to':'2026-10-19','place':'last','keepSpacing':false}",
+                "{'kind':'pin','course':'HYD 210','section':'A','lesson':'SE7','date':'2026-11-06'}",
+                "{'kind':'pin','course':'HYD 210','lesson':'SE7','date':null}",
+                "{'kind':'record-taught','course':'C','section':'A','session':'2026-10-05T10:00','lessons':['L1'],'partly':true,'note':'slow'}",
+                "{'kind':'remove-record','course':'C','section':'A','session':'2026-10-05T10:00'}",
+                "{'kind':'hold-empty','course':'C','section':'A','session':'2026-10-05T10:00','hold':false}",
+                "{'kind':'leave-out','course':'C','section':'A','lesson':'L1','leave':true}",
+                "{'kind':'change-session','course':'C','section':'A','change':{'move':'2026-10-05T10:00','to':'2026-10-06T09:00'}}",
+                "{'kind':'change-session','course':'C','section':'A','change':{'add':'2026-10-17T10:00','minutes':50}}",
+                "{'kind':'put-lesson','course':'C','unit':'U','lesson':{'id':'L9','title':'Nine','length':2,'pin':'2026-10-02'},'before':'L2'}",
+                "{'kind':'remove-lesson','course':'C','lesson':'L9'}",
+                "{'kind':'put-item','course':'C','unit':'U','item':{'id':'I','kind':'quiz','title':'Quiz','points':10.5,'due':{'own':'opens','plus':2,'in':'days','time':'17:00','snapTo':'FR','snap':'on-or-before','onDayOff':'next'},'opens':{'unit':'U','edge':'end'}}}",
+                "{'kind':'remove-item','course':'C','item':'I'}",
+                "{'kind':'put-unit','course':'C','unit':{'id':'U','code':'U','title':'U','startsWeek':true,'lessons':[],'items':[]},'before':'V'}",
+                "{'kind':'remove-unit','course':'C','unit':'U'}",
+                "{'kind':'put-section','course':'C','was':'A','section':{'code':'B','pace':'minutes','beat':{'weekday':'MO'},'lengths':{'L1':2}}}",
+                "{'kind':'remove-section','course':'C','section':'A'}",
+                "{'kind':'put-course','course':{'code':'C','title':'T','usualMinutes':50,'sections':[],'units':[]}}",
+                "{'kind':'remove-course','course':'C'}",
+                "{'kind':'set-term','term':{'first':'2026-08-31','last':'2026-12-18','weekdays':['MO'],'weekStart':'SU','closures':[],'runsAs':{'2026-10-13':'MO'}}}");
+    }
+
+    @ParameterizedTest
+    @MethodSource("changes")
+    void isTheSameThereAndBack(String json) {
+        ChangeJson.Reading reading = ChangeJson.read(Json.read(json.replace('\'', '"')));
+        assertThat(reading.faults()).isEmpty();
+        String written = Json.MAPPER.writeValueAsString(ChangeJson.write(reading.change()));
+        assertThat(ChangeJson.read(Json.read(written)).change()).isEqualTo(reading.change());
+    }
+
+    @Test
+    void whatIsMissingOrWrongIsSaidWithItsPlace() {
+        assertThat(faults("{}")).containsExactly("");
+        assertThat(faults("{\"kind\":\"shift\",\"course\":\"C\",\"by\":1}")).containsExactly("");
+        assertThat(faults("{\"kind\":\"move\",\"course\":\"C\",\"items\":[1],\"to\":\"soon\"}"))
+                .containsExactly("/to", "/items/0");
+        assertThat(faults("{\"kind\":\"add-closure\",\"closure\":{\"first\":\"2026-10-09\",\"last\":\"2026-10-08\"}}"))
+                .containsExactly("/closure/last");
+        assertThat(faults("[]")).containsExactly("");
+    }
+
+    private static java.util.List<String> faults(String json) {
+        ChangeJson.Reading reading = ChangeJson.read(Json.read(json));
+        assertThat(reading.change()).isNull();
+        return reading.faults().stream().map(Fault::pointer).toList();
+    }
+}

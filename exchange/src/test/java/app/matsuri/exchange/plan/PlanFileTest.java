@@ -1,0 +1,174 @@
+package app.matsuri.exchange.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.exchange.Files;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.DayOfWeek;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Reading and writing plan files. */
+class PlanFileTest {
+
+    private static final String TERM = "\"term\": { \"first\": \"2026-08-31\", \"last\": \"2026-12-18\" }";
+
+    private static PlanFile.Reading read(String inner) {
+        return PlanFile.read("{ \"matsuri\": 1, " + inner + " }");
+    }
+
+    private static Decisions sound(String text) {
+        PlanFile.Reading reading = PlanFile.read(text);
+        assertThat(reading.decisions()).as("%s", reading.faults()).isNotNull();
+        return reading.decisions();
+    }
+
+    @ParameterizedTest
+    @MethodSource("app.matsuri.exchange.Files#examples")
+    void readAndWrittenAgainIsTheSame(String name) {
+        Decisions decisions = sound(Files.example(name + ".json"));
+        assertThat(sound(PlanFile.write(decisions))).isEqualTo(decisions);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"autumn-2026.json", "year-2026-27.json"})
+    void theDemoIsWithoutFaultAndReadsBackTheSame(String name) throws IOException {
+        PlanFile.Reading reading = PlanFile.read(java.nio.file.Files.readAllBytes(Files.demo(name)));
+        assertThat(reading.faults()).isEmpty();
+        assertThat(sound(PlanFile.write(reading.decisions()))).isEqualTo(reading.decisions());
+    }
+
+    @Test
+    void theDefaultsAreTheContracts() {
+        Decisions plan = read(
+                        """
+                        "term": { "first": "2026-08-31", "last": "2026-12-18", "closures": [ { "first": "2026-09-07", "last": "2026-09-07" } ] },
+                        "courses": [ { "code": "C", "title": "T", "sections": [ { "code": "A", "meets": [ { "rule": "FREQ=DAILY", "start": "10:00", "minutes": 50 } ] } ],
+                          "units": [ { "id": "U", "code": "U", "title": "U", "lessons": [ { "id": "L", "title": "L" } ],
+                            "items": [ { "id": "I", "title": "I", "due": { "week": 1, "weekday": "SU", "plus": 1, "snapTo": "MO" } } ] } ] } ]
+                        """)
+                .decisions();
+        assertThat(plan.term().zone().getId()).isEqualTo("Z");
+        assertThat(plan.term().weekdays()).hasSize(5);
+        assertThat(plan.term().weekStart()).isEqualTo(DayOfWeek.MONDAY);
+        var closure = plan.term().closures().get(0);
+        assertThat(closure.noClass()).isTrue();
+        assertThat(closure.planPauses()).isFalse();
+        assertThat(closure.nothingDue()).isTrue();
+        assertThat(closure.everyone()).isTrue();
+        assertThat(plan.courses().get(0).usualMinutes()).isEqualTo(50);
+        var lesson = plan.courses().get(0).lessons().get(0);
+        assertThat(List.of(lesson.length(), lesson.minLength(), lesson.gapBefore())).containsExactly(1, 1, 0);
+        var rule = plan.courses().get(0).items().get(0).due();
+        assertThat(rule.plus().unit().name()).isEqualTo("DAYS");
+        assertThat(rule.snapBefore()).isFalse();
+    }
+
+    @Test
+    void unknownFieldsAreKeptAndReported() {
+        PlanFile.Reading reading = read(TERM.replace(" }", ", \"rotation\": { \"letters\": [\"A\", \"B\"] } }")
+                + ", \"mascot\": \"heron\"");
+        assertThat(reading.faulty()).isFalse();
+        assertThat(reading.faults()).extracting(Fault::pointer).containsExactly("/term/rotation", "/mascot");
+        assertThat(PlanFile.write(reading.decisions())).contains("\"letters\"").contains("heron");
+    }
+
+    @Test
+    void everyFaultIsReportedAtOnceWithItsPointerAndLine() {
+        PlanFile.Reading reading = PlanFile.read(
+                """
+                { "matsuri": 1,
+                  "term": { "first": "31 Aug", "last": "2026-12-18", "weekdays": ["MO", "XX"],
+                    "zone": "Mars/Olympus" },
+                  "courses": [
+                    { "title": "No code",
+                      "sections": [ { "code": "A", "meets": [ { "start": "25:00", "minutes": 0 } ] } ],
+                      "units": [ { "id": "U", "code": "U", "title": "U",
+                        "lessons": [ { "id": "L", "title": "L", "length": -1 } ],
+                        "items": [ { "id": "I", "title": "I", "due": { "lesson": "L", "at": "2026-09-01T10:00" } } ] } ] } ] }
+                """);
+        assertThat(reading.decisions()).isNull();
+        assertThat(reading.faults())
+                .extracting(f -> f.line() + " " + f.pointer())
+                .contains(
+                        "2 /term/first",
+                        "2 /term/weekdays/1",
+                        "3 /term/zone",
+                        "5 /courses/0",
+                        "6 /courses/0/sections/0/meets/0/start",
+                        "6 /courses/0/sections/0/meets/0/minutes",
+                        "8 /courses/0/units/0/lessons/0/length",
+                        "9 /courses/0/units/0/items/0/due");
+        assertThat(reading.faults()).allMatch(f -> f.message().endsWith("."));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "\"term\": { \"first\": \"2026-12-18\", \"last\": \"2026-08-31\" } | lies before the first day",
+        "\"term\": { \"first\": \"0000-01-01\", \"last\": \"2026-08-31\" } | outside 1900 to 2199",
+        "\"term\": { \"first\": \"2026-01-01\", \"last\": \"9999-12-31\" } | outside 1900 to 2199",
+        "\"term\": { \"first\": \"2026-01-01\", \"last\": \"2036-12-31\" } | more than five years",
+        "\"term\": { \"first\": \"2026-02-30\", \"last\": \"2026-12-31\" } | is not a date",
+        "\"term\": [] | An object",
+        "\"courses\": [] | “term” is missing"
+    })
+    void wrongTermsAreSaid(String inner, String said) {
+        PlanFile.Reading reading = read(inner);
+        assertThat(reading.decisions()).isNull();
+        assertThat(reading.faults().get(0).message()).contains(said);
+    }
+
+    @Test
+    void namesThatStandForTwoThingsAndScopesOfNobodyAreSaid() {
+        PlanFile.Reading twice = read(TERM
+                + ", \"courses\": [ { \"code\": \"C\", \"title\": \"T\", \"units\": [ { \"id\": \"U\", \"code\": \"U\","
+                + " \"title\": \"U\", \"lessons\": [ { \"id\": \"L\", \"title\": \"1\" }, { \"id\": \"L\", \"title\":"
+                + " \"2\" } ] } ] } ]");
+        assertThat(twice.decisions()).isNull();
+        assertThat(twice.faults().get(0).pointer()).isEqualTo("/courses/0/units/0/lessons/1/id");
+        PlanFile.Reading scope = read(TERM.replace(
+                " }", ", \"closures\": [ { \"first\": \"2026-09-07\", \"last\": \"2026-09-07\", \"only\": [\"X\"] } ] }"));
+        assertThat(scope.decisions()).isNotNull();
+        assertThat(scope.faulty()).isTrue();
+    }
+
+    @Test
+    void aRecurrenceThatIsNotReadGivesNoClassAndIsSaid() {
+        PlanFile.Reading reading = read(TERM
+                + ", \"courses\": [ { \"code\": \"C\", \"title\": \"T\", \"sections\": [ { \"code\": \"A\", \"meets\":"
+                + " [ { \"rule\": \"FREQ=YEARLY\", \"start\": \"10:00\", \"minutes\": 50 } ] } ] } ]");
+        assertThat(reading.decisions()).isNotNull();
+        assertThat(reading.faults()).singleElement().satisfies(f -> {
+            assertThat(f.severity()).isEqualTo(Fault.Severity.KEPT);
+            assertThat(f.pointer()).isEqualTo("/courses/0/sections/0/meets/0/rule");
+        });
+    }
+
+    @Test
+    void whatIsNoPlanIsTurnedAwayWithASentence() {
+        byte[] rubbish = new byte[4096];
+        new Random(7).nextBytes(rubbish);
+        assertThat(PlanFile.read(rubbish).faults().get(0).message()).contains("UTF-8");
+        assertThat(PlanFile.read("not json").faults().get(0).message()).contains("no JSON");
+        assertThat(PlanFile.read("{\n\"matsuri\": 1,\n\"term\": }").faults().get(0).line()).isEqualTo(3);
+        assertThat(PlanFile.read("[1]").decisions()).isNull();
+        assertThat(PlanFile.read("").decisions()).isNull();
+        assertThat(PlanFile.read("[".repeat(100_000)).decisions()).isNull();
+        assertThat(PlanFile.read("{\"a\":1,\"a\":2}").faults().get(0).message()).contains("no JSON");
+        byte[] large = new byte[50 * 1024 * 1024];
+        Arrays.fill(large, (byte) ' ');
+        assertThat(PlanFile.read(large).faults().get(0).message()).contains("50 MB").contains("at most 8 MB");
+        assertThat(PlanFile.read(("\uFEFF{ \"matsuri\": 1, " + TERM + "}").getBytes(StandardCharsets.UTF_8))
+                        .decisions())
+                .isNotNull();
+        assertThat(read("\"matsuri\": 2, " + TERM).decisions()).isNull();
+    }
+}

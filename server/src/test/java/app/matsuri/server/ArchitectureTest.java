@@ -1,0 +1,46 @@
+package app.matsuri.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** Who may know whom within the server. */
+@AnalyzeClasses(packages = "app.matsuri", importOptions = DoNotIncludeTests.class)
+class ArchitectureTest {
+
+    @ArchTest
+    static final ArchRule STORAGE_KNOWS_NO_CAPABILITY = noClasses()
+            .that()
+            .resideInAPackage("app.matsuri.server.storage..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "app.matsuri.server.term..",
+                    "app.matsuri.server.change..",
+                    "app.matsuri.server.history..",
+                    "app.matsuri.server.wall..",
+                    "app.matsuri.server.account..",
+                    "org.springframework.web..");
+
+    @ArchTest
+    static final ArchRule ONE_CLOCK = noClasses()
+            .that()
+            .doNotHaveFullyQualifiedName("app.matsuri.server.MatsuriApplication")
+            .should()
+            .callMethod(java.time.LocalDate.class, "now")
+            .orShould()
+            .callMethod(java.time.Instant.class, "now")
+            .orShould()
+            .callMethod(java.time.Clock.class, "systemUTC");
+
+    @ArchTest
+    static final ArchRule THE_RULES_KNOW_NO_SERVER = noClasses()
+            .that()
+            .resideInAnyPackage("app.matsuri.core..", "app.matsuri.exchange..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("app.matsuri.server..", "org.springframework..");
+}

@@ -1,0 +1,101 @@
+package app.matsuri.server;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
+
+import app.matsuri.exchange.plan.Json;
+import app.matsuri.server.account.Accounts;
+import app.matsuri.server.account.SignedIn;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.springframework.http.HttpMethod;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import tools.jackson.databind.JsonNode;
+
+/** Asks the server over HTTP as one signed-in person. */
+public final class Browser {
+
+    private static final AtomicInteger COUNT = new AtomicInteger();
+
+    private final MockMvc mvc;
+    private final SignedIn by;
+
+    private Browser(MockMvc mvc, SignedIn by) {
+        this.mvc = mvc;
+        this.by = by;
+    }
+
+    /** A new person with a workspace of their own. */
+    public static Browser of(MockMvc mvc, Accounts accounts) {
+        String name = "person" + COUNT.incrementAndGet();
+        return new Browser(mvc, accounts.create(name, "P. " + name, "a password of some length"));
+    }
+
+    /** The demo's plan. */
+    public static String demo() {
+        try {
+            return Files.readString(Path.of("..", "demo", "autumn-2026.json"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public SignedIn person() {
+        return by;
+    }
+
+    /** An answer: its status and body. */
+    public record Answer(int status, JsonNode body, MockHttpServletResponse response) {
+
+        public String type() {
+            return body.path("type").stringValue("");
+        }
+    }
+
+    public Answer get(String path) throws Exception {
+        return ask(HttpMethod.GET, path, null, "application/json");
+    }
+
+    public Answer post(String path, String json) throws Exception {
+        return ask(HttpMethod.POST, path, json.getBytes(StandardCharsets.UTF_8), "application/json");
+    }
+
+    public Answer ask(HttpMethod method, String path, byte[] body, String type) throws Exception {
+        var request = request(method, java.net.URI.create(path)).with(user(by)).with(csrf());
+        if (body != null) {
+            request.contentType(type).content(body);
+        }
+        MockHttpServletResponse response = mvc.perform(request).andReturn().getResponse();
+        String text = response.getContentAsString(StandardCharsets.UTF_8);
+        JsonNode json = text.startsWith("{") || text.startsWith("[")
+                ? Json.read(text)
+                : Json.MAPPER.createObjectNode();
+        return new Answer(response.getStatus(), json, response);
+    }
+
+    /** Opens a plan file; the new term's id. */
+    public long open(String plan) throws Exception {
+        Answer made = ask(
+                HttpMethod.POST, "/api/terms", plan.getBytes(StandardCharsets.UTF_8), "application/octet-stream");
+        if (made.status() != 201) {
+            throw new AssertionError("not made: " + made.body());
+        }
+        return made.body().path("id").asLong();
+    }
+
+    /** Makes a change on top of a version. */
+    public Answer change(long term, long version, String change) throws Exception {
+        return post("/api/terms/" + term + "/changes", "{\"version\":" + version + ",\"change\":" + change + "}");
+    }
+
+    /** The term's plan file. */
+    public String plan(long term) throws Exception {
+        return get("/api/terms/" + term + "/plan").response().getContentAsString(StandardCharsets.UTF_8);
+    }
+}

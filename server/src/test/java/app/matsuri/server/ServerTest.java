@@ -1,0 +1,20 @@
+package app.matsuri.server;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+
+/** The whole server on a database in memory, its day pinned to 7 October 2026. */
+@Target(ElementType.TYPE)
+@Retention(RetentionPolicy.RUNTIME)
+@SpringBootTest(
+        properties = {"spring.datasource.url=jdbc:h2:mem:test;DB_CLOSE_DELAY=-1", "matsuri.today=2026-10-07"})
+@AutoConfigureMockMvc
+public @interface ServerTest {
+
+    String FLOOD =
+            "{\"kind\":\"add-closure\",\"closure\":{\"first\":\"2026-10-09\",\"last\":\"2026-10-09\",\"reason\":\"Flood warning\",\"kind\":\"weather\"}}";
+}

@@ -1,0 +1,87 @@
+package app.matsuri.server.account;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import jakarta.persistence.EntityManager;
+import org.hamcrest.Matchers;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.mock.web.MockHttpSession;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** Signing in, the first account, and the headers of the page. */
+@SpringBootTest(properties = "spring.datasource.url=jdbc:h2:mem:sign-in;DB_CLOSE_DELAY=-1")
+@AutoConfigureMockMvc
+@DirtiesContext
+class SignInTest {
+
+    @Autowired
+    MockMvc mvc;
+
+    @Autowired
+    Accounts accounts;
+
+    @Autowired
+    EntityManager entities;
+
+    private static final String NEW =
+            "{\"signIn\":\"Founder\",\"displayName\":\"F. Ounder\",\"password\":\"correct horse\"}";
+
+    @Test
+    void theFirstVisitMakesTheFirstAccountAndOnlyOne() throws Exception {
+        mvc.perform(get("/api/welcome")).andExpect(jsonPath("$.firstVisit").value(true));
+        mvc.perform(post("/api/accounts").with(csrf()).contentType("application/json").content(NEW.replace("correct horse", "short")))
+                .andExpect(status().isBadRequest())
+                .andExpect(jsonPath("$.faults[0].pointer").value("/password"));
+        MockHttpSession session = (MockHttpSession) mvc.perform(
+                        post("/api/accounts").with(csrf()).contentType("application/json").content(NEW))
+                .andExpect(status().isCreated())
+                .andReturn()
+                .getRequest()
+                .getSession();
+        mvc.perform(get("/api/me").session(session)).andExpect(jsonPath("$.displayName").value("F. Ounder"));
+        mvc.perform(post("/api/accounts").with(csrf()).contentType("application/json").content(NEW))
+                .andExpect(status().isConflict());
+        mvc.perform(get("/api/welcome")).andExpect(jsonPath("$.firstVisit").value(false));
+
+        String stored = accounts.loadUserByUsername("founder").passwordHash();
+        assertThat(stored).startsWith("{bcrypt}").doesNotContain("correct horse");
+
+        mvc.perform(post("/api/session").with(csrf()).param("signIn", "founder").param("password", "wrong"))
+                .andExpect(status().isUnauthorized())
+                .andExpect(jsonPath("$.type").value("/problems/sign-in-refused"));
+        mvc.perform(post("/api/session").param("signIn", "founder").param("password", "correct horse"))
+                .andExpect(status().isForbidden());
+        mvc.perform(post("/api/session").with(csrf()).param("signIn", "FOUNDER").param("password", "correct horse"))
+                .andExpect(status().isNoContent());
+    }
+
+    @Test
+    void thePageHasAStrictPolicyWithANewNonceEachTime() throws Exception {
+        String first = policy();
+        assertThat(first)
+                .contains("default-src 'none'")
+                .contains("script-src 'self'")
+                .doesNotContain("'unsafe-eval'")
+                .doesNotContain("script-src 'self' 'unsafe-inline'");
+        assertThat(policy()).isNotEqualTo(first);
+        mvc.perform(get("/terms/1/wall"))
+                .andExpect(status().isOk())
+                .andExpect(header().string("X-Content-Type-Options", "nosniff"))
+                .andExpect(header().string("X-Frame-Options", "DENY"))
+                .andExpect(header().string("Cache-Control", Matchers.containsString("no-store")));
+    }
+
+    private String policy() throws Exception {
+        return mvc.perform(get("/")).andReturn().getResponse().getHeader("Content-Security-Policy");
+    }
+}

@@ -1,0 +1,178 @@
+package app.matsuri.server.change;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.matsuri.exchange.plan.Json;
+import app.matsuri.server.Browser;
+import app.matsuri.server.ServerTest;
+import app.matsuri.server.account.Accounts;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import org.springframework.test.web.servlet.MockMvc;
+import tools.jackson.databind.JsonNode;
+
+/** Proposing, making, undoing: the one way to write, over HTTP. */
+@ServerTest
+class ChangeHttpTest {
+
+    @Autowired
+    MockMvc mvc;
+
+    @Autowired
+    Accounts accounts;
+
+    private Browser browser;
+    private long term;
+    private String begin;
+
+    @BeforeEach
+    void openTheDemo() throws Exception {
+        browser = Browser.of(mvc, accounts);
+        term = browser.open(Browser.demo());
+        begin = browser.plan(term);
+    }
+
+    private Browser.Answer step(String way, long version) throws Exception {
+        return browser.post("/api/terms/" + term + "/" + way, "{\"version\":" + version + "}");
+    }
+
+    @Test
+    void aProposalStoresNothingAndShowsTheWallAsItWouldBe() throws Exception {
+        Browser.Answer proposal = browser.post(
+                "/api/terms/" + term + "/proposals?course=HYD%20210&section=A", ServerTest.FLOOD);
+        assertThat(proposal.status()).isEqualTo(200);
+        assertThat(proposal.body().path("quiet").booleanValue()).isFalse();
+        JsonNode friday = day(proposal.body().path("wall"), "2026-10-09");
+        assertThat(friday.path("off").path("proposed").booleanValue()).isTrue();
+        assertThat(friday.path("gone").get(0).path("id").stringValue()).isEqualTo("CH2");
+        assertThat(day(proposal.body().path("wall"), "2026-10-14").at("/lessons/0/proposed").booleanValue())
+                .isTrue();
+        assertThat(browser.plan(term)).isEqualTo(begin);
+    }
+
+    private static JsonNode day(JsonNode wall, String date) {
+        for (JsonNode week : wall.path("weeks")) {
+            for (JsonNode day : week.path("days")) {
+                if (day.path("date").stringValue().equals(date)) {
+                    return day;
+                }
+            }
+        }
+        throw new AssertionError("no " + date);
+    }
+
+    @Test
+    void aChangeIsMadeUndoneAndMadeAgain() throws Exception {
+        assertThat(browser.change(term, 1, ServerTest.FLOOD).body().path("version").asLong()).isEqualTo(2);
+        String flooded = browser.plan(term);
+        assertThat(flooded).contains("Flood warning");
+        assertThat(step("undo", 2).body().path("sentence").stringValue())
+                .isEqualTo("Undo: Day off Fri 9 Oct, Flood warning");
+        assertThat(browser.plan(term)).isEqualTo(begin);
+        assertThat(step("undo", 3).type()).isEqualTo("/problems/nothing-to-undo");
+        assertThat(step("redo", 3).status()).isEqualTo(200);
+        assertThat(browser.plan(term)).isEqualTo(flooded);
+        assertThat(step("redo", 4).status()).isEqualTo(409);
+        JsonNode lines = browser.get("/api/terms/" + term + "/history").body().path("lines");
+        assertThat(lines.size()).isEqualTo(4);
+        assertThat(lines.get(2).path("kind").stringValue()).isEqualTo("UNDO");
+    }
+
+    @Test
+    void anOlderVersionGets409AndNothingIsStored() throws Exception {
+        browser.change(term, 1, ServerTest.FLOOD);
+        Browser.Answer late = browser.change(
+                term, 1, "{\"kind\":\"pin\",\"course\":\"HYD 210\",\"section\":\"A\",\"lesson\":\"CH3\",\"date\":\"2026-10-16\"}");
+        assertThat(late.status()).isEqualTo(409);
+        assertThat(late.type()).isEqualTo("/problems/version-conflict");
+        assertThat(late.body().path("version").asLong()).isEqualTo(2);
+        assertThat(browser.get("/api/terms/" + term + "/history").body().path("lines").size())
+                .isEqualTo(2);
+    }
+
+    @Test
+    void ofTwoTabsAtOnceOneWins() throws Exception {
+        AtomicInteger made = new AtomicInteger();
+        AtomicInteger stale = new AtomicInteger();
+        CountDownLatch ready = new CountDownLatch(4);
+        var pool = Executors.newFixedThreadPool(4);
+        for (int i = 0; i < 4; i++) {
+            String reason = "Tab " + i;
+            pool.submit(() -> {
+                ready.countDown();
+                ready.await();
+                int status = browser.change(term, 1, ServerTest.FLOOD.replace("Flood warning", reason)).status();
+                (status == 200 ? made : stale).incrementAndGet();
+                return status;
+            });
+        }
+        pool.shutdown();
+        assertThat(pool.awaitTermination(60, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
+        assertThat(made.get()).isEqualTo(1);
+        assertThat(stale.get()).isEqualTo(3);
+        assertThat(browser.plan(term).split("Tab ", -1)).hasSize(2);
+    }
+
+    @Test
+    void aRefusalSaysWhyAndWhatToDo() throws Exception {
+        Browser.Answer refused = browser.change(
+                term, 1, "{\"kind\":\"remove-closure\",\"first\":\"2026-10-09\",\"last\":\"2026-10-09\"}");
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.type()).isEqualTo("/problems/change-refused");
+        assertThat(refused.body().path("detail").stringValue()).contains("no day off on Fri 9 Oct");
+        Browser.Answer wrong = browser.change(term, 1, "{\"kind\":\"shift\",\"course\":\"HYD 210\",\"by\":\"x\"}");
+        assertThat(wrong.status()).isEqualTo(400);
+        assertThat(wrong.body().path("faults").size()).isGreaterThanOrEqualTo(2);
+        assertThat(browser.post("/api/terms/" + term + "/changes", "{").status()).isEqualTo(400);
+    }
+
+    @Test
+    void aMomentCanBeNamedAndReturnedTo() throws Exception {
+        browser.change(term, 1, ServerTest.FLOOD);
+        String flooded = browser.plan(term);
+        browser.change(term, 2, "{\"kind\":\"remove-unit\",\"course\":\"HYD 210\",\"unit\":\"RE\"}");
+        browser.change(term, 3, "{\"kind\":\"remove-course\",\"course\":\"MAP 115\"}");
+        Browser.Answer named = browser.ask(
+                HttpMethod.PUT,
+                "/api/terms/" + term + "/history/2/name",
+                "{\"name\":\"After the flood\"}".getBytes(),
+                "application/json");
+        assertThat(named.status()).isEqualTo(204);
+        Browser.Answer back = browser.post("/api/terms/" + term + "/history/2/return", "{\"version\":4}");
+        assertThat(back.body().path("sentence").stringValue()).isEqualTo("Return to: “After the flood”");
+        assertThat(browser.plan(term)).isEqualTo(flooded);
+        assertThat(step("undo", 5).status()).isEqualTo(200);
+        assertThat(browser.plan(term)).doesNotContain("MAP 115").doesNotContain("Reach survey");
+        assertThat(browser.post("/api/terms/" + term + "/history/99/return", "{\"version\":6}").status())
+                .isEqualTo(409);
+    }
+
+    @Test
+    void everyStepOfALongSessionIsStoredAsItWasMade() throws Exception {
+        String[] changes = {
+            ServerTest.FLOOD,
+            "{\"kind\":\"shift\",\"course\":\"HYD 210\",\"section\":\"A\",\"lessons\":[\"CH2\"],\"by\":1,\"in\":\"sessions\"}",
+            "{\"kind\":\"move\",\"course\":\"HYD 210\",\"section\":\"A\",\"items\":[\"report\"],\"to\":\"2026-12-16\"}",
+            "{\"kind\":\"move\",\"course\":\"HYD 210\",\"section\":\"A\",\"lessons\":[\"CH4\"],\"to\":\"2026-10-30\"}",
+            "{\"kind\":\"record-taught\",\"course\":\"HYD 210\",\"section\":\"A\",\"session\":\"2026-10-07T10:00\",\"lessons\":[\"CH1\"],\"partly\":true}",
+            "{\"kind\":\"put-course\",\"was\":\"MAP 115\",\"course\":{\"code\":\"MAP 116\",\"title\":\"Maps\"}}",
+            "{\"kind\":\"put-section\",\"course\":\"HYD 210L\",\"section\":{\"code\":\"L3\",\"meets\":[{\"rule\":\"FREQ=WEEKLY;BYDAY=FR\",\"start\":\"15:00\",\"minutes\":110}]}}",
+            "{\"kind\":\"remove-section\",\"course\":\"HYD 210L\",\"section\":\"L1\"}"
+        };
+        java.util.List<String> plans = new java.util.ArrayList<>(java.util.List.of(begin));
+        for (int i = 0; i < changes.length; i++) {
+            Browser.Answer made = browser.change(term, i + 1, changes[i]);
+            assertThat(made.status()).as(changes[i] + made.body()).isEqualTo(200);
+            plans.add(browser.plan(term));
+        }
+        for (int i = changes.length - 1; i >= 0; i--) {
+            step("undo", changes.length + (changes.length - i));
+            assertThat(Json.read(browser.plan(term))).isEqualTo(Json.read(plans.get(i)));
+        }
+    }
+}
