@@ -15,7 +15,7 @@ const chooser = ref<HTMLInputElement>();
 onMounted(async () => {
   try {
     const found = await ask(api.GET("/api/terms"));
-    const only = found.length === 1 && found[0] && window.history.state?.back === "/sign-in" ? found[0] : null;
+    const only = found.length === 1 && found[0] && String(window.history.state?.back).startsWith("/sign-in") ? found[0] : null;
     if (only) await router.replace(`/terms/${only.id}/wall`);
     else terms.value = found;
   } catch (e) {

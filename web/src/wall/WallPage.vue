@@ -106,6 +106,11 @@ function press(event: MouseEvent) {
   opened.value = date;
   if (thing) pick(thing, undefined, event.ctrlKey || event.metaKey);
 }
+/** Wherever the focus goes, by Tab or by script, the keys stand there. */
+function stand(event: FocusEvent) {
+  const date = (event.target as HTMLElement).dataset.date;
+  if (date) focus.value = date;
+}
 function pick(thing: string, date: string | undefined, more: boolean) {
   const set = new Set(more ? picked.value : []);
   if (picked.value.has(thing) && more) set.delete(thing);
@@ -167,7 +172,7 @@ function edited() {
   </Band>
   <h1 class="vh">{{ shown ? `The wall of ${shown.section.course}, section ${shown.section.section}` : "The wall" }}</h1>
   <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions, vuejs-accessibility/click-events-have-key-events -->
-  <main v-if="shown" class="main" :class="{ slim: narrow }" @click="press" @keydown="hands.key">
+  <main v-if="shown" class="main" :class="{ slim: narrow }" @click="press" @keydown="hands.key" @focusin="stand">
     <PhoneWeeks
       v-if="narrow"
       :wall="shown"

@@ -50,9 +50,16 @@ export function useWall(termId: number): WallState {
   const shown = computed(() => proposal.value?.wall ?? wall.value);
   let query: { course?: string; section?: string } = {};
 
-  /** Runs one action at a time; what goes wrong is said and nothing is lost. */
-  async function doing(action: () => Promise<void>): Promise<boolean> {
-    if (busy.value) return false;
+  let queue: Promise<unknown> = Promise.resolve();
+
+  /** Runs one action after the other, none lost; what goes wrong is said. */
+  function doing(action: () => Promise<void>): Promise<boolean> {
+    const turn = queue.then(() => run(action));
+    queue = turn;
+    return turn;
+  }
+
+  async function run(action: () => Promise<void>): Promise<boolean> {
     busy.value = true;
     problem.value = "";
     try {

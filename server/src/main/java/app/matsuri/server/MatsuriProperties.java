@@ -1,6 +1,5 @@
 package app.matsuri.server;
 
-import java.nio.file.Path;
 import java.time.LocalDate;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 
@@ -11,4 +10,4 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param today the day that counts as today; null for the real one
  */
 @ConfigurationProperties("matsuri")
-public record MatsuriProperties(Path demo, LocalDate today) {}
+public record MatsuriProperties(String demo, LocalDate today) {}

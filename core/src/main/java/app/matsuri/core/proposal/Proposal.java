@@ -16,7 +16,7 @@ import java.util.List;
  * @param appear findings that appear
  * @param goAway findings that go away
  * @param notes what did not go quite as asked
- * @param quiet only what the hand moved moves, and no problem or warning appears: it may be done at once
+ * @param quiet only what the hand moved moves, and no problem appears: it may be done at once
  */
 public record Proposal(
         String does,
@@ -47,7 +47,7 @@ public record Proposal(
         List<Finding> goAway = missing(had, has);
         boolean quiet = outcome.notes().isEmpty()
                 && moves.stream().allMatch(Moved::hand)
-                && appear.stream().allMatch(f -> f.severity() == Finding.Severity.REMARK);
+                && appear.stream().noneMatch(f -> f.severity() == Finding.Severity.PROBLEM);
         String sentence = does + ": " + Summary.of(moves, appear, goAway) + ".";
         return new Proposal(
                 does, sentence, moves, appear, goAway, outcome.notes(), quiet, before, outcome.decisions(), now);

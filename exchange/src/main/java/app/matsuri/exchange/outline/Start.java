@@ -92,7 +92,7 @@ public record Start(
         if (teaching.isEmpty()) {
             said.add(new Said("weekdays", false, "Tick at least one weekday that teaches."));
         }
-        if (from == null || to == null || teaching.isEmpty() || read.isEmpty()) {
+        if (from == null || to == null || teaching.isEmpty()) {
             return new Reading(null, said, off, plan.lines());
         }
         List<Closure> closures = off.stream()
@@ -117,7 +117,8 @@ public record Start(
                 true,
                 Say.days(from, to) + " " + to.getYear() + ", " + Say.count(calendar.weeks(), "week") + ", "
                         + Say.count(calendar.teachingDays().size(), "teaching day")));
-        return new Reading(Decisions.of(term, List.of(read.get())), said, off, plan.lines());
+        Decisions made = read.map(c -> Decisions.of(term, List.of(c))).orElse(null);
+        return new Reading(made, said, off, plan.lines());
     }
 
     private ZoneId zoneOf() {

@@ -8,6 +8,7 @@ import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.ChangeService;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
@@ -39,7 +40,7 @@ class DemoData implements ApplicationRunner {
 
     private void load(SignedIn by, String file) throws IOException {
         PlanFile.Reading reading =
-                PlanFile.read(Files.readAllBytes(properties.demo().resolve(file)));
+                PlanFile.read(Files.readAllBytes(Path.of(properties.demo(), file)));
         if (reading.decisions() == null) {
             throw new IllegalStateException("the demo's " + file + " cannot be read: " + reading.faults());
         }

@@ -1,0 +1,75 @@
+package app.matsuri.e2e;
+
+import static app.matsuri.e2e.Page.day;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Results;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.openqa.selenium.Keys;
+
+/** axe-core on every view, in both themes: WCAG 2.2 A and AA. */
+class AccessibilityTest {
+
+    private static void sound(Page page, String view) {
+        Results results = new AxeBuilder()
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                .analyze(page.driver);
+        assertThat(results.getViolations())
+                .as("%s: %s", view, results.getViolations().stream()
+                        .map(v -> v.getId() + " " + v.getNodes().stream().limit(4).map(n -> n.getHtml() + " " + n.getAny().stream().map(a -> a.getMessage()).toList()).toList())
+                        .toList())
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void everyViewIsSound(boolean dark) throws Exception {
+        try (Page page = Page.open(App.demo(), 1280, 800, dark)) {
+            page.go("/sign-in");
+            page.see(".demo");
+            sound(page, "sign-in");
+            page.withPlan("I. Tolvanen", "autumn-2026.json");
+            sound(page, "wall");
+            page.click(day("2026-10-09"));
+            page.see(".slip");
+            sound(page, "wall with a day opened");
+            page.press("Day off…");
+            page.see(".p-dialog");
+            sound(page, "day off");
+            page.type("#off-reason", "Flood warning");
+            page.press("See what it does");
+            page.see(".strip");
+            sound(page, "wall with a proposal");
+            page.press("Apply");
+            page.press("History");
+            page.see(".lines");
+            sound(page, "history");
+            page.go("/");
+            page.see(".terms");
+            sound(page, "terms");
+            page.go("/new");
+            page.see("#outline");
+            sound(page, "new term");
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void theYearAndThePhoneAreSound(boolean dark) throws Exception {
+        try (Page page = Page.open(App.demo(), 1280, 800, dark)) {
+            page.withPlan("K. Aldous", "year-2026-27.json");
+            sound(page, "close-set wall");
+            page.keys("?");
+            page.see(".p-dialog");
+            sound(page, "keys");
+            page.keys(Keys.ESCAPE);
+        }
+        try (Page page = Page.open(App.demo(), 390, 844, dark)) {
+            page.withPlan("I. Tolvanen", "autumn-2026.json");
+            sound(page, "phone");
+        }
+    }
+}

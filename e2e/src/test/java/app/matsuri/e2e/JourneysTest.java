@@ -1,0 +1,370 @@
+package app.matsuri.e2e;
+
+import static app.matsuri.e2e.Page.day;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
+
+/** What a person does from start to end, in a real browser on the real application. */
+class JourneysTest {
+
+    private static final String AUTUMN = "autumn-2026.json";
+
+    /** 1. The Wall of section A of HYD 210 is there after one click. */
+    @Test
+    void theDemoIsOneClickAway(@TempDir Path data) throws Exception {
+        try (App app = App.over(data, true);
+                Page page = Page.open(app)) {
+            page.go("/");
+            page.seeText("main", "The demo.");
+            page.press("Enter as I. Tolvanen");
+            page.seeText(".band", "HYD 210 Reading Rivers, A");
+            page.seeText(day("2026-08-31"), "What a river answers to");
+        }
+    }
+
+    /** 2. A new term from typed text, left halfway and found again. */
+    @Test
+    void aNewTermIsTypedPastedAndPutOnTheWall() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.enter("K. Aldous").go("/new");
+            page.type("[placeholder='31 aug']", "31 aug");
+            page.type("[placeholder='18 dec']", "18 dec");
+            page.seeText("section", "80 teaching days");
+            page.type("[placeholder^='HYD 210']", "GEO 1 Stones");
+            page.type("[placeholder^='MWF']", "MWF 10-10:50 Yard");
+            page.seeText("section", "48 classes");
+            page.js(
+                    "const e=document.querySelector('#days-off');e.value=arguments[0];e.dispatchEvent(new Event('input',{bubbles:true}))",
+                    "Sept. 7 Holiday, closed\nAs the Dean says");
+            page.seeText("section", "1 not understood");
+            page.js(
+                    "const e=document.querySelector('#outline');e.value=arguments[0];e.dispatchEvent(new Event('input',{bubbles:true}))",
+                    "Rocks\n  Hard and soft\n    Set 1, due next class\n    Essay, due sometime\n  Made by fire (2)");
+            page.seeText(".understood", "RO2 2 sessions");
+            page.seeText(".understood", "“due sometime” was not understood");
+            page.seeText(".band", "What you type is kept");
+            page.go("/");
+            page.press("New term");
+            page.seeText(".understood", "RO2 2 sessions");
+            page.press("Put it on the wall");
+            page.seeText(day("2026-08-31"), "Hard and soft");
+            page.seeText(day("2026-09-02"), "Set 1");
+            page.seeText(".outline", "Essay");
+        }
+    }
+
+    /** 2. A plan file with faults is answered with all of them, and a sound one opens. */
+    @Test
+    void aPlanFileWithFaultsSaysEachWithItsLine(@TempDir Path folder) throws Exception {
+        Path file = java.nio.file.Files.writeString(
+                folder.resolve("wrong.json"),
+                "{ \"matsuri\": 1,\n  \"term\": { \"first\": \"2026-12-18\", \"last\": \"2026-08-31\" },\n  \"courses\": [ {} ] }");
+        try (Page page = Page.open(App.demo())) {
+            page.enter("I. Tolvanen").go("/");
+            page.see(".begin");
+            page.driver.findElement(By.cssSelector("input[type=file]")).sendKeys(file.toString());
+            page.seeText(".problem", "line 2, /term/last: The last day 2026-08-31 lies before the first day");
+            page.seeText(".problem", "line 3, /courses/0: “code” is missing");
+            page.seeText(".terms", "Autumn 2026");
+        }
+    }
+
+    /** 3. The whole term on one page; a day opened; a year close-set with one week open, and wide; a phone. */
+    @Test
+    void theTermIsOnOnePage() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            assertThat(page.js("const w=document.querySelector('.wall');return w.scrollHeight<=w.clientHeight"))
+                    .isEqualTo(true);
+            assertThat(page.count(".wall .day")).isEqualTo(80);
+            assertThat(page.text(day("2026-09-07"))).contains("Public holiday");
+            assertThat(page.count(day("2026-10-05") + " .knot.taught")).isEqualTo(1);
+            assertThat(page.count(day("2026-10-07") + " .knot.taught")).isZero();
+            assertThat(page.text(".load")).contains("9.6 h").contains("1.6 over");
+            page.click(day("2026-10-09"));
+            page.seeText(".slip", "class 17 of 44");
+            page.seeText(".slip", "Field log 6");
+            page.choose(".sel", "MAP 115 Maps by Hand, A");
+            page.seeText(day("2026-10-20"), "GR1");
+        }
+    }
+
+    @Test
+    void aYearIsCloseSetWithOneWeekOpenAndCanBeWide() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("K. Aldous", "year-2026-27.json");
+            page.see(".wall.close");
+            assertThat(page.js("const w=document.querySelector('.wall');return w.scrollHeight<=w.clientHeight"))
+                    .isEqualTo(true);
+            assertThat(page.count(".brk")).isEqualTo(4);
+            assertThat(page.text(".o.wk")).contains("7");
+            page.stand("2026-11-12");
+            page.seeText(".o.wk", "12");
+            page.keys("w");
+            page.gone(".wall.close");
+        }
+    }
+
+    @Test
+    void onAPhoneTheWeeksAreLists() throws Exception {
+        try (Page page = Page.open(App.demo(), 390, 844, false)) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            page.seeText("[data-date='2026-10-07']", "today");
+            assertThat(page.js("return document.documentElement.scrollWidth<=window.innerWidth")).isEqualTo(true);
+            page.click("[data-date='2026-10-09'] .date");
+            page.press("Day off");
+            page.type("#off-reason", "Flood warning");
+            page.press("See what it does");
+            page.seeText(".strip", "Flood warning");
+            page.press("Apply");
+            page.seeText("[data-date='2026-10-09']", "Flood warning");
+        }
+    }
+
+    /** 4. A day off: what moves is said, old places faint, new ones outlined; applied or discarded. */
+    @Test
+    void aFloodDayIsProposedLookedAtAndApplied() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            page.click(day("2026-10-09"));
+            page.press("Day off…");
+            page.type("#off-reason", "Flood warning");
+            page.choose("#off-scope", "HYD 210 A only");
+            page.press("See what it does");
+            page.seeText(".strip", "9 lessons move");
+            page.seeText(".strip", "1 lesson finds no class");
+            assertThat(page.text(day("2026-10-14") + " .neu")).contains("CH2");
+            assertThat(page.text(day("2026-10-14") + " s.was")).contains("CH3");
+            assertThat(page.text(".outline")).contains("Finds no class").contains("Settling tubes");
+            page.press("Show each");
+            page.seeText(".p-dialog", "Fri 9 Oct, 10:00");
+            page.seeText(".p-dialog", "day off: Flood warning");
+            page.keys(Keys.ESCAPE);
+            page.gone(".p-dialog");
+            page.press("Discard");
+            page.gone(".strip");
+            assertThat(page.text(day("2026-10-09"))).contains("Pools, riffles, bars");
+            page.press("Day off…");
+            page.type("#off-reason", "Flood warning");
+            page.press("See what it does");
+            page.press("Apply");
+            page.seeText(".notice", "Day off Fri 9 Oct, Flood warning");
+            assertThat(page.text(day("2026-10-09"))).contains("Flood warning");
+        }
+    }
+
+    /** 4. A past day, a run, and effects that can be chosen. */
+    @Test
+    void aPastDayAndARunWithChosenEffects() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            page.stand("2026-11-02");
+            new Actions(page.driver).keyDown(Keys.SHIFT).sendKeys(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT).keyUp(Keys.SHIFT).perform();
+            page.keys("d");
+            page.type("#off-reason", "Assembly week");
+            page.press("no class");
+            page.press("plan pauses");
+            page.press("nothing due");
+            page.seeText(".p-dialog", "Mon 2 Nov to Wed 4 Nov: the plan pauses");
+            page.press("See what it does");
+            page.press("Apply");
+            page.seeText(day("2026-11-02"), "plan pauses");
+            page.click(day("2026-09-30"));
+            page.press("Day off…");
+            page.type("#off-reason", "There was no class");
+            page.press("See what it does");
+            page.seeText(".strip, .notice", "There was no class");
+        }
+    }
+
+    /** 5. Later by n classes, with the dialog and with one key; earlier is refused with a reason. */
+    @Test
+    void laterAndEarlier() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            page.click(day("2026-10-14"));
+            page.press("Later or earlier…");
+            page.type("#shift-by", "2");
+            page.press("See what it does");
+            page.seeText(".strip", "“Survey of a section” later by 2 classes in HYD 210 A");
+            page.keys("a");
+            page.seeText(day("2026-10-19"), "CH3");
+            page.stand("2026-11-11");
+            page.keys(".");
+            page.seeText(".strip", "“Flood peaks” later by 1 class");
+            page.keys("x");
+            page.gone(".strip");
+            page.stand("2026-11-11");
+            page.keys(",");
+            page.seeText(".notice", "cannot come earlier");
+        }
+    }
+
+    /** 5. Dragging with the mouse. */
+    @Test
+    void aLessonAndWorkAreDragged() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            page.drag("[data-drag='item:topic']", day("2026-10-20"));
+            page.seeText(".notice", "Move “Project: topic” to Tue 20 Oct");
+            assertThat(page.text(day("2026-10-20"))).contains("Topic");
+            page.drag(day("2026-10-20") + " [data-drag='item:topic']", day("2026-10-23"));
+            page.seeText(".notice", "to Fri 23 Oct");
+            page.click(day("2026-10-23"));
+            assertThat(page.see(".slip li:nth-child(3), .slip li:last-child").getText()).isNotBlank();
+            page.drag(day("2026-10-09") + " [data-drag='lesson:CH2']", day("2026-10-19"));
+            page.seeText(".strip", "Move “Pools, riffles, bars” to Mon 19 Oct");
+            assertThat(page.text(day("2026-10-19") + " .neu")).contains("CH2");
+            page.press("Apply");
+            page.seeText(day("2026-10-09"), "CH3");
+        }
+    }
+
+    /** 5. The same with the keyboard alone: pick up, carry, put down, fix. */
+    @Test
+    void aLessonIsCarriedWithTheKeyboard() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            page.stand("2026-12-02");
+            page.keys(" ", "m");
+            page.seeText(".notice", "Carrying 1 thing");
+            page.keys(Keys.ARROW_DOWN, "p");
+            page.seeText(".strip", "Pin “Choosing a reach” to Wed 9 Dec");
+            page.keys("a");
+            page.seeText(day("2026-12-09"), "RE1");
+            page.keys(Keys.chord(Keys.CONTROL, "z"));
+            page.seeText(day("2026-12-02"), "RE1");
+        }
+    }
+
+    /** 5. The same with a finger: held, then carried. */
+    @Test
+    void workIsCarriedWithAFinger() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            List<Long> from = middle(page, "[data-drag='item:topic']");
+            List<Long> to = middle(page, day("2026-10-22"));
+            page.driver.executeCdpCommand("Emulation.setTouchEmulationEnabled", Map.of("enabled", true));
+            touch(page, "touchStart", from);
+            Thread.sleep(400);
+            touch(page, "touchMove", List.of(from.get(0) + 10, from.get(1) + 10));
+            touch(page, "touchMove", to);
+            touch(page, "touchEnd", null);
+            page.seeText(".notice", "Move “Project: topic” to Thu 22 Oct");
+        }
+    }
+
+    private static List<Long> middle(Page page, String css) {
+        WebElement element = page.see(css);
+        var box = element.getRect();
+        return List.of((long) box.x + box.width / 2, (long) box.y + box.height / 2);
+    }
+
+    private static void touch(Page page, String type, List<Long> at) {
+        List<Map<String, Object>> points =
+                at == null ? List.of() : List.of(Map.of("x", at.get(0), "y", at.get(1)));
+        page.driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", type, "touchPoints", points));
+    }
+
+    /** 6. Undo and redo of everything, also after kill -9; the history is read, a moment named and returned to. */
+    @Test
+    void undoReachesBackBehindAPowerCut(@TempDir Path data) throws Exception {
+        try (App app = App.over(data, true);
+                Page page = Page.open(app)) {
+            page.enter("I. Tolvanen");
+            page.click(day("2026-10-09"));
+            page.press("Day off…");
+            page.type("#off-reason", "Flood warning");
+            page.press("See what it does");
+            page.press("Apply");
+            page.seeText(".notice", "Flood warning");
+            app.kill();
+            app.start();
+            page.enter("I. Tolvanen");
+            page.seeText(day("2026-10-09"), "Flood warning");
+            page.click("[aria-label='Undo']");
+            page.seeText(day("2026-10-09"), "CH2");
+            page.click("[aria-label='Redo']");
+            page.seeText(day("2026-10-09"), "Flood warning");
+            page.press("History");
+            page.seeText(".lines", "Undo: Day off Fri 9 Oct, Flood warning.");
+            page.click("[aria-label='Name step 1']");
+            page.type("[aria-label='Name of step 1']", "As planned");
+            page.press("Keep");
+            page.seeText(".lines", "As planned: Begin the term Autumn 2026.");
+            page.click("[aria-label='Return to how it stood after step 1']");
+            page.seeText(".lines", "Return to: “As planned”.");
+            page.press("Wall");
+            page.seeText(day("2026-10-09"), "CH2");
+        }
+    }
+
+    /** Two tabs on one term: the later one is told, sees what its change does now, and applies that. */
+    @Test
+    void twoTabsDoNotOverwriteEachOther() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            String address = page.driver.getCurrentUrl();
+            page.click(day("2026-10-14"));
+            page.press("Later or earlier…");
+            page.press("See what it does");
+            page.see(".strip");
+            String first = page.driver.getWindowHandle();
+            page.driver.switchTo().newWindow(org.openqa.selenium.WindowType.TAB);
+            page.driver.get(address);
+            page.click(day("2026-10-09"));
+            page.press("Day off…");
+            page.type("#off-reason", "Flood warning");
+            page.press("See what it does");
+            page.press("Apply");
+            page.seeText(".notice", "Flood warning");
+            page.driver.switchTo().window(first);
+            page.press("Apply");
+            page.seeText(".strip", "changed elsewhere");
+            page.seeText(day("2026-10-09"), "Flood warning");
+            page.press("Apply");
+            page.seeText(".notice", "later by 1 class");
+        }
+    }
+
+    @Test
+    void theFirstVisitMakesAnAccount(@TempDir Path data) throws Exception {
+        try (App app = App.over(data, false);
+                Page page = Page.open(app)) {
+            page.go("/");
+            page.seeText("main", "The first visit.");
+            page.type("#sign-in", "founder");
+            page.type("#shown", "F. Ounder");
+            page.type("#password", "correct horse battery");
+            page.press("Make the account");
+            page.seeText("main", "There is no term yet.");
+            page.press("Sign out");
+            page.type("#sign-in", "founder");
+            page.type("#password", "wrong horse battery");
+            page.press("Sign in");
+            page.seeText(".problem", "do not belong together");
+        }
+    }
+
+    @Test
+    void aFindingIsMended() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            page.driver.manage().timeouts().implicitlyWait(Duration.ZERO);
+            page.press("finding");
+            page.seeText(".p-dialog", "HYD 210 A has 2,200 minutes of class of the 2,250 asked for");
+            page.keys(Keys.ESCAPE);
+            page.gone(".p-dialog");
+        }
+    }
+}

@@ -1,0 +1,191 @@
+package app.matsuri.e2e;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.openqa.selenium.By;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.Select;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** A browser window on the application, with what a person does in it. */
+final class Page implements AutoCloseable {
+
+    final ChromeDriver driver;
+    private final App app;
+
+    private Page(App app, ChromeDriver driver) {
+        this.app = app;
+        this.driver = driver;
+    }
+
+    static Page open(App app) throws Exception {
+        return open(app, 1280, 800, false);
+    }
+
+    /** A window of the given size, in CSS pixels; with a finger instead of a mouse below 800. */
+    static Page open(App app, int width, int height, boolean dark) throws Exception {
+        Path profile = Files.createTempDirectory("matsuri-browser");
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments(
+                "--headless=new",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--hide-scrollbars",
+                "--window-size=1400,1000",
+                "--user-data-dir=" + profile);
+        ChromeDriver driver = new ChromeDriver(
+                new ChromeDriverService.Builder()
+                        .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
+                        .usingAnyFreePort()
+                        .build(),
+                options);
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        driver.executeCdpCommand(
+                "Emulation.setEmulatedMedia",
+                Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", dark ? "dark" : "light"))));
+        return new Page(app, driver);
+    }
+
+    Page go(String path) {
+        driver.get(app.url(path));
+        return this;
+    }
+
+    /** Enters the demo with one press. */
+    Page enter(String name) {
+        go("/sign-in");
+        press("Enter as " + name);
+        see(".wall, .phone, .terms");
+        return this;
+    }
+
+    /** Enters and opens a plan of the demo as a term of its own, on its wall. */
+    Page withPlan(String name, String file) {
+        enter(name);
+        go("/");
+        see(".begin");
+        driver.findElement(By.cssSelector("input[type=file]"))
+                .sendKeys(Path.of("..", "demo", file).toAbsolutePath().normalize().toString());
+        see(".wall, .phone");
+        return this;
+    }
+
+    WebElement see(String css) {
+        return waiting().until(d -> d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
+    }
+
+    /** Waits until the text stands somewhere in the part of the page. */
+    void seeText(String css, String text) {
+        waiting().withMessage(() -> "“" + text + "” in " + css + ", which says: " + text(css))
+                .until(d -> text(css).contains(text));
+    }
+
+    void gone(String css) {
+        waiting().until(d -> d.findElements(By.cssSelector(css)).isEmpty());
+    }
+
+    private WebDriverWait waiting() {
+        WebDriverWait wait = new WebDriverWait(driver, Duration.ofSeconds(15), Duration.ofMillis(60));
+        wait.ignoring(StaleElementReferenceException.class);
+        return wait;
+    }
+
+    String text(String css) {
+        return String.join(
+                " ",
+                driver.findElements(By.cssSelector(css)).stream()
+                        .map(WebElement::getText)
+                        .toList());
+    }
+
+    int count(String css) {
+        return driver.findElements(By.cssSelector(css)).size();
+    }
+
+    /** Presses the button or link that says so. */
+    void press(String words) {
+        By by = By.xpath("//*[self::button or self::a or self::label][contains(normalize-space(.), \"" + words
+                + "\")][not(@disabled)]");
+        waiting().withMessage("press “" + words + "”").until(d -> {
+            List<WebElement> found = d.findElements(by).stream().filter(WebElement::isDisplayed).toList();
+            if (found.isEmpty()) {
+                return false;
+            }
+            found.get(found.size() - 1).click();
+            return true;
+        });
+    }
+
+    void click(String css) {
+        see(css).click();
+    }
+
+    void type(String css, String text) {
+        WebElement field = see(css);
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+    }
+
+    void choose(String css, String option) {
+        new Select(see(css)).selectByVisibleText(option);
+    }
+
+    /** The cell of a day. */
+    static String day(String date) {
+        return ".wall [data-date='" + date + "']";
+    }
+
+    void keys(CharSequence... keys) {
+        new Actions(driver).sendKeys(keys).perform();
+    }
+
+    Object js(String script, Object... arguments) {
+        return ((JavascriptExecutor) driver).executeScript(script, arguments);
+    }
+
+    /** Stands on a day with the keyboard. */
+    void stand(String date) {
+        js("document.querySelector(arguments[0]).focus()", day(date));
+    }
+
+    /** Drags with the mouse from the middle of one thing to the middle of another. */
+    void drag(String from, String to) {
+        WebElement a = see(from);
+        WebElement b = see(to);
+        new Actions(driver)
+                .moveToElement(a)
+                .clickAndHold()
+                .moveByOffset(8, 4)
+                .moveToElement(b)
+                .pause(Duration.ofMillis(80))
+                .release()
+                .perform();
+    }
+
+    void png(Path file) throws Exception {
+        Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}
