@@ -101,11 +101,48 @@ function submit() {
 </template>
 
 <style scoped>
-.gate { flex: 1; display: flex; align-items: center; justify-content: center; position: relative; overflow: auto; padding: 20px; }
-.weave { position: absolute; inset: 0; display: flex; flex-direction: column; justify-content: space-around; opacity: 0.28; }
-.entry { position: relative; width: 400px; max-width: 100%; background: var(--paper-raised); border: 1px solid var(--rule-firm); border-top: 3px solid var(--ink); padding: 18px 22px; }
-h1 { display: flex; gap: 8px; align-items: center; margin: 0; }
-p { margin: 6px 0 10px; }
-.demo { display: flex; width: 100%; margin-bottom: 6px; justify-content: space-between; }
-.what { font-weight: 400; }
+.gate {
+  flex: 1;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  position: relative;
+  overflow: auto;
+  padding: 20px;
+}
+.weave {
+  position: absolute;
+  inset: 0;
+  display: flex;
+  flex-direction: column;
+  justify-content: space-around;
+  opacity: 0.28;
+}
+.entry {
+  position: relative;
+  width: 400px;
+  max-width: 100%;
+  background: var(--paper-raised);
+  border: 1px solid var(--rule-firm);
+  border-top: 3px solid var(--ink);
+  padding: 18px 22px;
+}
+h1 {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin: 0;
+}
+p {
+  margin: 6px 0 10px;
+}
+.demo {
+  display: flex;
+  width: 100%;
+  margin-bottom: 6px;
+  justify-content: space-between;
+}
+.what {
+  font-weight: 400;
+}
 </style>

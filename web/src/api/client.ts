@@ -47,7 +47,10 @@ const withToken: Middleware = {
   },
 };
 
-export const api = createClient<paths>({ baseUrl: window.location.origin });
+export const api = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: (request) => globalThis.fetch(request),
+});
 api.use(withToken);
 
 interface Answer<T> {
@@ -118,12 +121,7 @@ export async function openPlan(file: Blob): Promise<Schemas["MadeTerm"]> {
     faults?: Place[];
   };
   if (!response.ok) {
-    throw new ProblemError(
-      response.status,
-      body.type ?? "",
-      body.detail ?? "The file was refused.",
-      body.faults ?? [],
-    );
+    throw new ProblemError(response.status, body.type ?? "", body.detail ?? "The file was refused.", body.faults ?? []);
   }
   return body;
 }

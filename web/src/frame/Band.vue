@@ -15,7 +15,9 @@ async function leave() {
 
 <template>
   <header class="band">
-    <RouterLink to="/" class="brand" aria-label="Matsuri, all terms"><Lantern /><span class="w">Matsuri</span></RouterLink>
+    <RouterLink to="/" class="brand" aria-label="Matsuri, all terms"
+      ><Lantern /><span class="w">Matsuri</span></RouterLink
+    >
     <slot />
     <div class="right">
       <slot name="right" />

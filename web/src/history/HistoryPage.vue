@@ -36,7 +36,10 @@ onMounted(() => doing(async () => undefined));
 function step(way: "undo" | "redo") {
   return doing(async () => {
     const made = await ask(
-      api.POST(`/api/terms/{termId}/${way}`, { params: { path: { termId } }, body: { version: history.value!.version } }),
+      api.POST(`/api/terms/{termId}/${way}`, {
+        params: { path: { termId } },
+        body: { version: history.value!.version },
+      }),
     );
     said.value = made.sentence + ".";
   });
@@ -55,13 +58,23 @@ function returnTo(seq: number) {
 function keepName(seq: number) {
   return doing(async () => {
     await ask(
-      api.PUT("/api/terms/{termId}/history/{seq}/name", { params: { path: { termId, seq } }, body: { name: name.value } }),
+      api.PUT("/api/terms/{termId}/history/{seq}/name", {
+        params: { path: { termId, seq } },
+        body: { name: name.value },
+      }),
     );
     naming.value = 0;
   });
 }
 function when(at: string) {
-  return new Date(at).toLocaleString("en-GB", { weekday: "short", day: "numeric", month: "short", hour: "2-digit", minute: "2-digit", hour12: false });
+  return new Date(at).toLocaleString("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+    hour12: false,
+  });
 }
 </script>
 
@@ -69,14 +82,20 @@ function when(at: string) {
   <Band>
     <nav aria-label="Views">
       <RouterLink :to="{ path: `/terms/${termId}/wall`, query: route.query }">Wall</RouterLink>
-      <RouterLink :to="{ path: `/terms/${termId}/history`, query: route.query }" aria-current="page">History</RouterLink>
+      <RouterLink :to="{ path: `/terms/${termId}/history`, query: route.query }" aria-current="page"
+        >History</RouterLink
+      >
     </nav>
   </Band>
   <main class="page">
-    <h1>History<span v-if="history?.termName" class="soft"> of {{ history.termName }}</span></h1>
+    <h1>
+      History<span v-if="history?.termName" class="soft"> of {{ history.termName }}</span>
+    </h1>
     <p class="soft">Every step is kept. An undo is a step of its own, so nothing in this list is ever rewritten.</p>
     <div class="actions" style="justify-content: flex-start">
-      <button type="button" class="btn" :disabled="busy || !history?.undo" @click="step('undo')">Undo the last step</button>
+      <button type="button" class="btn" :disabled="busy || !history?.undo" @click="step('undo')">
+        Undo the last step
+      </button>
       <button type="button" class="btn" :disabled="busy || !history?.redo" @click="step('redo')">Redo</button>
       <span role="status">{{ said }}</span>
     </div>
@@ -92,11 +111,37 @@ function when(at: string) {
         <span class="soft">{{ line.accountName }}, {{ when(line.madeAt) }}</span>
         <span class="do">
           <template v-if="naming === line.seq">
-            <input v-model="name" class="field" maxlength="100" :aria-label="`Name of step ${line.seq}`" @keydown.enter="keepName(line.seq)" />
+            <input
+              v-model="name"
+              class="field"
+              maxlength="100"
+              :aria-label="`Name of step ${line.seq}`"
+              @keydown.enter="keepName(line.seq)"
+            />
             <button type="button" class="btn" @click="keepName(line.seq)">Keep</button>
           </template>
-          <button v-else type="button" class="btn quiet" :aria-label="`Name step ${line.seq}`" @click="naming = line.seq; name = line.name ?? ''">Name</button>
-          <button v-if="n > 0" type="button" class="btn quiet" :disabled="busy" :aria-label="`Return to how it stood after step ${line.seq}`" @click="returnTo(line.seq)">Return to here</button>
+          <button
+            v-else
+            type="button"
+            class="btn quiet"
+            :aria-label="`Name step ${line.seq}`"
+            @click="
+              naming = line.seq;
+              name = line.name ?? '';
+            "
+          >
+            Name
+          </button>
+          <button
+            v-if="n > 0"
+            type="button"
+            class="btn quiet"
+            :disabled="busy"
+            :aria-label="`Return to how it stood after step ${line.seq}`"
+            @click="returnTo(line.seq)"
+          >
+            Return to here
+          </button>
         </span>
       </li>
     </ol>
@@ -104,13 +149,59 @@ function when(at: string) {
 </template>
 
 <style scoped>
-.lines { list-style: none; padding: 0; margin: 14px 0; position: relative; }
-.lines::before { content: ""; position: absolute; left: 8px; top: 14px; bottom: 14px; border-left: 3px solid var(--thread-1); }
-.lines li { display: grid; grid-template-columns: 20px 30px 1fr max-content max-content; gap: 10px; align-items: baseline; padding: 5px 0; border-bottom: 1px solid var(--rule); position: relative; }
-.knot { width: 11px; height: 11px; border-radius: 50%; border: 2px solid var(--thread-1); background: var(--thread-1); margin-left: 3px; position: relative; align-self: center; }
-.undone .knot { background: var(--paper); }
-.knot.now { border-color: var(--lantern); background: var(--lantern); }
-.seq { text-align: right; }
-.do { display: flex; gap: 4px; }
-@media (max-width: 800px) { .lines li { grid-template-columns: 20px 24px 1fr; } .lines li > :nth-child(n + 4) { grid-column: 3; } }
+.lines {
+  list-style: none;
+  padding: 0;
+  margin: 14px 0;
+  position: relative;
+}
+.lines::before {
+  content: "";
+  position: absolute;
+  left: 8px;
+  top: 14px;
+  bottom: 14px;
+  border-left: 3px solid var(--thread-1);
+}
+.lines li {
+  display: grid;
+  grid-template-columns: 20px 30px 1fr max-content max-content;
+  gap: 10px;
+  align-items: baseline;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--rule);
+  position: relative;
+}
+.knot {
+  width: 11px;
+  height: 11px;
+  border-radius: 50%;
+  border: 2px solid var(--thread-1);
+  background: var(--thread-1);
+  margin-left: 3px;
+  position: relative;
+  align-self: center;
+}
+.undone .knot {
+  background: var(--paper);
+}
+.knot.now {
+  border-color: var(--lantern);
+  background: var(--lantern);
+}
+.seq {
+  text-align: right;
+}
+.do {
+  display: flex;
+  gap: 4px;
+}
+@media (max-width: 800px) {
+  .lines li {
+    grid-template-columns: 20px 24px 1fr;
+  }
+  .lines li > :nth-child(n + 4) {
+    grid-column: 3;
+  }
+}
 </style>

@@ -58,7 +58,11 @@ function move(step: number) {
   const line = list[step];
   const field = document.getElementById(props.id) as HTMLTextAreaElement | null;
   if (!line || !field) return;
-  const start = text.value.split("\n").slice(0, line.number - 1).join("\n").length + (line.number > 1 ? 1 : 0);
+  const start =
+    text.value
+      .split("\n")
+      .slice(0, line.number - 1)
+      .join("\n").length + (line.number > 1 ? 1 : 0);
   field.focus();
   field.setSelectionRange(start, start + (text.value.split("\n")[line.number - 1]?.length ?? 0));
   field.scrollTop = (line.number - 2) * LINE;
@@ -82,8 +86,17 @@ function move(step: number) {
       ></textarea>
       <div class="understood" aria-hidden="true">
         <div :style="{ height: count * LINE + 'px', transform: `translateY(${-scroll}px)`, position: 'relative' }">
-          <div v-for="line in visible" :key="line.number" class="line" :class="line.state" :style="{ top: (line.number - 1) * LINE + 4 + 'px' }" :title="line.said">
-            <i>{{ line.state === "not-understood" ? "▲" : line.state === "heading" || line.state === "meets" ? "–" : "✓" }}</i>
+          <div
+            v-for="line in visible"
+            :key="line.number"
+            class="line"
+            :class="line.state"
+            :style="{ top: (line.number - 1) * LINE + 4 + 'px' }"
+            :title="line.said"
+          >
+            <i>{{
+              line.state === "not-understood" ? "▲" : line.state === "heading" || line.state === "meets" ? "–" : "✓"
+            }}</i>
             <span>{{ line.said }}</span>
           </div>
         </div>
@@ -91,20 +104,76 @@ function move(step: number) {
     </div>
     <p :id="`${id}-sum`" class="sum soft" role="status">
       {{ sum }}<template v-if="sum && wrong">, </template>
-      <button v-if="wrong" type="button" class="plain look" @click="move(0)">{{ wrong }} not understood: go to the first</button>
+      <button v-if="wrong" type="button" class="plain look" @click="move(0)">
+        {{ wrong }} not understood: go to the first
+      </button>
     </p>
   </div>
 </template>
 
 <style scoped>
-.both { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 8px; }
-textarea { line-height: 22px !important; resize: none; padding: 4px 8px; white-space: pre; overflow: auto; tab-size: 8; height: 100%; }
-.understood { overflow: hidden; position: relative; }
-.line { position: absolute; left: 0; right: 0; height: 22px; line-height: 22px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; border-bottom: 1px solid var(--rule); }
-.line i { font-style: normal; display: inline-block; width: 18px; }
-.line.not-understood { color: var(--lantern); font-weight: 650; }
-.line.heading, .line.meets { color: var(--ink-soft); }
-.sum { margin: 4px 0 0; min-height: 20px; }
-.sum button { text-decoration: underline; text-underline-offset: 3px; min-height: 24px; color: var(--lantern); }
-@media (max-width: 800px) { .both { grid-template-columns: 1fr; height: auto !important; } .understood { display: none; } textarea { min-height: 140px; } }
+.both {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 8px;
+}
+textarea {
+  line-height: 22px !important;
+  resize: none;
+  padding: 4px 8px;
+  white-space: pre;
+  overflow: auto;
+  tab-size: 8;
+  height: 100%;
+}
+.understood {
+  overflow: hidden;
+  position: relative;
+}
+.line {
+  position: absolute;
+  left: 0;
+  right: 0;
+  height: 22px;
+  line-height: 22px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  border-bottom: 1px solid var(--rule);
+}
+.line i {
+  font-style: normal;
+  display: inline-block;
+  width: 18px;
+}
+.line.not-understood {
+  color: var(--lantern);
+  font-weight: 650;
+}
+.line.heading,
+.line.meets {
+  color: var(--ink-soft);
+}
+.sum {
+  margin: 4px 0 0;
+  min-height: 20px;
+}
+.sum button {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 24px;
+  color: var(--lantern);
+}
+@media (max-width: 800px) {
+  .both {
+    grid-template-columns: 1fr;
+    height: auto !important;
+  }
+  .understood {
+    display: none;
+  }
+  textarea {
+    min-height: 140px;
+  }
+}
 </style>

@@ -42,7 +42,9 @@ export function useStart() {
 
   async function keep() {
     try {
-      await ask(api.PUT("/api/drafts/{name}", { params: { path: { name: DRAFT } }, body: { body: JSON.stringify(form) } }));
+      await ask(
+        api.PUT("/api/drafts/{name}", { params: { path: { name: DRAFT } }, body: { body: JSON.stringify(form) } }),
+      );
       kept.value = "kept";
     } catch (e) {
       problem.value = (e as Error).message;

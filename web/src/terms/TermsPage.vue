@@ -15,7 +15,8 @@ const chooser = ref<HTMLInputElement>();
 onMounted(async () => {
   try {
     const found = await ask(api.GET("/api/terms"));
-    const only = found.length === 1 && found[0] && String(window.history.state?.back).startsWith("/sign-in") ? found[0] : null;
+    const only =
+      found.length === 1 && found[0] && String(window.history.state?.back).startsWith("/sign-in") ? found[0] : null;
     if (only) await router.replace(`/terms/${only.id}/wall`);
     else terms.value = found;
   } catch (e) {
@@ -47,8 +48,8 @@ async function open(event: Event) {
   <main class="page">
     <h1>Terms</h1>
     <p v-if="terms && terms.length === 0">
-      There is no term yet. Begin with <b>New term</b>: name its days, paste an outline, and the wall is there. Or open a
-      plan file that was written before.
+      There is no term yet. Begin with <b>New term</b>: name its days, paste an outline, and the wall is there. Or open
+      a plan file that was written before.
     </p>
     <ul v-if="terms" class="terms">
       <li v-for="term in terms" :key="term.id">
@@ -62,7 +63,9 @@ async function open(event: Event) {
             >{{ key.replace("/", " ") }}</RouterLink
           >
         </span>
-        <a :href="`/api/terms/${term.id}/plan`" :aria-label="`Plan file of ${term.name}, from ${dayMonth(term.first)}`">plan file</a>
+        <a :href="`/api/terms/${term.id}/plan`" :aria-label="`Plan file of ${term.name}, from ${dayMonth(term.first)}`"
+          >plan file</a
+        >
       </li>
     </ul>
     <div v-if="problem" class="problem" role="alert">
@@ -78,17 +81,53 @@ async function open(event: Event) {
       <button type="button" class="btn" :disabled="busy" @click="chooser?.click()">
         {{ busy ? "Opening…" : "Open a plan file" }}
       </button>
-      <input ref="chooser" type="file" accept=".json,application/json" class="vh" tabindex="-1" aria-label="Plan file" @change="open" />
+      <input
+        ref="chooser"
+        type="file"
+        accept=".json,application/json"
+        class="vh"
+        tabindex="-1"
+        aria-label="Plan file"
+        @change="open"
+      />
     </div>
   </main>
 </template>
 
 <style scoped>
-.terms { list-style: none; padding: 0; margin: 0 0 14px; border-top: 1px solid var(--ink); }
-.terms li { display: flex; flex-wrap: wrap; gap: 4px 18px; align-items: baseline; padding: 8px 4px; border-bottom: 1px solid var(--rule); }
-.name { font-size: 15px; font-weight: 680; }
-.sections { display: flex; flex-wrap: wrap; gap: 4px 12px; flex: 1; }
-a { color: var(--ink); text-underline-offset: 3px; min-height: 24px; }
-a.btn.go { color: var(--paper); }
-.begin { justify-content: flex-start; }
+.terms {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 14px;
+  border-top: 1px solid var(--ink);
+}
+.terms li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: baseline;
+  padding: 8px 4px;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  font-size: 15px;
+  font-weight: 680;
+}
+.sections {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  flex: 1;
+}
+a {
+  color: var(--ink);
+  text-underline-offset: 3px;
+  min-height: 24px;
+}
+a.btn.go {
+  color: var(--paper);
+}
+.begin {
+  justify-content: flex-start;
+}
 </style>

@@ -65,6 +65,13 @@ async function read() {
 </template>
 
 <style scoped>
-.pair { display: flex; gap: 8px; align-items: center; flex-wrap: wrap; }
-.pair input { width: 130px; }
+.pair {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.pair input {
+  width: 130px;
+}
 </style>

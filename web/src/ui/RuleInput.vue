@@ -62,12 +62,25 @@ async function read() {
 
 <template>
   <span>
-    <input :id="id" v-model="text" class="field wide-in" autocomplete="off" placeholder="no date" :aria-invalid="wrong" :aria-describedby="`${id}-said`" @input="read" />
+    <input
+      :id="id"
+      v-model="text"
+      class="field wide-in"
+      autocomplete="off"
+      placeholder="no date"
+      :aria-invalid="wrong"
+      :aria-describedby="`${id}-said`"
+      @input="read"
+    />
     <span :id="`${id}-said`" class="under" :class="wrong ? 'look' : 'soft'" role="status">{{ said }}</span>
   </span>
 </template>
 
 <style scoped>
-.wide-in { width: 100%; }
-.under { display: block; }
+.wide-in {
+  width: 100%;
+}
+.under {
+  display: block;
+}
 </style>

@@ -37,7 +37,9 @@ export function span(first: string, last: string): string {
   const a = parts(first);
   const b = parts(last);
   if (first === last) return dayMonth(first);
-  return a.month === b.month && a.year === b.year ? `${a.day}–${dayMonth(last)}` : `${dayMonth(first)}–${dayMonth(last)}`;
+  return a.month === b.month && a.year === b.year
+    ? `${a.day}–${dayMonth(last)}`
+    : `${dayMonth(first)}–${dayMonth(last)}`;
 }
 
 /** "10:00" of a time or a date and time. */

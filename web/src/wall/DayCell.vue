@@ -36,11 +36,20 @@ const knot = computed(() => {
   return lesson ? { look: props.units.get(lesson.unit)?.look ?? [], taught: lesson.taught, on: lesson.part > 1 } : null;
 });
 const empty = computed(
-  () => !props.cell.off && day.value.lessons.length === 0 && day.value.sessions.some((s) => !s.beat || s.state !== "open"),
+  () =>
+    !props.cell.off && day.value.lessons.length === 0 && day.value.sessions.some((s) => !s.beat || s.state !== "open"),
 );
 const emptyWord = computed(() => {
   const state = day.value.sessions[0]?.state;
-  return state === "held" ? "held empty" : state === "paused" ? "plan pauses" : state === "early" ? "before the plan" : state === "taught" ? "nothing reached" : "nothing planned";
+  return state === "held"
+    ? "held empty"
+    : state === "paused"
+      ? "plan pauses"
+      : state === "early"
+        ? "before the plan"
+        : state === "taught"
+          ? "nothing reached"
+          : "nothing planned";
 });
 const goneLessons = computed(() => day.value.gone.filter((g) => g.what === "lesson"));
 const goneWork = computed(() => day.value.gone.filter((g) => g.what !== "lesson"));
@@ -48,12 +57,17 @@ const label = computed(() => {
   const d = day.value;
   const words = [weekdayDay(d.date)];
   if (d.today) words.push("today");
-  if (d.off) words.push(`${d.off.noClass ? "day off" : d.off.planPauses ? "plan pauses" : "nothing due"}: ${d.off.reason}`);
+  if (d.off)
+    words.push(`${d.off.noClass ? "day off" : d.off.planPauses ? "plan pauses" : "nothing due"}: ${d.off.reason}`);
   d.sessions.forEach((s) => words.push(s.beat ? `session ${s.number}` : `class ${s.number} at ${clock(s.start)}`));
   d.lessons.forEach((l) =>
-    words.push(`${l.id} ${l.title}${l.parts > 1 ? `, ${l.part} of ${l.parts}` : ""}, ${l.taught ? "taught" : "planned"}${l.pinned ? ", fixed" : ""}${l.proposed ? ", proposed here" : ""}`),
+    words.push(
+      `${l.id} ${l.title}${l.parts > 1 ? `, ${l.part} of ${l.parts}` : ""}, ${l.taught ? "taught" : "planned"}${l.pinned ? ", fixed" : ""}${l.proposed ? ", proposed here" : ""}`,
+    ),
   );
-  items.value.forEach((i) => words.push(`${i.title} ${i.which.replace("main-", "")} ${clock(i.time)}${i.fixed ? ", fixed date" : ""}`));
+  items.value.forEach((i) =>
+    words.push(`${i.title} ${i.which.replace("main-", "")} ${clock(i.time)}${i.fixed ? ", fixed date" : ""}`),
+  );
   d.gone.forEach((g) => words.push(`${g.title} leaves`));
   d.notes.forEach((n) => words.push(n));
   return words.join(". ");
@@ -72,8 +86,18 @@ const lightOff = computed(() => (day.value.off && !props.cell.off ? day.value.of
     class="day"
     role="gridcell"
     :class="{
-      past: day.past, narrow: !meets, hatched: cell.off, opened, chosen, outside: !day.inTerm, 'run-on': cell.runGoesOn, 'run-begins': cell.runLength > 0,
-      prop: day.off?.proposed, nt: cell.nowTop, nl: cell.nowLeft, target: target !== '',
+      past: day.past,
+      narrow: !meets,
+      hatched: cell.off,
+      opened,
+      chosen,
+      outside: !day.inTerm,
+      'run-on': cell.runGoesOn,
+      'run-begins': cell.runLength > 0,
+      prop: day.off?.proposed,
+      nt: cell.nowTop,
+      nl: cell.nowLeft,
+      target: target !== '',
     }"
     :data-date="day.date"
     :tabindex="tabbable ? 0 : -1"
@@ -92,7 +116,10 @@ const lightOff = computed(() => (day.value.off && !props.cell.off ? day.value.of
           v-for="lesson in day.lessons"
           :key="lesson.id"
           class="le"
-          :class="[...(units.get(lesson.unit)?.look ?? []), { neu: lesson.proposed, picked: picked.has('lesson:' + lesson.id) }]"
+          :class="[
+            ...(units.get(lesson.unit)?.look ?? []),
+            { neu: lesson.proposed, picked: picked.has('lesson:' + lesson.id) },
+          ]"
           :data-drag="lesson.taught ? undefined : 'lesson:' + lesson.id"
           :title="`${lesson.id} ${lesson.title}`"
         >
@@ -106,7 +133,9 @@ const lightOff = computed(() => (day.value.off && !props.cell.off ? day.value.of
         >
         <span v-if="close" class="cn">
           <span v-for="t in tests.slice(0, 1)" :key="t.id" class="tb">{{ t.shortName }}</span>
-          <template v-if="items.length - Math.min(1, tests.length) > 0"><i></i>{{ items.length - Math.min(1, tests.length) }}</template>
+          <template v-if="items.length - Math.min(1, tests.length) > 0"
+            ><i></i>{{ items.length - Math.min(1, tests.length) }}</template
+          >
         </span>
         <span v-if="day.today" class="look tdy">today</span>
       </div>
@@ -118,11 +147,17 @@ const lightOff = computed(() => (day.value.off && !props.cell.off ? day.value.of
         >
         <span v-if="close && items.length" class="cn">
           <span v-for="t in tests.slice(0, 1)" :key="t.id" class="tb">{{ t.shortName }}</span>
-          <template v-if="items.length - Math.min(1, tests.length) > 0"><i></i>{{ items.length - Math.min(1, tests.length) }}</template>
+          <template v-if="items.length - Math.min(1, tests.length) > 0"
+            ><i></i>{{ items.length - Math.min(1, tests.length) }}</template
+          >
         </span>
         <span v-if="day.today" class="look tdy">today</span>
       </div>
-      <div v-if="day.thread && day.inTerm" class="run" :class="[...look, { start: day.thread.begins, end: day.thread.ends }]">
+      <div
+        v-if="day.thread && day.inTerm"
+        class="run"
+        :class="[...look, { start: day.thread.begins, end: day.thread.ends }]"
+      >
         <span class="thread"></span>
       </div>
       <span v-if="knot" class="knot" :class="[...knot.look, { taught: knot.taught, cont: knot.on }]"></span>
@@ -136,13 +171,20 @@ const lightOff = computed(() => (day.value.off && !props.cell.off ? day.value.of
         v-for="item in items.slice(0, fits)"
         :key="item.id"
         class="it"
-        :class="{ test: item.test, read: item.kind === 'reading', neu2: item.proposed, picked: picked.has('item:' + item.id) }"
+        :class="{
+          test: item.test,
+          read: item.kind === 'reading',
+          neu2: item.proposed,
+          picked: picked.has('item:' + item.id),
+        }"
         :data-drag="item.locked ? undefined : 'item:' + item.id"
         :title="`${item.title}, ${item.which.replace('main-', '')} ${clock(item.time)}`"
         ><Mark v-if="item.locked" is="lock" /><Mark v-else-if="item.fixed" is="pin" />{{ item.shortName }}</span
       >
       <span v-if="items.length > fits" class="more">+{{ items.length - fits }}</span>
-      <s v-for="g in goneWork.slice(0, 2)" :key="g.what + g.id" class="was" :title="`${g.title}: ${g.why}`">{{ g.title }}</s>
+      <s v-for="g in goneWork.slice(0, 2)" :key="g.what + g.id" class="was" :title="`${g.title}: ${g.why}`">{{
+        g.title
+      }}</s>
       <span v-if="goneWork.length > 2" class="more">−{{ goneWork.length - 2 }}</span>
     </div>
     <span v-if="target" class="says">{{ target }}</span>

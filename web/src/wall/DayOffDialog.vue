@@ -7,7 +7,7 @@ import { weekdayDay } from "../ui/say";
 import { injectWall } from "./useWall";
 
 /** Makes a day, or a run of days, a day off. */
-const props = defineProps<{ wall: WallView; first: string; last: string }>();
+const props = defineProps<{ wall: WallView; firstDay: string; lastDay: string }>();
 const visible = defineModel<boolean>("visible", { required: true });
 
 const KINDS = ["public-holiday", "break", "staff-day", "testing", "event", "weather", "instructor-away", "other"];
@@ -26,8 +26,8 @@ const to = ref("10:35");
 
 watch(visible, (now) => {
   if (now) {
-    first.value = props.first;
-    last.value = props.last;
+    first.value = props.firstDay;
+    last.value = props.lastDay;
     problem.value = "";
   }
 });
@@ -40,8 +40,13 @@ const scopes = computed(() => {
   ];
 });
 const said = computed(() => {
-  const days = first.value === last.value ? weekdayDay(first.value) : `${weekdayDay(first.value)} to ${weekdayDay(last.value)}`;
-  const effects = [noClass.value && "no class", planPauses.value && "the plan pauses", nothingDue.value && "nothing due"];
+  const days =
+    first.value === last.value ? weekdayDay(first.value) : `${weekdayDay(first.value)} to ${weekdayDay(last.value)}`;
+  const effects = [
+    noClass.value && "no class",
+    planPauses.value && "the plan pauses",
+    nothingDue.value && "nothing due",
+  ];
   return `${days}: ${effects.filter(Boolean).join(", ") || "nothing follows from it"}`;
 });
 
@@ -71,12 +76,23 @@ async function send() {
   <Dialog v-model:visible="visible" modal header="Day off" :style="{ width: '470px' }">
     <form class="form" @submit.prevent="send">
       <label for="off-first">First day</label>
-      <DateInput id="off-first" v-model="first" :term-id="termId" @update:model-value="last < first && (last = first)" />
+      <DateInput
+        id="off-first"
+        v-model="first"
+        :term-id="termId"
+        @update:model-value="last < first && (last = first)"
+      />
       <label for="off-last">Last day</label>
       <DateInput id="off-last" v-model="last" :term-id="termId" />
       <label for="off-reason">Reason</label>
-      <!-- eslint-disable-next-line vuejs-accessibility/no-autofocus -->
-      <input id="off-reason" v-model="reason" class="field" maxlength="200" placeholder="what the wall says" autofocus />
+      <input
+        id="off-reason"
+        v-model="reason"
+        class="field"
+        maxlength="200"
+        placeholder="what the wall says"
+        autofocus
+      />
       <label for="off-kind">Kind</label>
       <select id="off-kind" v-model="kind" class="field">
         <option v-for="k in KINDS" :key="k" :value="k">{{ k.replace("-", " ") }}</option>
@@ -109,5 +125,9 @@ async function send() {
 </template>
 
 <style scoped>
-.effects { border: 1px solid var(--rule); padding: 4px 10px 8px; margin: 0; }
+.effects {
+  border: 1px solid var(--rule);
+  padding: 4px 10px 8px;
+  margin: 0;
+}
 </style>

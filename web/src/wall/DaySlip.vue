@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import type { Change, Day, WallView } from "../api/client";
+import type { Change, Day, ItemView, WallView } from "../api/client";
 import { clock, moment, weekdayDay, weekdayNumber } from "../ui/say";
 import Mark from "./Mark.vue";
 import { injectWall } from "./useWall";
@@ -28,7 +28,9 @@ const lines = computed(() => {
     lesson: l,
     item: null,
   }));
-  return [...lessons, ...work].sort((a, b) => (a.lesson ? "0" : "1" + a.time).localeCompare(b.lesson ? "0" : "1" + b.time));
+  return [...lessons, ...work].sort((a, b) =>
+    (a.lesson ? "0" : "1" + a.time).localeCompare(b.lesson ? "0" : "1" + b.time),
+  );
 });
 const session = computed(() => props.day.sessions[0]);
 const open = computed(() => props.day.lessons.filter((l) => !l.taught));
@@ -46,9 +48,12 @@ function reopen() {
   const { date, off } = props.day;
   void send({ kind: "remove-closure", first: date, last: date, reason: off?.reason ?? undefined });
 }
+function switches(item: ItemView) {
+  return !item.locked && item.which === "main-due" && !proposal.value && (!item.fixed || props.day.lessons.length > 0);
+}
 /** Switches an item between a fixed date and the class of its day. */
-function fix(id: string) {
-  void send({ kind: "move", course, section, items: [id], to: props.day.date, place: "last" });
+function fix(id: string, fixed: boolean) {
+  void send({ kind: "move", course, section, items: [id], to: props.day.date, place: "last", fixed });
 }
 </script>
 
@@ -62,11 +67,21 @@ function fix(id: string) {
       <span v-else>{{ day.inTerm ? (day.off?.noClass ? "day off" : "does not meet") : "outside the term" }}</span>
     </h2>
     <div v-for="s in day.sessions" :key="s.name" class="soft">
-      <template v-if="!s.beat">{{ clock(s.start) }} to {{ clock(s.end) }}</template>{{ s.place ? `, ${s.place}` : "" }}
-      <template v-if="s.state === 'held'"> · held empty</template><template v-if="s.state === 'paused'"> · the plan pauses</template>
+      <template v-if="!s.beat">{{ clock(s.start) }} to {{ clock(s.end) }}</template
+      >{{ s.place ? `, ${s.place}` : "" }} <template v-if="s.state === 'held'"> · held empty</template
+      ><template v-if="s.state === 'paused'"> · the plan pauses</template>
     </div>
     <div v-if="day.off" class="soft">
-      {{ day.off.reason || "Day off" }}: {{ [day.off.noClass && "no class", day.off.planPauses && "plan pauses", day.off.nothingDue ? "nothing due" : "work may be due"].filter(Boolean).join(", ") }}
+      {{ day.off.reason || "Day off" }}:
+      {{
+        [
+          day.off.noClass && "no class",
+          day.off.planPauses && "plan pauses",
+          day.off.nothingDue ? "nothing due" : "work may be due",
+        ]
+          .filter(Boolean)
+          .join(", ")
+      }}
     </div>
     <div v-for="note in day.notes" :key="note" class="soft">{{ note }}</div>
     <ol>
@@ -81,8 +96,8 @@ function fix(id: string) {
           @click="emit('pick', line.key, $event.ctrlKey || $event.metaKey)"
           @dblclick="emit('edit', line.key)"
         >
-          <span v-if="line.lesson" class="code" :class="units.get(line.lesson.unit)?.look">{{ line.lesson.id }} </span
-          >{{ line.lesson?.title ?? line.item?.title }}
+          <span v-if="line.lesson" class="code" :class="units.get(line.lesson.unit)?.look"
+            >{{ line.lesson.id }} </span>{{ line.lesson?.title ?? line.item?.title }}
         </button>
         <template v-if="line.lesson">
           <span v-if="line.lesson.taught" class="soft">taught</span>
@@ -91,21 +106,33 @@ function fix(id: string) {
         </template>
         <template v-else-if="line.item">
           <button
-            v-if="line.item.fixed && !line.item.locked && line.item.which === 'main-due' && day.lessons.length"
+            v-if="switches(line.item)"
             type="button"
-            class="plain soft"
-            :title="`A fixed date. Press to let it move with ${day.lessons[0]?.id}.`"
-            :aria-label="`${line.item.title} has a fixed date: let it move with ${day.lessons[0]?.id}`"
-            @click="fix(line.item.id)"
+            class="plain soft switch"
+            :title="
+              line.item.fixed
+                ? `A fixed date. Press to let it move with ${day.lessons[0]?.id}.`
+                : `${line.item.hangsOn}. Press to fix it on this date.`
+            "
+            @click="fix(line.item.id, !line.item.fixed)"
           >
-            <Mark is="pin" />
+            <Mark v-if="line.item.fixed" is="pin" />{{ line.item.which.replace("main-", "") }}
+            <span class="vh">{{
+              line.item.fixed ? "fixed date: let it move with the class" : "fix it on this date"
+            }}</span>
           </button>
-          <Mark v-else-if="line.item.fixed" :is="line.item.locked ? 'lock' : 'pin'" />
-          <span class="soft" :title="line.item.hangsOn ?? 'a fixed date'">{{ line.item.which.replace("main-", "") }}</span>
+          <template v-else>
+            <Mark v-if="line.item.fixed" :is="line.item.locked ? 'lock' : 'pin'" />
+            <span class="soft" :title="line.item.hangsOn ?? 'a fixed date'">{{
+              line.item.which.replace("main-", "")
+            }}</span>
+          </template>
         </template>
       </li>
       <li v-for="g in day.gone" :key="'g' + g.what + g.id">
-        <s class="nm was">{{ g.title }}</s><span class="soft">{{ g.to ? `to ${weekdayNumber(g.to)}` : "no date" }}</span>
+        <s class="nm was">{{ g.title }}</s><span class="soft">{{
+          g.to ? `to ${weekdayNumber(g.to)}` : "no date"
+        }}</span>
         <span class="vh">{{ g.to ? moment(g.to) : "" }}, {{ g.why }}</span>
       </li>
     </ol>
@@ -116,8 +143,30 @@ function fix(id: string) {
       <button type="button" class="btn" @click="emit('shift')">Later or earlier…</button>
       <button type="button" class="btn" :disabled="!picked.size && !open.length" @click="emit('move')">Move…</button>
       <template v-if="canRecord">
-        <button type="button" class="btn" @click="record(open.map((l) => l.id), false)">Taught</button>
-        <button type="button" class="btn" @click="record(open.map((l) => l.id), true)">Partly</button>
+        <button
+          type="button"
+          class="btn"
+          @click="
+            record(
+              open.map((l) => l.id),
+              false,
+            )
+          "
+        >
+          Taught
+        </button>
+        <button
+          type="button"
+          class="btn"
+          @click="
+            record(
+              open.map((l) => l.id),
+              true,
+            )
+          "
+        >
+          Partly
+        </button>
         <button type="button" class="btn" @click="record([], false)">Not reached</button>
       </template>
       <button

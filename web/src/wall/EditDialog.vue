@@ -18,7 +18,18 @@ interface PlanUnit extends Json {
   lessons: Json[];
   items: Json[];
 }
-const KINDS = ["reading", "practice", "homework", "discussion", "lab", "project", "presentation", "quiz", "test", "other"];
+const KINDS = [
+  "reading",
+  "practice",
+  "homework",
+  "discussion",
+  "lab",
+  "project",
+  "presentation",
+  "quiz",
+  "test",
+  "other",
+];
 const { propose, problem, busy, termId } = injectWall();
 const what = props.thing.slice(0, props.thing.indexOf(":"));
 const id = props.thing.slice(props.thing.indexOf(":") + 1);
@@ -43,8 +54,15 @@ onMounted(async () => {
 });
 
 function add(which: "lesson" | "item") {
-  const used = new Set(props.wall.outline.units.flatMap((u) => [...u.lessons.map((l) => l.id), ...u.items.map((i) => i.id), ...u.lessons.flatMap((l) => l.items.map((i) => i.id))]));
-  const stem = which === "lesson" ? String(unit.value?.code ?? "L") : `${String(unit.value?.code ?? "w").toLowerCase()}-work-`;
+  const used = new Set(
+    props.wall.outline.units.flatMap((u) => [
+      ...u.lessons.map((l) => l.id),
+      ...u.items.map((i) => i.id),
+      ...u.lessons.flatMap((l) => l.items.map((i) => i.id)),
+    ]),
+  );
+  const stem =
+    which === "lesson" ? String(unit.value?.code ?? "L") : `${String(unit.value?.code ?? "w").toLowerCase()}-work-`;
   let n = 1;
   while (used.has(stem + n)) n++;
   for (const key of Object.keys(form)) delete form[key];
@@ -68,19 +86,44 @@ function remove() {
 </script>
 
 <template>
-  <Dialog :visible="true" modal :header="adding ? `Add ${adding === 'item' ? 'work' : 'a lesson'} to ${unit?.title}` : `Edit ${what === 'item' ? 'work' : what}`" :style="{ width: '560px' }" @update:visible="emit('done')">
+  <Dialog
+    :visible="true"
+    modal
+    :header="
+      adding
+        ? `Add ${adding === 'item' ? 'work' : 'a lesson'} to ${unit?.title}`
+        : `Edit ${what === 'item' ? 'work' : what}`
+    "
+    :style="{ width: '560px' }"
+    @update:visible="emit('done')"
+  >
     <form v-if="unit" class="form" @submit.prevent="save">
       <label for="edit-title">Title</label>
-      <!-- eslint-disable-next-line vuejs-accessibility/no-autofocus -->
       <input id="edit-title" v-model="form.title" class="field" required maxlength="300" autofocus />
       <template v-if="kind === 'unit'">
         <label for="edit-code">Code</label>
         <input id="edit-code" v-model="form.code" class="field" required maxlength="12" />
-        <label class="wide ticks"><span><input v-model="form.startsWeek" type="checkbox" /> asks to start on the first class of a week</span></label>
+        <label class="wide ticks"
+          ><span
+            ><input v-model="form.startsWeek" type="checkbox" /> asks to start on the first class of a week</span
+          ></label
+        >
       </template>
       <template v-else-if="kind === 'lesson'">
         <label for="edit-length">Length</label>
-        <span class="ticks"><input id="edit-length" v-model.number="form.length" type="number" min="1" max="200" class="field" style="width: 70px" placeholder="1" /> classes</span>
+        <span class="ticks"
+          ><input
+            id="edit-length"
+            v-model.number="form.length"
+            type="number"
+            min="1"
+            max="200"
+            class="field"
+            style="width: 70px"
+            placeholder="1"
+          />
+          classes</span
+        >
         <div class="wide ticks">
           <label><input v-model="form.optional" type="checkbox" /> may be left out</label>
           <label><input v-model="form.joinable" type="checkbox" /> may join the one before</label>
@@ -91,7 +134,9 @@ function remove() {
       </template>
       <template v-else>
         <label for="edit-kind">Kind</label>
-        <select id="edit-kind" v-model="form.kind" class="field"><option v-for="k in KINDS" :key="k">{{ k }}</option></select>
+        <select id="edit-kind" v-model="form.kind" class="field">
+          <option v-for="k in KINDS" :key="k">{{ k }}</option>
+        </select>
         <label for="edit-lesson">Belongs to</label>
         <select id="edit-lesson" v-model="form.lesson" class="field">
           <option :value="undefined">the unit</option>
@@ -99,23 +144,61 @@ function remove() {
         </select>
         <template v-for="which in ['opens', 'due', 'closes']" :key="which">
           <label :for="`edit-${which}`">{{ which === "opens" ? "Opens" : which === "due" ? "Due" : "Closes" }}</label>
-          <RuleInput :id="`edit-${which}`" v-model="form[which]" :term-id="termId" :course="course" :lesson="String(form.lesson ?? '')" :which="which" />
+          <RuleInput
+            :id="`edit-${which}`"
+            v-model="form[which]"
+            :term-id="termId"
+            :course="course"
+            :lesson="String(form.lesson ?? '')"
+            :which="which"
+          />
         </template>
         <label for="edit-minutes">Minutes of work</label>
-        <input id="edit-minutes" v-model.number="form.minutes" type="number" min="0" class="field" style="width: 90px" />
+        <input
+          id="edit-minutes"
+          v-model.number="form.minutes"
+          type="number"
+          min="0"
+          class="field"
+          style="width: 90px"
+        />
         <label for="edit-points">Points</label>
-        <input id="edit-points" v-model.number="form.points" type="number" min="0" step="any" class="field" style="width: 90px" />
-        <label class="wide ticks"><span><input v-model="form.locked" type="checkbox" /> an official date that cannot be moved</span></label>
+        <input
+          id="edit-points"
+          v-model.number="form.points"
+          type="number"
+          min="0"
+          step="any"
+          class="field"
+          style="width: 90px"
+        />
+        <label class="wide ticks"
+          ><span><input v-model="form.locked" type="checkbox" /> an official date that cannot be moved</span></label
+        >
       </template>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">
         <template v-if="!adding">
           <button v-if="what === 'unit'" type="button" class="btn" @click="add('lesson')">Add a lesson</button>
           <button v-if="what === 'unit'" type="button" class="btn" @click="add('item')">Add work</button>
-          <button v-if="what === 'lesson' && outlineLesson?.state !== 'taught'" type="button" class="btn" @click="send({ kind: 'leave-out', course, section, lesson: id, leave: outlineLesson?.state !== 'left-out' })">
+          <button
+            v-if="what === 'lesson' && outlineLesson?.state !== 'taught'"
+            type="button"
+            class="btn"
+            @click="
+              send({ kind: 'leave-out', course, section, lesson: id, leave: outlineLesson?.state !== 'left-out' })
+            "
+          >
             {{ outlineLesson?.state === "left-out" ? `Take in for ${section}` : `Leave out for ${section}` }}
           </button>
-          <button v-if="what === 'lesson' && outlineLesson?.date" type="button" class="btn" @click="send({ kind: 'pin', course, section, lesson: id, date: outlineLesson?.pin ? null : outlineLesson?.date })">
+          <button
+            v-if="what === 'lesson' && outlineLesson?.date"
+            type="button"
+            class="btn"
+            @click="
+              send({ kind: 'pin', course, section, lesson: id, date: outlineLesson?.pin ? null : outlineLesson?.date })
+            "
+          >
             {{ outlineLesson?.pin ? "Let it move" : "Fix its date" }}
           </button>
           <button type="button" class="btn" @click="remove">Take out</button>

@@ -39,8 +39,23 @@ async function mend(finding: FindingView) {
 </template>
 
 <style scoped>
-.list { list-style: none; margin: 0 0 10px; padding: 0; }
-.list li { display: flex; gap: 10px; align-items: baseline; border-top: 1px solid var(--rule); padding: 4px 0; }
-.list b { width: 62px; flex: none; }
-.grow { flex: 1; }
+.list {
+  list-style: none;
+  margin: 0 0 10px;
+  padding: 0;
+}
+.list li {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+  border-top: 1px solid var(--rule);
+  padding: 4px 0;
+}
+.list b {
+  width: 62px;
+  flex: none;
+}
+.grow {
+  flex: 1;
+}
 </style>

@@ -35,6 +35,11 @@ const keys = [
 </template>
 
 <style scoped>
-dl { margin: 0; gap: 4px 14px; }
-dd { margin: 0; }
+dl {
+  margin: 0;
+  gap: 4px 14px;
+}
+dd {
+  margin: 0;
+}
 </style>

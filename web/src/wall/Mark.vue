@@ -9,7 +9,12 @@ defineProps<{ is: "pin" | "tail" | "problem" | "lock" }>();
     <circle cx="5" cy="3" r="2.8" fill="currentColor" />
   </svg>
   <svg v-else-if="is === 'tail'" class="m" width="15" height="13" viewBox="0 0 15 13" aria-hidden="true">
-    <path d="M0 6.5h3m0 0c4 0 5-4 9-5M3 6.5c4 0 6 0 10 .5M3 6.5c4 0 5 4 8 5.2" fill="none" stroke="currentColor" stroke-width="1.3" />
+    <path
+      d="M0 6.5h3m0 0c4 0 5-4 9-5M3 6.5c4 0 6 0 10 .5M3 6.5c4 0 5 4 8 5.2"
+      fill="none"
+      stroke="currentColor"
+      stroke-width="1.3"
+    />
   </svg>
   <svg v-else-if="is === 'lock'" class="m" width="9" height="10" viewBox="0 0 9 10" aria-hidden="true">
     <path d="M2 4.5V3a2.5 2.5 0 0 1 5 0v1.5" fill="none" stroke="currentColor" stroke-width="1.3" />

@@ -28,12 +28,26 @@ async function send() {
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal :header="keys.length === 1 ? 'Move to a day' : `Move ${keys.length} things to a day`" :style="{ width: '420px' }">
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :header="keys.length === 1 ? 'Move to a day' : `Move ${keys.length} things to a day`"
+    :style="{ width: '420px' }"
+  >
     <form class="form" @submit.prevent="send">
       <label for="move-to">To</label>
-      <DateInput id="move-to" v-model="to" :term-id="termId" :section="`${wall.section.course}/${wall.section.section}`" />
-      <p class="wide soft">A lesson goes in order before what stands there; work is due with that day's lesson, or on that date.</p>
-      <label v-if="pinnable" class="wide ticks"><span><input v-model="pin" type="checkbox" /> fix it on this date</span></label>
+      <DateInput
+        id="move-to"
+        v-model="to"
+        :term-id="termId"
+        :section="`${wall.section.course}/${wall.section.section}`"
+      />
+      <p class="wide soft">
+        A lesson goes in order before what stands there; work is due with that day's lesson, or on that date.
+      </p>
+      <label v-if="pinnable" class="wide ticks"
+        ><span><input v-model="pin" type="checkbox" /> fix it on this date</span></label
+      >
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">
         <button type="button" class="btn quiet" @click="visible = false">Cancel</button>

@@ -21,17 +21,28 @@ const opened = ref(new Set<string>());
 const finder = ref<HTMLInputElement>();
 
 const kinds = computed(() => [...new Set(all(props.wall).map((i) => i.kind))].sort());
-const markings = computed(() => [...new Set(all(props.wall).map((i) => i.marking).filter(Boolean))].sort());
+const markings = computed(() =>
+  [
+    ...new Set(
+      all(props.wall)
+        .map((i) => i.marking)
+        .filter(Boolean),
+    ),
+  ].sort(),
+);
 const filtering = computed(() => text.value.trim() !== "" || kind.value !== "" || marking.value !== "");
 const nowUnit = computed(
-  () => props.wall.outline.units.find((u) => u.last && u.last >= props.wall.today)?.id ?? props.wall.outline.units[0]?.id,
+  () =>
+    props.wall.outline.units.find((u) => u.last && u.last >= props.wall.today)?.id ?? props.wall.outline.units[0]?.id,
 );
 
 function all(wall: WallView): OutlineItem[] {
   return wall.outline.units.flatMap((u) => [...u.items, ...u.lessons.flatMap((l) => l.items)]);
 }
 function fits(item: OutlineItem) {
-  return has(item.title) && (!kind.value || item.kind === kind.value) && (!marking.value || item.marking === marking.value);
+  return (
+    has(item.title) && (!kind.value || item.kind === kind.value) && (!marking.value || item.marking === marking.value)
+  );
 }
 function has(title: string) {
   return title.toLowerCase().includes(text.value.trim().toLowerCase());
@@ -43,7 +54,9 @@ const units = computed(() =>
       const items = unit.items.filter((i) => i.date && fits(i));
       const lessons = unit.lessons
         .map((lesson) => ({ ...lesson, items: lesson.items.filter((i) => i.date && fits(i)) }))
-        .filter((l) => !filtering.value || l.items.length || (!kind.value && !marking.value && has(`${l.id} ${l.title}`)));
+        .filter(
+          (l) => !filtering.value || l.items.length || (!kind.value && !marking.value && has(`${l.id} ${l.title}`)),
+        );
       return { ...unit, items, lessons, look: threadOf(unit.number) };
     })
     .filter((u) => !filtering.value || u.lessons.length || u.items.length),
@@ -67,7 +80,14 @@ defineExpose({ find: () => finder.value?.focus() });
 
 <template>
   <div class="find">
-    <input ref="finder" v-model="text" class="field" type="search" placeholder="Find or filter" aria-label="Find or filter" />
+    <input
+      ref="finder"
+      v-model="text"
+      class="field"
+      type="search"
+      placeholder="Find or filter"
+      aria-label="Find or filter"
+    />
     <kbd aria-hidden="true">/</kbd>
   </div>
   <div class="chips">
@@ -83,7 +103,9 @@ defineExpose({ find: () => finder.value?.focus() });
   <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -->
   <div class="ol" tabindex="-1">
     <template v-if="wall.outline.noSession.length">
-      <h2 class="h"><span class="look">Finds no class</span><span class="soft">{{ wall.outline.noSession.length }}</span></h2>
+      <h2 class="h">
+        <span class="look">Finds no class</span><span class="soft">{{ wall.outline.noSession.length }}</span>
+      </h2>
       <button
         v-for="l in wall.outline.noSession"
         :key="l.id"
@@ -98,7 +120,9 @@ defineExpose({ find: () => finder.value?.focus() });
       </button>
     </template>
     <template v-if="noDate.length">
-      <h2 class="h"><span>No date yet</span><span class="soft">{{ noDate.length }}</span></h2>
+      <h2 class="h">
+        <span>No date yet</span><span class="soft">{{ noDate.length }}</span>
+      </h2>
       <button
         v-for="i in noDate"
         :key="i.id"
@@ -120,7 +144,10 @@ defineExpose({ find: () => finder.value?.focus() });
         class="r u"
         :class="[...unit.look, { sel: picked.has('unit:' + unit.id) }]"
         :aria-expanded="open(unit.id)"
-        @click="toggle(unit.id); pick($event, 'unit:' + unit.id, unit.first)"
+        @click="
+          toggle(unit.id);
+          pick($event, 'unit:' + unit.id, unit.first);
+        "
         @dblclick="emit('edit', 'unit:' + unit.id)"
       >
         <span class="tri" aria-hidden="true">{{ open(unit.id) ? "▾" : "▸" }}</span><span class="thread"></span>
@@ -158,7 +185,9 @@ defineExpose({ find: () => finder.value?.focus() });
             @click="pick($event, 'item:' + i.id, i.date)"
             @dblclick="emit('edit', 'item:' + i.id)"
           >
-            <span class="nm">{{ i.title }}</span><span class="d" :class="{ moved: i.moved }">{{ i.date ? weekdayNumber(i.date) : "" }}</span>
+            <span class="nm">{{ i.title }}</span><span class="d" :class="{ moved: i.moved }">{{
+              i.date ? weekdayNumber(i.date) : ""
+            }}</span>
           </button>
         </template>
         <button
@@ -172,10 +201,14 @@ defineExpose({ find: () => finder.value?.focus() });
           @click="pick($event, 'item:' + i.id, i.date)"
           @dblclick="emit('edit', 'item:' + i.id)"
         >
-          <span class="nm">{{ i.title }}</span><span class="d" :class="{ moved: i.moved }">{{ i.date ? weekdayNumber(i.date) : "" }}</span>
+          <span class="nm">{{ i.title }}</span><span class="d" :class="{ moved: i.moved }">{{
+            i.date ? weekdayNumber(i.date) : ""
+          }}</span>
         </button>
       </template>
     </template>
-    <p v-if="filtering && !units.length && !noDate.length" class="h soft">Nothing fits. Change the words or the kind.</p>
+    <p v-if="filtering && !units.length && !noDate.length" class="h soft">
+      Nothing fits. Change the words or the kind.
+    </p>
   </div>
 </template>

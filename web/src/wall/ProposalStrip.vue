@@ -39,14 +39,21 @@ const groups = computed(() => {
     </div>
     <button type="button" class="btn" @click="showing = true">Show each</button>
     <button type="button" class="btn quiet" :disabled="busy" @click="emit('discard')">Discard</button>
-    <button type="button" class="btn go" :disabled="busy" @click="emit('apply')">{{ busy ? "Applying…" : "Apply" }}</button>
+    <button type="button" class="btn go" :disabled="busy" @click="emit('apply')">
+      {{ busy ? "Applying…" : "Apply" }}
+    </button>
     <Dialog v-model:visible="showing" modal :header="proposal.does" :style="{ width: '820px' }" dismissable-mask>
       <p v-if="!proposal.moves.length">Nothing moves.</p>
       <div v-for="[key, moves] in groups" :key="key">
         <h2>{{ key }}</h2>
         <table class="moves">
           <thead>
-            <tr><th scope="col">What</th><th scope="col">From</th><th scope="col">To</th><th scope="col">Why</th></tr>
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col">From</th>
+              <th scope="col">To</th>
+              <th scope="col">Why</th>
+            </tr>
           </thead>
           <tbody>
             <tr v-for="m in moves" :key="m.what + m.id">
@@ -55,7 +62,9 @@ const groups = computed(() => {
                 <span v-if="m.what !== 'lesson'" class="soft">{{ m.what }}</span>
               </td>
               <td>{{ m.from ? moment(m.from) : "no date" }}</td>
-              <td><b>{{ m.to ? moment(m.to) : "no date" }}</b></td>
+              <td>
+                <b>{{ m.to ? moment(m.to) : "no date" }}</b>
+              </td>
               <td class="soft">{{ m.why }}</td>
             </tr>
           </tbody>
@@ -64,13 +73,17 @@ const groups = computed(() => {
       <template v-if="proposal.appear.length">
         <h2>Appears</h2>
         <ul>
-          <li v-for="(f, n) in proposal.appear" :key="n"><b>{{ f.severity }}</b> {{ f.section.replace("/", " ") }}: {{ f.sentence }}</li>
+          <li v-for="(f, n) in proposal.appear" :key="n">
+            <b>{{ f.severity }}</b> {{ f.section.replace("/", " ") }}: {{ f.sentence }}
+          </li>
         </ul>
       </template>
       <template v-if="proposal.goAway.length">
         <h2>Goes away</h2>
         <ul>
-          <li v-for="(f, n) in proposal.goAway" :key="n"><b>{{ f.severity }}</b> {{ f.section.replace("/", " ") }}: {{ f.sentence }}</li>
+          <li v-for="(f, n) in proposal.goAway" :key="n">
+            <b>{{ f.severity }}</b> {{ f.section.replace("/", " ") }}: {{ f.sentence }}
+          </li>
         </ul>
       </template>
     </Dialog>

@@ -21,7 +21,8 @@ const chosen = computed(() => [...props.picked]);
 const choices = computed(() => {
   const list: { value: string; label: string }[] = [];
   const things = chosen.value.filter((k) => !k.startsWith("unit:"));
-  if (things.length) list.push({ value: "picked", label: things.length === 1 ? name(things[0]!) : `the ${things.length} chosen` });
+  if (things.length)
+    list.push({ value: "picked", label: things.length === 1 ? name(things[0]!) : `the ${things.length} chosen` });
   const unitId = unitOf();
   const found = props.wall.outline.units.find((u) => u.id === unitId);
   if (found) list.push({ value: "unit", label: `unit ${found.code} ${found.title}` });
@@ -81,8 +82,17 @@ async function send() {
       </span>
       <label for="shift-by">By</label>
       <span class="ticks">
-        <!-- eslint-disable-next-line vuejs-accessibility/no-autofocus -->
-        <input id="shift-by" v-model.number="by" type="number" min="1" max="200" class="field" style="width: 70px" required autofocus />
+        <input
+          id="shift-by"
+          v-model.number="by"
+          type="number"
+          min="1"
+          max="200"
+          class="field"
+          style="width: 70px"
+          required
+          autofocus
+        />
         <select v-model="unit" class="field" aria-label="Counted in">
           <option value="sessions">{{ by === 1 ? "class" : "classes" }}</option>
           <option value="weekdays">{{ by === 1 ? "weekday" : "weekdays" }}</option>
@@ -93,7 +103,9 @@ async function send() {
         </select>
       </span>
       <div class="wide ticks">
-        <label v-if="what !== 'from'"><input v-model="only" type="checkbox" /> only these: they change places with the next ones</label>
+        <label v-if="what !== 'from'"
+          ><input v-model="only" type="checkbox" /> only these: they change places with the next ones</label
+        >
         <label><input v-model="all" type="checkbox" /> all sections of {{ wall.section.course }}</label>
       </div>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>

@@ -29,7 +29,9 @@ const grid = ref<HTMLElement>();
 const width = ref(1000);
 const side = computed(() => (props.close ? [70, 92] : width.value < 760 ? [50, 98] : [54, 106]));
 const equal = computed(() => props.wall.columns.every((c) => c.meets === props.wall.columns[0]?.meets));
-const parts = computed(() => props.wall.columns.map((c) => (c.meets || equal.value ? 2 : width.value < 760 ? 0.68 : 1)));
+const parts = computed(() =>
+  props.wall.columns.map((c) => (c.meets || equal.value ? 2 : width.value < 760 ? 0.68 : 1)),
+);
 const template = computed(
   () => `${side.value[0]}px ${parts.value.map((p) => `minmax(0,${p}fr)`).join(" ")} ${side.value[1]}px`,
 );
@@ -38,8 +40,12 @@ const room = computed(() => {
   const free = width.value - (side.value[0] ?? 0) - (side.value[1] ?? 0);
   return parts.value.map((p, n) => (free * p) / all - (props.wall.columns[n]?.meets ? 31 : 15));
 });
-const nowWeek = computed(() => props.wall.weeks.find((w) => w.days.some((d) => d.date >= props.wall.today))?.number ?? -1);
-const rows = computed(() => props.wall.weeks.map((week) => ({ week, cells: cellsOf(week, week.number === nowWeek.value) })));
+const nowWeek = computed(
+  () => props.wall.weeks.find((w) => w.days.some((d) => d.date >= props.wall.today))?.number ?? -1,
+);
+const rows = computed(() =>
+  props.wall.weeks.map((week) => ({ week, cells: cellsOf(week, week.number === nowWeek.value) })),
+);
 const away = (week: Week) => week.away != null && !week.days.some((d) => d.items.length);
 const heights = computed(() =>
   props.close
@@ -78,7 +84,13 @@ defineExpose({ focusDay });
   >
     <div role="row" class="row">
       <div class="wh first" role="columnheader">Week</div>
-      <div v-for="column in wall.columns" :key="column.weekday" class="wh" role="columnheader" :aria-label="weekdayLong(column.weekday)">
+      <div
+        v-for="column in wall.columns"
+        :key="column.weekday"
+        class="wh"
+        role="columnheader"
+        :aria-label="weekdayLong(column.weekday)"
+      >
         <b>{{ weekdayName(column.weekday) }}</b>
         <span v-if="column.time" class="soft">{{ clock(column.time) }}</span>
         <span v-else-if="!column.meets" class="soft nc">does not meet</span>
@@ -98,10 +110,21 @@ defineExpose({ focusDay });
           role="rowheader"
           :class="{ past: week.days.every((d) => d.past), o: close && week.number === openWeek }"
           :title="week.teachingWeek ? `Week ${week.number}, teaching week ${week.teachingWeek}` : `Week ${week.number}`"
-          @click="close && emit('week', week.number)"
         >
-          <b>{{ week.number }}</b
-          ><small v-if="week.teachingWeek && week.teachingWeek !== week.number" aria-hidden="true">{{ week.teachingWeek }}</small
+          <button
+            v-if="close"
+            type="button"
+            class="plain"
+            :aria-label="`Keep week ${week.number} open`"
+            tabindex="-1"
+            @click.stop="emit('week', week.number)"
+          >
+            <b>{{ week.number }}</b>
+          </button>
+          <b v-else>{{ week.number }}</b><small
+            v-if="week.teachingWeek && week.teachingWeek !== week.number"
+            aria-hidden="true"
+            >{{ week.teachingWeek }}</small
           ><span>{{ dayMonth(week.first) }}</span>
         </div>
         <DayCell
@@ -119,8 +142,17 @@ defineExpose({ focusDay });
           :target="target?.date === cell.day.date ? target.says : ''"
           :tabbable="cell.day.date === focus"
         />
-        <div class="load" role="gridcell" :class="{ past: week.days.every((d) => d.past), o: close && week.number === openWeek }">
-          <LoadStrokes :minutes="week.minutes" :over="week.over" :limit="wall.section.weekLimit" :close="close && week.number !== openWeek" />
+        <div
+          class="load"
+          role="gridcell"
+          :class="{ past: week.days.every((d) => d.past), o: close && week.number === openWeek }"
+        >
+          <LoadStrokes
+            :minutes="week.minutes"
+            :over="week.over"
+            :limit="wall.section.weekLimit"
+            :close="close && week.number !== openWeek"
+          />
         </div>
       </template>
     </div>

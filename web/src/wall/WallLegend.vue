@@ -10,7 +10,9 @@ defineProps<{ close: boolean }>();
     <span><i class="knot"></i>planned</span>
     <span class="opt"><i class="knot cont"></i>goes on</span>
     <span class="opt"><i class="gapk"></i>class, nothing planned</span>
-    <span><span class="c1 p1"><Mark is="tail" style="color: var(--t)" /></span>unit ends</span>
+    <span
+      ><span class="c1 p1"><Mark is="tail" style="color: var(--t)" /></span>unit ends</span
+    >
     <span><i class="stem"></i>{{ close ? "so many due" : "due" }}</span>
     <span><i class="box">Quiz</i>test</span>
     <span><Mark is="pin" />fixed date</span>

@@ -124,9 +124,16 @@ function pick(thing: string, date: string | undefined, more: boolean) {
 const moving = computed(() => {
   const things = [...picked.value].filter((k) => !k.startsWith("unit:"));
   if (things.length) return things;
-  return openedDay.value?.lessons.filter((l) => !l.taught).slice(0, 1).map((l) => `lesson:${l.id}`) ?? [];
+  return (
+    openedDay.value?.lessons
+      .filter((l) => !l.taught)
+      .slice(0, 1)
+      .map((l) => `lesson:${l.id}`) ?? []
+  );
 });
-const offRun = computed<[string, string]>(() => run.value ?? [opened.value || focus.value, opened.value || focus.value]);
+const offRun = computed<[string, string]>(
+  () => run.value ?? [opened.value || focus.value, opened.value || focus.value],
+);
 
 function resize() {
   narrow.value = window.innerWidth < 800;
@@ -159,14 +166,34 @@ function edited() {
     </nav>
     <template #right>
       <button v-if="shown" type="button" class="plain" @click="dialog = 'findings'">
-        <span class="lamp">{{ shown.findings.length }}</span
-        ><span class="w">{{ shown.findings.length === 1 ? "finding" : "findings" }}</span><span class="vh">, show them</span>
+        <span class="lamp">{{ shown.findings.length }}</span><span class="w">{{
+          shown.findings.length === 1 ? "finding" : "findings"
+        }}</span
+        ><span class="vh">, show them</span>
       </button>
-      <button type="button" class="icon" :disabled="!wall?.undo || !!proposal || busy" :title="wall?.undo ? `Undo: ${wall.undo}` : 'Nothing to undo'" aria-label="Undo" @click="state.undo()">
-        <svg width="16" height="14" viewBox="0 0 16 14" aria-hidden="true"><path d="M5 1 1.5 4.5 5 8M2 4.5h8a4 4 0 0 1 0 8H6" fill="none" stroke="currentColor" stroke-width="1.6" /></svg>
+      <button
+        type="button"
+        class="icon"
+        :disabled="!wall?.undo || !!proposal || busy"
+        :title="wall?.undo ? `Undo: ${wall.undo}` : 'Nothing to undo'"
+        aria-label="Undo"
+        @click="state.undo()"
+      >
+        <svg width="16" height="14" viewBox="0 0 16 14" aria-hidden="true">
+          <path d="M5 1 1.5 4.5 5 8M2 4.5h8a4 4 0 0 1 0 8H6" fill="none" stroke="currentColor" stroke-width="1.6" />
+        </svg>
       </button>
-      <button type="button" class="icon" :disabled="!wall?.redo || !!proposal || busy" :title="wall?.redo ? `Redo: ${wall.redo}` : 'Nothing to redo'" aria-label="Redo" @click="state.redo()">
-        <svg width="16" height="14" viewBox="0 0 16 14" aria-hidden="true"><path d="m11 1 3.5 3.5L11 8M14 4.5H6a4 4 0 0 0 0 8h4" fill="none" stroke="currentColor" stroke-width="1.6" /></svg>
+      <button
+        type="button"
+        class="icon"
+        :disabled="!wall?.redo || !!proposal || busy"
+        :title="wall?.redo ? `Redo: ${wall.redo}` : 'Nothing to redo'"
+        aria-label="Redo"
+        @click="state.redo()"
+      >
+        <svg width="16" height="14" viewBox="0 0 16 14" aria-hidden="true">
+          <path d="m11 1 3.5 3.5L11 8M14 4.5H6a4 4 0 0 0 0 8h4" fill="none" stroke="currentColor" stroke-width="1.6" />
+        </svg>
       </button>
     </template>
   </Band>
@@ -218,27 +245,57 @@ function edited() {
   <main v-else class="page">
     <p v-if="!problem">Laying out the wall…</p>
   </main>
-  <ProposalStrip v-if="proposal" :proposal="proposal" :busy="busy" :problem="problem" @apply="state.apply()" @discard="state.discard()" />
+  <ProposalStrip
+    v-if="proposal"
+    :proposal="proposal"
+    :busy="busy"
+    :problem="problem"
+    @apply="state.apply()"
+    @discard="state.discard()"
+  />
   <div v-else-if="problem && !dialog && !editing" class="notice bad" role="alert">
     <span class="look">{{ problem }}</span>
     <button type="button" class="btn quiet" @click="problem = ''">Close</button>
     <button v-if="!wall" type="button" class="btn" @click="load(String(route.query.section ?? ''))">Try again</button>
   </div>
   <div v-else-if="hands.carrying.value" class="notice" role="status">
-    Carrying {{ count(hands.carrying.value.length, "thing") }}. Arrows carry, <kbd>Enter</kbd> puts it down, <kbd>P</kbd> fixes it there, <kbd>Esc</kbd> lets go.
+    Carrying {{ count(hands.carrying.value.length, "thing") }}. Arrows carry, <kbd>Enter</kbd> puts it down,
+    <kbd>P</kbd> fixes it there, <kbd>Esc</kbd> lets go.
   </div>
   <div v-else-if="done" class="notice" role="status">
     <span>{{ done.text }}.</span>
     <button v-if="done.undo" type="button" class="btn" @click="state.undo()">Undo</button>
   </div>
   <WallLegend v-else-if="shown && !narrow" :close="close" />
-  <div v-if="drag.carried.value" class="carried" :style="{ left: drag.carried.value.x + 12 + 'px', top: drag.carried.value.y + 10 + 'px' }">
+  <div
+    v-if="drag.carried.value"
+    class="carried"
+    :style="{ left: drag.carried.value.x + 12 + 'px', top: drag.carried.value.y + 10 + 'px' }"
+  >
     {{ drag.carried.value.label }}<span v-if="target"> → {{ target.says }}</span>
   </div>
   <template v-if="shown">
-    <DayOffDialog :visible="dialog === 'off'" :wall="shown" :first="offRun[0]" :last="offRun[1]" @update:visible="dialog = ''" />
-    <ShiftDialog :visible="dialog === 'shift'" :wall="shown" :picked="picked.size ? picked : new Set(moving)" :day="opened || focus" @update:visible="dialog = ''" />
-    <MoveDialog :visible="dialog === 'move'" :wall="shown" :keys="moving" :day="opened || focus" @update:visible="dialog = ''" />
+    <DayOffDialog
+      :visible="dialog === 'off'"
+      :wall="shown"
+      :first-day="offRun[0]"
+      :last-day="offRun[1]"
+      @update:visible="dialog = ''"
+    />
+    <ShiftDialog
+      :visible="dialog === 'shift'"
+      :wall="shown"
+      :picked="picked.size ? picked : new Set(moving)"
+      :day="opened || focus"
+      @update:visible="dialog = ''"
+    />
+    <MoveDialog
+      :visible="dialog === 'move'"
+      :wall="shown"
+      :keys="moving"
+      :day="opened || focus"
+      @update:visible="dialog = ''"
+    />
     <FindingsDialog :visible="dialog === 'findings'" :wall="shown" @update:visible="dialog = ''" />
     <EditDialog v-if="editing" :thing="editing" :wall="shown" @done="edited" />
   </template>

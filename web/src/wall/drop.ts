@@ -11,7 +11,8 @@ export function saysDrop(keys: readonly string[], day: Day, pin: boolean): strin
   const { lessons, items } = split(keys);
   const first = day.lessons[0];
   if (lessons.length && pin) return "fix on this day";
-  if (lessons.length) return first && !lessons.includes(first.id) ? `in order, here (${first.id} gives way)` : "in order, here";
+  if (lessons.length)
+    return first && !lessons.includes(first.id) ? `in order, here (${first.id} gives way)` : "in order, here";
   if (!items.length) return "";
   const at = day.sessions[0];
   return first && at ? `moves with ${first.id}, due ${clock(at.start)}` : "on this date, fixed";

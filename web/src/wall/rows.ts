@@ -37,7 +37,8 @@ export function cellsOf(week: Week, isNowWeek: boolean): Cell[] {
       runLength = 1;
       while (sameRun(days[n + runLength])) runLength++;
     }
-    const hole = (other?: Day) => !off && !!day.thread && !!other && isOff(other) && other.thread?.unit === day.thread.unit;
+    const hole = (other?: Day) =>
+      !off && !!day.thread && !!other && isOff(other) && other.thread?.unit === day.thread.unit;
     const future = !day.past;
     return {
       day,

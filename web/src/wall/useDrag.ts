@@ -22,10 +22,7 @@ const EDGE = 36;
  * @param picked what is carried when one of several chosen things is taken up
  * @param drop called with the keys, the day and whether Shift was held (which pins)
  */
-export function useDrag(
-  picked: () => ReadonlySet<string>,
-  drop: (keys: string[], date: string, pin: boolean) => void,
-) {
+export function useDrag(picked: () => ReadonlySet<string>, drop: (keys: string[], date: string, pin: boolean) => void) {
   const carried = shallowRef<Carried | null>(null);
   const over = ref("");
   let start: { x: number; y: number; key: string; label: string; id: number; timer: number } | null = null;

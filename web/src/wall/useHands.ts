@@ -66,7 +66,15 @@ export function useHands(context: HandsContext) {
     const lessons = chosen.length ? chosen.map((k) => k.slice(7)) : first ? [first.id] : [];
     const { course, section } = state.wall.value!.section;
     if (!lessons.length) return;
-    void state.propose({ kind: "shift", course, section, lessons, by, in: "sessions", ...(only ? { onlyThese: true } : {}) });
+    void state.propose({
+      kind: "shift",
+      course,
+      section,
+      lessons,
+      by,
+      in: "sessions",
+      ...(only ? { onlyThese: true } : {}),
+    });
   }
 
   function drop(pin: boolean) {

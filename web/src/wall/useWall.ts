@@ -118,9 +118,7 @@ export function useWall(termId: number): WallState {
   async function step(way: "undo" | "redo") {
     const version = wall.value?.version;
     if (version === undefined) return;
-    const made = await ask(
-      api.POST(`/api/terms/{termId}/${way}`, { params: { path: { termId } }, body: { version } }),
-    );
+    const made = await ask(api.POST(`/api/terms/{termId}/${way}`, { params: { path: { termId } }, body: { version } }));
     await reload();
     done.value = { text: made.sentence, undo: false };
   }

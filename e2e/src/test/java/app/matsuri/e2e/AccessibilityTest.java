@@ -18,9 +18,19 @@ class AccessibilityTest {
                 .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
                 .analyze(page.driver);
         assertThat(results.getViolations())
-                .as("%s: %s", view, results.getViolations().stream()
-                        .map(v -> v.getId() + " " + v.getNodes().stream().limit(4).map(n -> n.getHtml() + " " + n.getAny().stream().map(a -> a.getMessage()).toList()).toList())
-                        .toList())
+                .as(
+                        "%s: %s",
+                        view,
+                        results.getViolations().stream()
+                                .map(v -> v.getId() + " "
+                                        + v.getNodes().stream()
+                                                .limit(4)
+                                                .map(n -> n.getHtml() + " "
+                                                        + n.getAny().stream()
+                                                                .map(a -> a.getMessage())
+                                                                .toList())
+                                                .toList())
+                                .toList())
                 .isEmpty();
     }
 

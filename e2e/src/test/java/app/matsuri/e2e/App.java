@@ -86,22 +86,39 @@ final class App implements AutoCloseable {
     /** The jar as it starts fastest: its libraries beside it, and an archive of the classes that a start uses. */
     private static synchronized Path extracted() throws Exception {
         Path app = Path.of("target", "app", JAR.getFileName().toString());
-        if (!Files.exists(app)
-                || Files.getLastModifiedTime(app).compareTo(Files.getLastModifiedTime(JAR)) < 0) {
-            String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-            run(List.of(java, "-Djarmode=tools", "-jar", JAR.toString(), "extract", "--force", "--destination",
+        if (!Files.exists(app) || Files.getLastModifiedTime(app).compareTo(Files.getLastModifiedTime(JAR)) < 0) {
+            String java =
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString();
+            run(List.of(
+                    java,
+                    "-Djarmode=tools",
+                    "-jar",
+                    JAR.toString(),
+                    "extract",
+                    "--force",
+                    "--destination",
                     "target/app"));
             Files.setLastModifiedTime(app, FileTime.fromMillis(System.currentTimeMillis()));
             Path data = Files.createTempDirectory("matsuri-archive");
-            run(List.of(java, "-XX:ArchiveClassesAtExit=" + ARCHIVE, "-XX:+UseSerialGC", "-Xlog:cds=off",
-                    "-Xlog:cds+dynamic=off", "-Dspring.context.exit=onRefresh", "-jar", app.toString(),
+            run(List.of(
+                    java,
+                    "-XX:ArchiveClassesAtExit=" + ARCHIVE,
+                    "-XX:+UseSerialGC",
+                    "-Xlog:cds=off",
+                    "-Xlog:cds+dynamic=off",
+                    "-Dspring.context.exit=onRefresh",
+                    "-jar",
+                    app.toString(),
                     "--matsuri.data=" + data));
         }
         return app;
     }
 
     private static void run(List<String> command) throws IOException, InterruptedException {
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        Process process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start();
         if (!process.waitFor(120, TimeUnit.SECONDS)) {
             process.destroyForcibly();
             throw new IllegalStateException("did not end: " + command);
@@ -112,7 +129,8 @@ final class App implements AutoCloseable {
         try {
             return HttpClient.newHttpClient()
                             .send(
-                                    HttpRequest.newBuilder(URI.create(url("/actuator/health"))).build(),
+                                    HttpRequest.newBuilder(URI.create(url("/actuator/health")))
+                                            .build(),
                                     HttpResponse.BodyHandlers.discarding())
                             .statusCode()
                     == 200;

@@ -120,7 +120,8 @@ class JourneysTest {
         try (Page page = Page.open(App.demo(), 390, 844, false)) {
             page.withPlan("I. Tolvanen", AUTUMN);
             page.seeText("[data-date='2026-10-07']", "today");
-            assertThat(page.js("return document.documentElement.scrollWidth<=window.innerWidth")).isEqualTo(true);
+            assertThat(page.js("return document.documentElement.scrollWidth<=window.innerWidth"))
+                    .isEqualTo(true);
             page.click("[data-date='2026-10-09'] .date");
             page.press("Day off");
             page.type("#off-reason", "Flood warning");
@@ -169,7 +170,11 @@ class JourneysTest {
         try (Page page = Page.open(App.demo())) {
             page.withPlan("I. Tolvanen", AUTUMN);
             page.stand("2026-11-02");
-            new Actions(page.driver).keyDown(Keys.SHIFT).sendKeys(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT).keyUp(Keys.SHIFT).perform();
+            new Actions(page.driver)
+                    .keyDown(Keys.SHIFT)
+                    .sendKeys(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT)
+                    .keyUp(Keys.SHIFT)
+                    .perform();
             page.keys("d");
             page.type("#off-reason", "Assembly week");
             page.press("no class");
@@ -221,7 +226,8 @@ class JourneysTest {
             page.drag(day("2026-10-20") + " [data-drag='item:topic']", day("2026-10-23"));
             page.seeText(".notice", "to Fri 23 Oct");
             page.click(day("2026-10-23"));
-            assertThat(page.see(".slip li:nth-child(3), .slip li:last-child").getText()).isNotBlank();
+            assertThat(page.see(".slip li:nth-child(3), .slip li:last-child").getText())
+                    .isNotBlank();
             page.drag(day("2026-10-09") + " [data-drag='lesson:CH2']", day("2026-10-19"));
             page.seeText(".strip", "Move “Pools, riffles, bars” to Mon 19 Oct");
             assertThat(page.text(day("2026-10-19") + " .neu")).contains("CH2");
@@ -271,8 +277,7 @@ class JourneysTest {
     }
 
     private static void touch(Page page, String type, List<Long> at) {
-        List<Map<String, Object>> points =
-                at == null ? List.of() : List.of(Map.of("x", at.get(0), "y", at.get(1)));
+        List<Map<String, Object>> points = at == null ? List.of() : List.of(Map.of("x", at.get(0), "y", at.get(1)));
         page.driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", type, "touchPoints", points));
     }
 

@@ -18,6 +18,7 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -28,12 +29,13 @@ import org.junit.jupiter.api.io.TempDir;
 /** A crash at any moment leaves the last complete step: the real process is killed during writes and compared. */
 class KillTest {
 
-    private static final int KILLS = 22;
+    private static final int KILLS = 20;
 
     /** One signed-in person at the running application. */
     private static final class Client {
         private final CookieManager cookies = new CookieManager();
-        private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+        private final HttpClient http =
+                HttpClient.newBuilder().cookieHandler(cookies).build();
         private final App app;
 
         Client(App app) throws Exception {
@@ -72,15 +74,15 @@ class KillTest {
 
     /** The n-th change: one that touches few rows, then one that touches many, and so on. */
     private static String change(long n) {
-        String day = java.time.LocalDate.of(2026, 10, 14).plusDays(n % 60).toString();
+        String day = LocalDate.of(2026, 10, 14).plusDays(n % 60).toString();
         return n % 3 == 0
                 ? "{\"kind\":\"shift\",\"course\":\"HYD 210\",\"unit\":\"RE\",\"by\":" + (n % 2 == 0 ? 1 : 2)
                         + ",\"in\":\"sessions\"}"
                 : n % 3 == 1
                         ? "{\"kind\":\"add-closure\",\"closure\":{\"first\":\"" + day + "\",\"last\":\"" + day
                                 + "\",\"reason\":\"Step " + n + "\"}}"
-                        : "{\"kind\":\"move\",\"course\":\"HYD 210\",\"items\":[\"report\",\"proposal\",\"topic\"],\"to\":\"" + day
-                                + "\"}";
+                        : "{\"kind\":\"move\",\"course\":\"HYD 210\",\"items\":[\"report\",\"proposal\",\"topic\"],\"to\":\""
+                                + day + "\"}";
     }
 
     @Test
@@ -99,8 +101,7 @@ class KillTest {
                         long version = client.version();
                         while (true) {
                             String body = "{\"version\":" + version + ",\"change\":" + change(version) + "}";
-                            HttpResponse<String> answer =
-                                    client.send("/api/terms/1/changes", "application/json", body);
+                            HttpResponse<String> answer = client.send("/api/terms/1/changes", "application/json", body);
                             if (answer.statusCode() != 200) {
                                 throw new IllegalStateException(answer.body());
                             }
@@ -113,7 +114,11 @@ class KillTest {
                 AtomicLong wrong = new AtomicLong();
                 writer.setUncaughtExceptionHandler((thread, e) -> wrong.incrementAndGet());
                 writer.start();
-                Thread.sleep(60 + random.nextInt(500));
+                long before = told.get();
+                for (int i = 0; i < 1500 && told.get() == before && writer.isAlive(); i++) {
+                    Thread.sleep(10);
+                }
+                Thread.sleep(random.nextInt(300)); // within the writes that go on behind the first one
                 app.kill();
                 writer.join(20_000);
                 assertThat(wrong.get()).isZero();
@@ -122,12 +127,19 @@ class KillTest {
                 long version = after.version();
                 assertThat(version).as("what was told is kept").isBetween(told.get(), told.get() + 1);
                 while (expected.size() <= version) {
-                    Change change = ChangeJson.read(Json.read(change(expected.size() - 1))).change();
-                    expected.add(Change.make(change, expected.get(expected.size() - 1)).decisions());
+                    Change change = ChangeJson.read(Json.read(change(expected.size() - 1)))
+                            .change();
+                    expected.add(Change.make(change, expected.get(expected.size() - 1))
+                            .decisions());
                 }
                 Decisions stored = PlanFile.read(after.get("/api/terms/1/plan")).decisions();
-                assertThat(stored).as("after kill %d, version %d", kill, version).isEqualTo(expected.get((int) version));
-                assertThat(Json.read(after.get("/api/terms/1/history")).path("lines").size()).isEqualTo((int) version);
+                assertThat(stored)
+                        .as("after kill %d, version %d", kill, version)
+                        .isEqualTo(expected.get((int) version));
+                assertThat(Json.read(after.get("/api/terms/1/history"))
+                                .path("lines")
+                                .size())
+                        .isEqualTo((int) version);
                 told.set(version);
                 changesTried = version;
             }

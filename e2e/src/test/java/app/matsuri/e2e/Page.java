@@ -84,18 +84,22 @@ final class Page implements AutoCloseable {
         go("/");
         see(".begin");
         driver.findElement(By.cssSelector("input[type=file]"))
-                .sendKeys(Path.of("..", "demo", file).toAbsolutePath().normalize().toString());
+                .sendKeys(
+                        Path.of("..", "demo", file).toAbsolutePath().normalize().toString());
         see(".wall, .phone");
         return this;
     }
 
     WebElement see(String css) {
-        return waiting().until(d -> d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
+        return waiting()
+                .until(d ->
+                        d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
     }
 
     /** Waits until the text stands somewhere in the part of the page. */
     void seeText(String css, String text) {
-        waiting().withMessage(() -> "“" + text + "” in " + css + ", which says: " + text(css))
+        waiting()
+                .withMessage(() -> "“" + text + "” in " + css + ", which says: " + text(css))
                 .until(d -> text(css).contains(text));
     }
 
@@ -126,7 +130,8 @@ final class Page implements AutoCloseable {
         By by = By.xpath("//*[self::button or self::a or self::label][contains(normalize-space(.), \"" + words
                 + "\")][not(@disabled)]");
         waiting().withMessage("press “" + words + "”").until(d -> {
-            List<WebElement> found = d.findElements(by).stream().filter(WebElement::isDisplayed).toList();
+            List<WebElement> found =
+                    d.findElements(by).stream().filter(WebElement::isDisplayed).toList();
             if (found.isEmpty()) {
                 return false;
             }

@@ -16,8 +16,7 @@ import tools.jackson.databind.JsonNode;
 /** The command line: what is printed, where, and with which status. */
 class DatesCommandTest {
 
-    private static final String PLAN =
-            """
+    private static final String PLAN = """
             { "matsuri": 1, "term": { "first": "2026-08-31", "last": "2026-09-11" },
               "courses": [ { "code": "C", "title": "Course, with \\"quotes\\"",
                 "sections": [ { "code": "A", "meets": [ { "rule": "FREQ=WEEKLY;BYDAY=MO", "start": "10:00", "minutes": 50 } ] } ],
@@ -75,15 +74,15 @@ class DatesCommandTest {
     @Test
     void aChangePrintsItsProposal() throws IOException {
         String plan = Files.demo("autumn-2026.json").toString();
-        assertThat(run(plan, "--change", Files.demo("flood-warning.json").toString())).isZero();
+        assertThat(run(plan, "--change", Files.demo("flood-warning.json").toString()))
+                .isZero();
         JsonNode proposal = Json.read(out.toString());
         assertThat(proposal.propertyNames()).contains("sentence", "moves", "findings");
         assertThat(proposal.at("/moves/0").propertyNames())
                 .contains("section", "what", "id", "title", "from", "to", "why");
         assertThat(proposal.at("/moves/0/from").stringValue()).isEqualTo("2026-10-09T10:00");
         assertThat(proposal.at("/moves/0/to").stringValue()).isEqualTo("2026-10-14T10:00");
-        assertThat(proposal.at("/findings/appear/0").propertyNames())
-                .contains("code", "severity", "about", "sentence");
+        assertThat(proposal.at("/findings/appear/0").propertyNames()).contains("code", "severity", "about", "sentence");
     }
 
     @Test

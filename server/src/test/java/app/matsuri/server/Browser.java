@@ -73,16 +73,14 @@ public final class Browser {
         }
         MockHttpServletResponse response = mvc.perform(request).andReturn().getResponse();
         String text = response.getContentAsString(StandardCharsets.UTF_8);
-        JsonNode json = text.startsWith("{") || text.startsWith("[")
-                ? Json.read(text)
-                : Json.MAPPER.createObjectNode();
+        JsonNode json = text.startsWith("{") || text.startsWith("[") ? Json.read(text) : Json.MAPPER.createObjectNode();
         return new Answer(response.getStatus(), json, response);
     }
 
     /** Opens a plan file; the new term's id. */
     public long open(String plan) throws Exception {
-        Answer made = ask(
-                HttpMethod.POST, "/api/terms", plan.getBytes(StandardCharsets.UTF_8), "application/octet-stream");
+        Answer made =
+                ask(HttpMethod.POST, "/api/terms", plan.getBytes(StandardCharsets.UTF_8), "application/octet-stream");
         if (made.status() != 201) {
             throw new AssertionError("not made: " + made.body());
         }

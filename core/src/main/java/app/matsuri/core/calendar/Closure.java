@@ -35,8 +35,8 @@ public record Closure(
         Extra extra) {
 
     /** The kinds that Matsuri offers. */
-    public static final List<String> KINDS = List.of(
-            "public-holiday", "break", "staff-day", "testing", "event", "weather", "instructor-away", "other");
+    public static final List<String> KINDS =
+            List.of("public-holiday", "break", "staff-day", "testing", "event", "weather", "instructor-away", "other");
 
     public Closure {
         Objects.requireNonNull(days, "days");

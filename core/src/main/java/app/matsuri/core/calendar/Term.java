@@ -95,7 +95,6 @@ public record Term(
     }
 
     public Term withClosures(List<Closure> others) {
-        return new Term(
-                name, first, last, zone, weekdays, weekStart, firstPlanDay, others, extraDays, runsAs, extra);
+        return new Term(name, first, last, zone, weekdays, weekStart, firstPlanDay, others, extraDays, runsAs, extra);
     }
 }

@@ -26,9 +26,7 @@ final class Find {
     }
 
     static Unit unit(Decisions in, String course, String id) {
-        return course(in, course)
-                .unit(id)
-                .orElseThrow(() -> new Refused("“" + course + "” has no unit “" + id + "”."));
+        return course(in, course).unit(id).orElseThrow(() -> new Refused("“" + course + "” has no unit “" + id + "”."));
     }
 
     static Lesson lesson(Decisions in, String course, String id) {
@@ -38,9 +36,7 @@ final class Find {
     }
 
     static Item item(Decisions in, String course, String id) {
-        return course(in, course)
-                .item(id)
-                .orElseThrow(() -> new Refused("“" + course + "” has no item “" + id + "”."));
+        return course(in, course).item(id).orElseThrow(() -> new Refused("“" + course + "” has no item “" + id + "”."));
     }
 
     /** What follows for the section, or for the course's first one where none is named. */
@@ -52,9 +48,7 @@ final class Find {
             throw new Refused("“" + course + "” has no section yet: add one, so that there are classes to move by.");
         }
         String code = section == null ? found.sections().get(0).code() : section;
-        return Schedule.of(in.withCourses(List.of(found)))
-                .section(course, code)
-                .orElseThrow();
+        return Schedule.of(in.withCourses(List.of(found))).section(course, code).orElseThrow();
     }
 
     /** ", section A" or "" for the whole plan. */

@@ -19,7 +19,11 @@ public record HoldEmpty(String course, String section, LocalDateTime session, bo
         if (hold && in.taught().containsKey(session)) {
             throw new Refused("The class of " + Say.moment(session) + " has a record: it cannot be held empty.");
         }
-        if (hold && Find.follows(before, course, section).sessions().indexOf(session).isEmpty()) {
+        if (hold
+                && Find.follows(before, course, section)
+                        .sessions()
+                        .indexOf(session)
+                        .isEmpty()) {
             throw new Refused("Section " + section + " has no class that began at " + Say.moment(session) + ".");
         }
         Section held = in.withHoldsEmpty(With.member(in.holdsEmpty(), session, hold));

@@ -33,6 +33,7 @@ import java.util.Set;
  *
  * @param section the section whose days are meant; null for the course's first one
  * @param place "first" or "last" in that day's list
+ * @param fixed items get a fixed date also on a day with a lesson
  * @param keepSpacing whether items keep the calendar days between them, the first going to the day
  */
 public record Move(
@@ -42,6 +43,7 @@ public record Move(
         List<String> items,
         LocalDate to,
         String place,
+        boolean fixed,
         boolean keepSpacing)
         implements Change {
 
@@ -79,9 +81,8 @@ public record Move(
         List<Lesson> block =
                 in.lessons().stream().filter(l -> ids.contains(l.id())).toList();
         Course without = in.withUnits(in.units().stream()
-                .map(u -> u.withLessons(u.lessons().stream()
-                        .filter(l -> !ids.contains(l.id()))
-                        .toList()))
+                .map(u -> u.withLessons(
+                        u.lessons().stream().filter(l -> !ids.contains(l.id())).toList()))
                 .toList());
         SectionSchedule rest =
                 Find.follows(before.withCourse(without), course, view.section().code());
@@ -118,9 +119,8 @@ public record Move(
             chosen.add(dates);
         }
         chosen.sort(Comparator.comparing(ItemDates::main, Comparator.nullsLast(Comparator.naturalOrder())));
-        LocalDate first = chosen.get(0).main() == null
-                ? null
-                : chosen.get(0).main().toLocalDate();
+        LocalDate first =
+                chosen.get(0).main() == null ? null : chosen.get(0).main().toLocalDate();
         int rank = place(view, chosen);
         Course moved = in;
         for (ItemDates dates : chosen) {
@@ -132,7 +132,7 @@ public record Move(
                         dates,
                         notes);
             }
-            moved = moved.withItem(dropped(dates, day, view).withPlace(rank++));
+            moved = moved.withItem(dropped(dates, day, view, fixed).withPlace(rank++));
         }
         return moved;
     }
@@ -158,19 +158,21 @@ public record Move(
     }
 
     /** The item with its rules after being dropped on the day. */
-    static Item dropped(ItemDates dates, LocalDate day, SectionSchedule view) {
+    static Item dropped(ItemDates dates, LocalDate day, SectionSchedule view, boolean fixed) {
         Item item = dates.item();
         boolean opensOnly = item.opens() != null && item.due() == null && item.closes() == null;
         Which moved = opensOnly ? Which.OPENS : Which.DUE;
         LocalDateTime old = dates.get(moved) == null ? null : dates.get(moved).at();
         LocalTime time = old == null ? END_OF_DAY : old.toLocalTime();
-        DateRule rule = opensOnly ? null : withLesson(day, view);
+        DateRule rule = opensOnly || fixed ? null : withLesson(day, view);
         Map<Which, DateRule> rules = new EnumMap<>(Which.class);
         rules.put(moved, rule == null ? DateRule.at(day.atTime(time)) : rule);
         if (old != null) {
             long distance = ChronoUnit.DAYS.between(old.toLocalDate(), day);
             for (Which other : Which.values()) {
-                if (other != moved && item.rule(other) != null && item.rule(other).anchor() instanceof Anchor.Fixed at) {
+                if (other != moved
+                        && item.rule(other) != null
+                        && item.rule(other).anchor() instanceof Anchor.Fixed at) {
                     DateRule kept = item.rule(other);
                     rules.put(
                             other,

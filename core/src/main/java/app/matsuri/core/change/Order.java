@@ -27,9 +27,8 @@ final class Order {
         List<Unit> units = new ArrayList<>();
         List<Item> items = new ArrayList<>();
         for (Unit unit : course.units()) {
-            units.add(unit.withLessons(unit.lessons().stream()
-                    .filter(l -> !ids.contains(l.id()))
-                    .toList()));
+            units.add(unit.withLessons(
+                    unit.lessons().stream().filter(l -> !ids.contains(l.id())).toList()));
         }
         int to = units.size() - 1;
         int place = units.get(to).lessons().size();

@@ -37,8 +37,7 @@ public record PutItem(String course, String unit, Item item) implements Change {
 
     @Override
     public String sentence(Decisions before) {
-        boolean known =
-                before.course(course).flatMap(c -> c.item(item.id())).isPresent();
+        boolean known = before.course(course).flatMap(c -> c.item(item.id())).isPresent();
         return (known ? "Change “" : "Add “") + item.title() + "”";
     }
 

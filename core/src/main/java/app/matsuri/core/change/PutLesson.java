@@ -39,10 +39,8 @@ public record PutLesson(String course, String unit, Lesson lesson, String before
 
     @Override
     public String sentence(Decisions decisions) {
-        boolean known = decisions
-                .course(course)
-                .flatMap(c -> c.lesson(lesson.id()))
-                .isPresent();
+        boolean known =
+                decisions.course(course).flatMap(c -> c.lesson(lesson.id())).isPresent();
         return (known ? "Change lesson “" : "Add lesson “") + lesson.title() + "”";
     }
 

@@ -36,8 +36,7 @@ public record PutUnit(String course, Unit unit, String before) implements Change
 
     @Override
     public String sentence(Decisions decisions) {
-        boolean known =
-                decisions.course(course).flatMap(c -> c.unit(unit.id())).isPresent();
+        boolean known = decisions.course(course).flatMap(c -> c.unit(unit.id())).isPresent();
         return (known ? "Change unit “" : "Add unit “") + unit.title() + "”";
     }
 }

@@ -29,7 +29,8 @@ public record RemoveClosure(LocalDate first, LocalDate last, String reason) impl
         List<Closure> kept = new ArrayList<>();
         boolean any = false;
         for (Closure closure : closures) {
-            if (!meant(closure) || !(exact ? closure.days().equals(days) : closure.days().overlaps(days))) {
+            if (!meant(closure)
+                    || !(exact ? closure.days().equals(days) : closure.days().overlaps(days))) {
                 kept.add(closure);
                 continue;
             }

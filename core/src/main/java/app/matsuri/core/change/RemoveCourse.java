@@ -9,7 +9,8 @@ public record RemoveCourse(String course) implements Change {
     @Override
     public Outcome apply(Decisions before) {
         Find.course(before, course);
-        return Outcome.of(before.withCourses(With.without(before.courses(), c -> c.code().equals(course))));
+        return Outcome.of(
+                before.withCourses(With.without(before.courses(), c -> c.code().equals(course))));
     }
 
     @Override

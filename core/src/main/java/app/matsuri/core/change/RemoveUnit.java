@@ -16,8 +16,7 @@ public record RemoveUnit(String course, String unit) implements Change {
             RemoveLesson.untaught(in, lesson);
             in = RemoveLesson.forgotten(in, lesson.id());
         }
-        return Outcome.of(before.withCourse(
-                in.withUnits(With.without(in.units(), u -> u.id().equals(unit)))));
+        return Outcome.of(before.withCourse(in.withUnits(With.without(in.units(), u -> u.id().equals(unit)))));
     }
 
     @Override

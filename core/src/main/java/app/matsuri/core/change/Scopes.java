@@ -14,9 +14,8 @@ final class Scopes {
             return closure;
         }
         List<String> only = closure.only().stream()
-                .map(code -> code.equals(old)
-                        ? now
-                        : code.startsWith(old + "/") ? now + code.substring(old.length()) : code)
+                .map(code ->
+                        code.equals(old) ? now : code.startsWith(old + "/") ? now + code.substring(old.length()) : code)
                 .toList();
         return new Closure(
                 closure.days(),

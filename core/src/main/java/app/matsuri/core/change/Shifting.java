@@ -58,8 +58,8 @@ final class Shifting {
         if (!movable.isEmpty()) {
             LocalDate old = startOf(movable.get(0));
             course = shift.onlyThese() ? changePlaces(movable) : push(movable.get(0));
-            SectionSchedule after =
-                    Find.follows(before.withCourse(course), shift.course(), view.section().code());
+            SectionSchedule after = Find.follows(
+                    before.withCourse(course), shift.course(), view.section().code());
             LocalDate now = after.start(movable.get(0).id())
                     .map(LocalDateTime::toLocalDate)
                     .orElse(old);
@@ -116,9 +116,8 @@ final class Shifting {
         for (String id : shift.items()) {
             Find.item(before, shift.course(), id);
         }
-        LocalDate week = shift.week() == null
-                ? null
-                : view.calendar().week(shift.week()).orElseThrow();
+        LocalDate week =
+                shift.week() == null ? null : view.calendar().week(shift.week()).orElseThrow();
         for (ItemDates dates : view.dates()) {
             LocalDate main = dates.main() == null ? null : dates.main().toLocalDate();
             boolean among = shift.items().contains(dates.item().id())
@@ -216,9 +215,11 @@ final class Shifting {
                 .findFirst()
                 .orElseThrow()
                 .session();
-        for (int s = firstSession - 1; s >= 0 && left > 0 && in.sessions().get(s).held(); s--) {
-            now = now.withHoldsEmpty(With.member(
-                    now.holdsEmpty(), in.sessions().get(s).name(), false));
+        for (int s = firstSession - 1;
+                s >= 0 && left > 0 && in.sessions().get(s).held();
+                s--) {
+            now = now.withHoldsEmpty(
+                    With.member(now.holdsEmpty(), in.sessions().get(s).name(), false));
             left--;
         }
         for (int i = at - 1; i >= 0 && left > 0; i--) {
@@ -260,8 +261,7 @@ final class Shifting {
                 left -= previous.length();
                 now = RemoveLesson.forgotten(
                         now.withUnits(now.units().stream()
-                                .map(u -> u.withLessons(
-                                        With.without(u.lessons(), l -> l.id().equals(previous.id()))))
+                                .map(u -> u.withLessons(With.without(u.lessons(), l -> l.id().equals(previous.id()))))
                                 .toList()),
                         previous.id());
             } else {
@@ -308,17 +308,17 @@ final class Shifting {
         return switch (shift.in()) {
             case DAYS -> rolled(day.plusDays(by));
             case WEEKS -> rolled(day.plusWeeks(by));
-            default -> view.calendar()
-                    .plus(day, by)
-                    .orElseThrow(() -> new Refused(
-                            Math.abs(by) + " teaching days from " + Say.day(day) + " lie outside the term."));
+            default ->
+                view.calendar()
+                        .plus(day, by)
+                        .orElseThrow(() -> new Refused(
+                                Math.abs(by) + " teaching days from " + Say.day(day) + " lie outside the term."));
         };
     }
 
     private LocalDate rolled(LocalDate day) {
-        LocalDate teaching = view.calendar()
-                .plus(day, 0)
-                .orElseThrow(() -> new Refused(Say.day(day) + " lies outside the term."));
+        LocalDate teaching =
+                view.calendar().plus(day, 0).orElseThrow(() -> new Refused(Say.day(day) + " lies outside the term."));
         if (!teaching.equals(day)) {
             notes.add(Say.day(day) + " does not teach; it becomes " + Say.day(teaching) + ".");
         }
@@ -327,9 +327,7 @@ final class Shifting {
 
     /** The sessions that lessons may still take, in order. */
     private static List<Session> open(SectionSchedule in) {
-        return in.sessions().all().stream()
-                .filter(s -> s.open() && !s.record())
-                .toList();
+        return in.sessions().all().stream().filter(s -> s.open() && !s.record()).toList();
     }
 
     private static int openIndex(SectionSchedule in, Lesson lesson, List<Session> open) {
@@ -416,13 +414,12 @@ final class Shifting {
 
     /** A rule that gives a date so much further: more of what it adds, else the date itself, fixed. */
     private DateRule further(DateRule rule, Resolved now, int teachingDays) {
-        Offset.Unit unit =
-                switch (shift.in()) {
-                    case SESSIONS -> Offset.Unit.SESSIONS;
-                    case DAYS -> Offset.Unit.DAYS;
-                    case WEEKS -> Offset.Unit.WEEKS;
-                    default -> Offset.Unit.TEACHING_DAYS;
-                };
+        Offset.Unit unit = switch (shift.in()) {
+            case SESSIONS -> Offset.Unit.SESSIONS;
+            case DAYS -> Offset.Unit.DAYS;
+            case WEEKS -> Offset.Unit.WEEKS;
+            default -> Offset.Unit.TEACHING_DAYS;
+        };
         if (rule.plus().n() == 0) {
             return with(rule, rule.anchor(), new Offset(shift.by(), unit));
         }
@@ -434,7 +431,6 @@ final class Shifting {
     }
 
     private static DateRule with(DateRule rule, Anchor anchor, Offset plus) {
-        return new DateRule(
-                anchor, plus, rule.snapTo(), rule.snapBefore(), rule.time(), rule.onDayOff(), rule.extra());
+        return new DateRule(anchor, plus, rule.snapTo(), rule.snapBefore(), rule.time(), rule.onDayOff(), rule.extra());
     }
 }

@@ -11,7 +11,6 @@ interface Check {
 
     /** What a finding of the section is about. */
     static Finding.About about(SectionSchedule in, String what, String id) {
-        return new Finding.About(
-                what, in.course().code(), in.section().code(), id);
+        return new Finding.About(what, in.course().code(), in.section().code(), id);
     }
 }

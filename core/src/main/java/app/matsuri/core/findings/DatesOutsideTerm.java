@@ -21,8 +21,7 @@ final class DatesOutsideTerm implements Check {
                         "due-outside-term",
                         Severity.WARNING,
                         Check.about(in, "item", dates.item().id()),
-                        "“" + dates.item().title() + "” is due on " + Say.moment(due.at())
-                                + ", outside the term.",
+                        "“" + dates.item().title() + "” is due on " + Say.moment(due.at()) + ", outside the term.",
                         null));
             }
         }

@@ -23,20 +23,19 @@ final class LessonsWithoutSession implements Check {
             }
             String title = "“" + placement.lesson().title() + "”";
             String missing = Say.count(placement.missing(), "class").replace("classs", "classes");
-            String sentence =
-                    switch (placement.why()) {
-                        case TERM_ENDS -> title + " finds no class before the term ends: " + missing + " missing.";
-                        case BEFORE_PIN -> title + " finds no class before “"
-                                + pinAfter(in, i).title() + "”, which is fixed on "
-                                + Say.day(in.section().pin(pinAfter(in, i))) + ": " + missing + " missing.";
-                        case PIN_HAS_NO_ROOM -> in.section().pin(placement.lesson()) == null
-                                ? title + " stands behind a lesson whose fixed date has no room."
-                                : title + " is fixed on " + Say.day(in.section().pin(placement.lesson()))
-                                        + ", where what comes before it leaves no room.";
-                    };
-            String code = placement.why() == Placement.Lack.TERM_ENDS
-                    ? "lesson-without-session"
-                    : "no-room-before-pin";
+            String sentence = switch (placement.why()) {
+                case TERM_ENDS -> title + " finds no class before the term ends: " + missing + " missing.";
+                case BEFORE_PIN ->
+                    title + " finds no class before “"
+                            + pinAfter(in, i).title() + "”, which is fixed on "
+                            + Say.day(in.section().pin(pinAfter(in, i))) + ": " + missing + " missing.";
+                case PIN_HAS_NO_ROOM ->
+                    in.section().pin(placement.lesson()) == null
+                            ? title + " stands behind a lesson whose fixed date has no room."
+                            : title + " is fixed on " + Say.day(in.section().pin(placement.lesson()))
+                                    + ", where what comes before it leaves no room.";
+            };
+            String code = placement.why() == Placement.Lack.TERM_ENDS ? "lesson-without-session" : "no-room-before-pin";
             found.accept(new Finding(
                     code,
                     Severity.PROBLEM,
@@ -61,8 +60,7 @@ final class LessonsWithoutSession implements Check {
         for (int i = index; i >= 0; i--) {
             Placement placement = in.placements().get(i);
             Lesson lesson = placement.lesson();
-            boolean toCome = !placement.leftOut()
-                    && placement.slots().stream().noneMatch(Placement.Slot::taught);
+            boolean toCome = !placement.leftOut() && placement.slots().stream().noneMatch(Placement.Slot::taught);
             if (toCome && (lesson.reserve() || lesson.optional())) {
                 return new LeaveOut(in.course().code(), in.section().code(), lesson.id(), true);
             }

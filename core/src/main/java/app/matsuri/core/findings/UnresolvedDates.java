@@ -20,7 +20,10 @@ final class UnresolvedDates implements Check {
                     found.accept(new Finding(
                             "unresolved-rule",
                             Severity.PROBLEM,
-                            Check.about(in, which.name().toLowerCase(Locale.ROOT), dates.item().id()),
+                            Check.about(
+                                    in,
+                                    which.name().toLowerCase(Locale.ROOT),
+                                    dates.item().id()),
                             "“" + dates.item().title() + "” has no date “"
                                     + which.name().toLowerCase(Locale.ROOT) + "”: " + date.why() + ".",
                             null));

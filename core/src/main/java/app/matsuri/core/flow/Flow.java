@@ -79,9 +79,10 @@ public final class Flow {
     /** For each lesson with a record, the sessions in which it was taught, in time order. */
     private Map<String, List<Integer>> taught() {
         Map<String, List<Integer>> byLesson = new HashMap<>();
-        section.taught().forEach((name, lessons) -> sessions.indexOf(name)
-                .ifPresent(index -> lessons.forEach(
-                        id -> byLesson.computeIfAbsent(id, x -> new ArrayList<>()).add(index))));
+        section.taught()
+                .forEach((name, lessons) -> sessions.indexOf(name)
+                        .ifPresent(index -> lessons.forEach(id -> byLesson.computeIfAbsent(id, x -> new ArrayList<>())
+                                .add(index))));
         byLesson.values().forEach(indices -> indices.sort(null));
         return byLesson;
     }

@@ -43,8 +43,7 @@ public record Course(
 
     /** A plain course. */
     public static Course of(String code, String title, int usualMinutes, List<Section> sections, List<Unit> units) {
-        return new Course(
-                code, title, null, usualMinutes, WEEK_LIMIT, DAY_LIMIT, sections, units, Extra.NONE);
+        return new Course(code, title, null, usualMinutes, WEEK_LIMIT, DAY_LIMIT, sections, units, Extra.NONE);
     }
 
     /** All its lessons in order. */
@@ -92,8 +91,7 @@ public record Course(
     }
 
     public Course withSections(List<Section> others) {
-        return new Course(
-                code, title, requiredMinutes, usualMinutes, weekLimit, dayLimit, others, units, extra);
+        return new Course(code, title, requiredMinutes, usualMinutes, weekLimit, dayLimit, others, units, extra);
     }
 
     public Course withSection(Section section) {
@@ -101,8 +99,7 @@ public record Course(
     }
 
     public Course withUnits(List<Unit> others) {
-        return new Course(
-                code, title, requiredMinutes, usualMinutes, weekLimit, dayLimit, sections, others, extra);
+        return new Course(code, title, requiredMinutes, usualMinutes, weekLimit, dayLimit, sections, others, extra);
     }
 
     public Course withUnit(Unit unit) {

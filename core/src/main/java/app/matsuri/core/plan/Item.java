@@ -38,16 +38,7 @@ public record Item(
 
     /** The kinds that Matsuri offers. */
     public static final List<String> KINDS = List.of(
-            "reading",
-            "practice",
-            "homework",
-            "discussion",
-            "lab",
-            "project",
-            "presentation",
-            "quiz",
-            "test",
-            "other");
+            "reading", "practice", "homework", "discussion", "lab", "project", "presentation", "quiz", "test", "other");
 
     private static final Set<String> TESTS = Set.of("test", "quiz", "presentation");
 

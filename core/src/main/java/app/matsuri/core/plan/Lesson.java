@@ -44,8 +44,7 @@ public record Lesson(
     }
 
     public Lesson withPin(LocalDate date) {
-        return new Lesson(
-                id, title, length, minLength, optional, joinable, reserve, date, gapBefore, notes, extra);
+        return new Lesson(id, title, length, minLength, optional, joinable, reserve, date, gapBefore, notes, extra);
     }
 
     public Lesson withGap(int gap) {

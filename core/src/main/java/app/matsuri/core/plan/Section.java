@@ -115,7 +115,19 @@ public record Section(
 
     public Section withSessionChanges(List<SessionChange> others) {
         return new Section(
-                code, pace, meets, beat, others, leavesOut, gaps, lengths, pins, holdsEmpty, taught, partly, notes,
+                code,
+                pace,
+                meets,
+                beat,
+                others,
+                leavesOut,
+                gaps,
+                lengths,
+                pins,
+                holdsEmpty,
+                taught,
+                partly,
+                notes,
                 extra);
     }
 

@@ -49,8 +49,11 @@ final class Comparison {
         for (ItemDates dates : after.dates()) {
             ItemDates was = before.byItem().get(dates.item().id());
             for (Which which : Which.values()) {
-                LocalDateTime from = was == null || was.get(which) == null ? null : was.get(which).at();
-                LocalDateTime to = dates.get(which) == null ? null : dates.get(which).at();
+                LocalDateTime from = was == null || was.get(which) == null
+                        ? null
+                        : was.get(which).at();
+                LocalDateTime to =
+                        dates.get(which) == null ? null : dates.get(which).at();
                 if (was != null && !Objects.equals(from, to)) {
                     Item item = dates.item();
                     moves.add(moved(
@@ -79,8 +82,7 @@ final class Comparison {
         return new Moved(course, in.section().code(), what, id, title, from, to, why, hand);
     }
 
-    private void lesson(
-            SectionSchedule before, Placement was, SectionSchedule after, Placement is, List<Moved> moves) {
+    private void lesson(SectionSchedule before, Placement was, SectionSchedule after, Placement is, List<Moved> moves) {
         List<LocalDateTime> from = starts(before, was);
         List<LocalDateTime> to = starts(after, is);
         if (from.equals(to)) {
@@ -108,8 +110,7 @@ final class Comparison {
                 .toList();
     }
 
-    private String why(
-            SectionSchedule before, Placement was, SectionSchedule after, Placement is, LocalDateTime left) {
+    private String why(SectionSchedule before, Placement was, SectionSchedule after, Placement is, LocalDateTime left) {
         if (is.leftOut()) {
             return "left out";
         }

@@ -36,8 +36,13 @@ final class Summary {
             parts.add("nothing moves");
         }
         String findings = findings(appear, goAway);
-        long sections = moves.stream().map(m -> m.course() + "/" + m.section()).distinct().count();
-        return (sections > 1 ? "in " + sections + " sections " : "") + String.join(", ", parts) + (findings.isEmpty() ? "" : "; " + findings);
+        long sections = moves.stream()
+                .map(m -> m.course() + "/" + m.section())
+                .distinct()
+                .count();
+        return (sections > 1 ? "in " + sections + " sections " : "")
+                + String.join(", ", parts)
+                + (findings.isEmpty() ? "" : "; " + findings);
     }
 
     private static String findings(List<Finding> appear, List<Finding> goAway) {

@@ -110,8 +110,7 @@ final class Dates {
         Anchor.InWeek in = (Anchor.InWeek) anchor;
         Optional<LocalDate> week = in.teaching() ? calendar.teachingWeek(in.week()) : calendar.week(in.week());
         if (week.isEmpty()) {
-            return Resolved.unresolved(
-                    "the term has no " + (in.teaching() ? "teaching week " : "week ") + in.week());
+            return Resolved.unresolved("the term has no " + (in.teaching() ? "teaching week " : "week ") + in.week());
         }
         LocalDate day = week.get().with(TemporalAdjusters.nextOrSame(in.weekday()));
         found = new Base(day.atTime(23, 59), -1);
@@ -199,9 +198,10 @@ final class Dates {
             case HOURS -> elapsed(base.at(), Duration.ofHours(n));
             case DAYS -> base.at().plusDays(n);
             case WEEKS -> base.at().plusWeeks(n);
-            case TEACHING_DAYS -> calendar.plus(base.at().toLocalDate(), n)
-                    .map(day -> day.atTime(base.at().toLocalTime()))
-                    .orElse(null);
+            case TEACHING_DAYS ->
+                calendar.plus(base.at().toLocalDate(), n)
+                        .map(day -> day.atTime(base.at().toLocalTime()))
+                        .orElse(null);
             case SESSIONS -> session(base, n, edge);
         };
     }

@@ -25,8 +25,8 @@ public record Schedule(TeachingCalendar calendar, List<SectionSchedule> sections
 
     public Optional<SectionSchedule> section(String course, String section) {
         return sections.stream()
-                .filter(s -> s.course().code().equals(course)
-                        && s.section().code().equals(section))
+                .filter(s ->
+                        s.course().code().equals(course) && s.section().code().equals(section))
                 .findFirst();
     }
 

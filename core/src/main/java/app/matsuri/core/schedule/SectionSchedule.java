@@ -68,8 +68,7 @@ public record SectionSchedule(
     public boolean nothingDue(LocalDateTime moment) {
         return !calendar.term().extraDays().contains(moment.toLocalDate())
                 && calendar.term().closures().stream()
-                        .anyMatch(c ->
-                                c.nothingDue() && c.concerns(course.code(), section.code()) && c.covers(moment));
+                        .anyMatch(c -> c.nothingDue() && c.concerns(course.code(), section.code()) && c.covers(moment));
     }
 
     /** The lessons that take or took a session on the day, in time order. */

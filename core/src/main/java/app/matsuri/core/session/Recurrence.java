@@ -28,7 +28,8 @@ public final class Recurrence {
 
     private Recurrence(RecurrenceRule rule) {
         this.rule = rule;
-        this.weekStart = DayOfWeek.of(rule.getWeekStart().ordinal() == 0 ? 7 : rule.getWeekStart().ordinal());
+        this.weekStart = DayOfWeek.of(
+                rule.getWeekStart().ordinal() == 0 ? 7 : rule.getWeekStart().ordinal());
     }
 
     /**
@@ -121,8 +122,7 @@ public final class Recurrence {
 
     private RecurrenceRuleIterator iterator(LocalDate anchor) {
         try {
-            return rule.iterator(
-                    new DateTime(anchor.getYear(), anchor.getMonthValue() - 1, anchor.getDayOfMonth()));
+            return rule.iterator(new DateTime(anchor.getYear(), anchor.getMonthValue() - 1, anchor.getDayOfMonth()));
         } catch (IllegalArgumentException e) {
             // lib-recur says so of a rule that can never recur from here
             return null;

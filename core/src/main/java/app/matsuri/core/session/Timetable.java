@@ -126,9 +126,8 @@ public record Timetable(
             }
             LocalDate anchor = pattern.from() == null ? term.first() : pattern.from();
             LocalDate from = anchor.isBefore(term.first()) ? term.first() : anchor;
-            LocalDate until = pattern.until() == null || pattern.until().isAfter(term.last())
-                    ? term.last()
-                    : pattern.until();
+            LocalDate until =
+                    pattern.until() == null || pattern.until().isAfter(term.last()) ? term.last() : pattern.until();
             int before = drafts.size();
             List<LocalDate> days = new ArrayList<>();
             for (LocalDate day : recurrence.dates(anchor, until)) {
@@ -155,7 +154,8 @@ public record Timetable(
                 calendar.teachingDays().forEach(this::beat);
                 return;
             }
-            int ahead = Math.floorMod(beat.weekday().getValue() - term.weekStart().getValue(), 7);
+            int ahead =
+                    Math.floorMod(beat.weekday().getValue() - term.weekStart().getValue(), 7);
             for (int week = 1; week <= calendar.weeks(); week++) {
                 LocalDate first = calendar.week(week).orElseThrow();
                 LocalDate day = first.plusDays(ahead);

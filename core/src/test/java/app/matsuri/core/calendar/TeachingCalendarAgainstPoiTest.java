@@ -53,7 +53,8 @@ class TeachingCalendarAgainstPoiTest {
                 int plus = random.nextBoolean() ? 1 + random.nextInt(40) : -1 - random.nextInt(40);
                 cell.setCellFormula("WORKDAY(" + excel(a) + "," + plus + holidays);
                 evaluator.clearAllCachedResultValues();
-                LocalDate reference = DateUtil.getLocalDateTime(evaluator.evaluate(cell).getNumberValue())
+                LocalDate reference = DateUtil.getLocalDateTime(
+                                evaluator.evaluate(cell).getNumberValue())
                         .toLocalDate();
                 if (!reference.isBefore(first) && !reference.isAfter(last)) {
                     assertThat(calendar.plus(a, plus)).as("%s plus %d", a, plus).contains(reference);
@@ -63,9 +64,8 @@ class TeachingCalendarAgainstPoiTest {
                 if (!b.isAfter(last)) {
                     cell.setCellFormula("NETWORKDAYS(" + excel(a) + "," + excel(b) + holidays);
                     evaluator.clearAllCachedResultValues();
-                    assertThat(calendar.count(a, b))
-                            .as("from %s to %s", a, b)
-                            .isEqualTo((int) evaluator.evaluate(cell).getNumberValue());
+                    assertThat(calendar.count(a, b)).as("from %s to %s", a, b).isEqualTo((int)
+                            evaluator.evaluate(cell).getNumberValue());
                 }
             }
         }

@@ -169,7 +169,9 @@ class TeachingCalendarTest {
         TeachingCalendar calendar = TeachingCalendar.of(term);
         assertThat(calendar.teaches(day("2026-10-17"))).isTrue();
         assertThat(calendar.teaches(day("2026-10-20"))).isFalse();
-        assertThat(calendar.teaches(day("2026-10-12"))).as("closed all the same").isFalse();
+        assertThat(calendar.teaches(day("2026-10-12")))
+                .as("closed all the same")
+                .isFalse();
     }
 
     @Test
@@ -186,10 +188,9 @@ class TeachingCalendarTest {
                 List.of("HYD 210"),
                 false,
                 Extra.NONE);
-        Closure pauses = new Closure(
-                forOne.days(), null, null, "", "other", false, true, true, null, false, Extra.NONE);
-        TeachingCalendar calendar =
-                TeachingCalendar.of(demoTerm().withClosures(List.of(forOne, pauses)));
+        Closure pauses =
+                new Closure(forOne.days(), null, null, "", "other", false, true, true, null, false, Extra.NONE);
+        TeachingCalendar calendar = TeachingCalendar.of(demoTerm().withClosures(List.of(forOne, pauses)));
         assertThat(calendar.teaches(day("2026-09-09"))).isTrue();
     }
 

@@ -68,25 +68,26 @@ class ChangesTest {
     @Test
     void aDayOffOutsideTheTermOrOnceMoreIsRefused() {
         Decisions plan = plan(sectionA(), unit(6));
-        assertThatThrownBy(() -> make(
-                        plan, new AddClosure(Closure.of(day("2027-09-09"), day("2027-09-09"), "", "other"))))
+        assertThatThrownBy(
+                        () -> make(plan, new AddClosure(Closure.of(day("2027-09-09"), day("2027-09-09"), "", "other"))))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("outside the term");
-        assertThatThrownBy(() -> make(plan, new AddClosure(plan.term().closures().get(0))))
+        assertThatThrownBy(
+                        () -> make(plan, new AddClosure(plan.term().closures().get(0))))
                 .isInstanceOf(Refused.class);
     }
 
     @Test
     void reopeningTakesTheDayOffAway() {
-        Decisions after = make(
-                plan(sectionA(), unit(6)), new RemoveClosure(day("2026-09-07"), day("2026-09-07"), null));
+        Decisions after =
+                make(plan(sectionA(), unit(6)), new RemoveClosure(day("2026-09-07"), day("2026-09-07"), null));
         assertThat(start(after, "L4")).isEqualTo(day("2026-09-07"));
     }
 
     @Test
     void reopeningADayWithinARunCutsTheRun() {
-        Decisions after = make(
-                plan(sectionA(), unit(6)), new RemoveClosure(day("2026-11-26"), day("2026-11-26"), null));
+        Decisions after =
+                make(plan(sectionA(), unit(6)), new RemoveClosure(day("2026-11-26"), day("2026-11-26"), null));
         assertThat(after.term().closures())
                 .extracting(c -> c.first() + " " + c.last())
                 .contains("2026-11-25 2026-11-25", "2026-11-27 2026-11-27")
@@ -123,8 +124,8 @@ class ChangesTest {
         Unit second = Unit.of("V", "V", List.of(Lesson.of("M1", "", 1), Lesson.of("M2", "", 1)), List.of());
         Decisions before = plan(sectionA(), first, second);
         assertThat(start(before, "M1")).isEqualTo(day("2026-09-16"));
-        Decisions after = make(
-                before, new Shift(HYD, "A", List.of(), "V", List.of(), null, null, 5, Shift.In.WEEKDAYS, false));
+        Decisions after =
+                make(before, new Shift(HYD, "A", List.of(), "V", List.of(), null, null, 5, Shift.In.WEEKDAYS, false));
         assertThat(start(after, "M1")).isEqualTo(day("2026-09-23"));
         assertThat(start(after, "L6")).isEqualTo(day("2026-09-14"));
     }
@@ -141,7 +142,10 @@ class ChangesTest {
         Unit unit = Unit.of(
                 "U",
                 "Unit",
-                List.of(Lesson.of("L1", "One", 1), spare, Lesson.of("L2", "Two", 1).withGap(1)),
+                List.of(
+                        Lesson.of("L1", "One", 1),
+                        spare,
+                        Lesson.of("L2", "Two", 1).withGap(1)),
                 List.of());
         Decisions before = plan(sectionA(), unit);
         assertThat(start(before, "L2")).isEqualTo(day("2026-09-09"));
@@ -166,8 +170,7 @@ class ChangesTest {
         Decisions before = plan(sectionA(), unit(6, fixed));
         Decisions after = make(
                 before,
-                new Shift(
-                        HYD, "A", List.of(), null, List.of(), null, day("2026-09-09"), 1, Shift.In.SESSIONS, false));
+                new Shift(HYD, "A", List.of(), null, List.of(), null, day("2026-09-09"), 1, Shift.In.SESSIONS, false));
         assertThat(start(after, "L4")).isEqualTo(day("2026-09-11"));
         assertThat(follows(after).byItem().get("F").due().at())
                 .as("two teaching days, as the first lesson did")
@@ -191,15 +194,14 @@ class ChangesTest {
                 .isInstanceOf(Refused.class);
         assertThatThrownBy(() -> make(
                         plan(taught, unit(6)),
-                        new Move(HYD, "A", List.of("L1"), List.of(), day("2026-09-09"), "last", false)))
+                        new Move(HYD, "A", List.of("L1"), List.of(), day("2026-09-09"), "last", false, false)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("taught");
     }
 
     @Test
     void theRestOfAPartlyTaughtLessonIsPushedByHoldingAClassEmpty() {
-        Section partly = sectionA()
-                .withTaught(Map.of(at("2026-08-31T10:00"), List.of("L1")), Set.of("L1"));
+        Section partly = sectionA().withTaught(Map.of(at("2026-08-31T10:00"), List.of("L1")), Set.of("L1"));
         Decisions after = make(plan(partly, unit(6)), shift("A", "L1", 1, Shift.In.SESSIONS));
         assertThat(follows(after).sessions().get(1).held()).isTrue();
         assertThat(start(after, "L2")).isEqualTo(day("2026-09-09"));
@@ -211,12 +213,12 @@ class ChangesTest {
     void aLessonDroppedOnADayLandsThereInOrder() {
         Decisions later = make(
                 plan(sectionA(), unit(6)),
-                new Move(HYD, "A", List.of("L2"), List.of(), day("2026-09-11"), "last", false));
+                new Move(HYD, "A", List.of("L2"), List.of(), day("2026-09-11"), "last", false, false));
         assertThat(start(later, "L2")).isEqualTo(day("2026-09-11"));
         assertThat(start(later, "L3")).isEqualTo(day("2026-09-02"));
         Decisions earlier = make(
                 plan(sectionA(), unit(6)),
-                new Move(HYD, "A", List.of("L5"), List.of(), day("2026-09-02"), "last", false));
+                new Move(HYD, "A", List.of("L5"), List.of(), day("2026-09-02"), "last", false, false));
         assertThat(start(earlier, "L5")).isEqualTo(day("2026-09-02"));
         assertThat(start(earlier, "L2")).isEqualTo(day("2026-09-04"));
     }
@@ -227,7 +229,7 @@ class ChangesTest {
         Unit second = Unit.of("V", "V", List.of(Lesson.of("M1", "", 1), Lesson.of("M2", "", 1)), List.of());
         Decisions after = make(
                 plan(sectionA(), unit(2, work), second),
-                new Move(HYD, "A", List.of("L1"), List.of(), day("2026-09-09"), "last", false));
+                new Move(HYD, "A", List.of("L1"), List.of(), day("2026-09-09"), "last", false, false));
         assertThat(after.courses().get(0).units().get(1).lessons())
                 .extracting(Lesson::id)
                 .containsExactly("M1", "M2", "L1");
@@ -240,7 +242,7 @@ class ChangesTest {
         Item work = Item.of("W", "L1", "homework", "Work", DateRule.at(at("2026-09-03T17:00")));
         Decisions after = make(
                 plan(sectionA(), unit(6, work)),
-                new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-09"), "last", false));
+                new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-09"), "last", false, false));
         assertThat(after.courses().get(0).items().get(0).due())
                 .isEqualTo(DateRule.of(new Anchor.WithLesson("L4", Edge.START)));
     }
@@ -252,7 +254,7 @@ class ChangesTest {
                 .withRule(Which.CLOSES, DateRule.of(new Anchor.OwnDate(Which.DUE)));
         Decisions after = make(
                 plan(sectionA(), unit(6, work)),
-                new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-10"), "last", false));
+                new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-10"), "last", false, false));
         var dates = follows(after).byItem().get("W");
         assertThat(dates.due().at()).isEqualTo(at("2026-09-10T17:00"));
         assertThat(dates.opens().at()).isEqualTo(at("2026-09-08T08:00"));
@@ -260,11 +262,20 @@ class ChangesTest {
     }
 
     @Test
+    void workOnADayWithALessonCanBeFixedThere() {
+        Item work = Item.of("W", "L1", "homework", "Work", DateRule.of(new Anchor.WithLesson("L4", Edge.START)));
+        Decisions after = make(
+                plan(sectionA(), unit(6, work)),
+                new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-09"), "last", true, false));
+        assertThat(after.courses().get(0).items().get(0).due()).isEqualTo(DateRule.at(at("2026-09-09T10:00")));
+    }
+
+    @Test
     void severalKeepTheirSpacingAndRollOffDaysThatDoNotTeach() {
         Item one = Item.of("W1", null, "homework", "One", DateRule.at(at("2026-09-15T17:00")));
         Item two = Item.of("W2", null, "homework", "Two", DateRule.at(at("2026-09-17T17:00")));
         Change.Outcome outcome = Change.make(
-                new Move(HYD, "A", List.of(), List.of("W1", "W2"), day("2026-09-24"), "last", true),
+                new Move(HYD, "A", List.of(), List.of("W1", "W2"), day("2026-09-24"), "last", false, true),
                 plan(sectionA(), unit(1, one, two)));
         var after = follows(outcome.decisions());
         assertThat(after.byItem().get("W1").due().at()).isEqualTo(at("2026-09-24T17:00"));
@@ -275,11 +286,23 @@ class ChangesTest {
     @Test
     void anOfficialDateIsNotMoved() {
         Item locked = new Item(
-                "W", null, "test", "Exam", "", null, null, "", true, 0, null, DateRule.at(at("2026-09-15T17:00")), null,
+                "W",
+                null,
+                "test",
+                "Exam",
+                "",
+                null,
+                null,
+                "",
+                true,
+                0,
+                null,
+                DateRule.at(at("2026-09-15T17:00")),
+                null,
                 Extra.NONE);
         assertThatThrownBy(() -> make(
                         plan(sectionA(), unit(1, locked)),
-                        new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-24"), "last", false)))
+                        new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-24"), "last", false, false)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("official");
     }
@@ -317,12 +340,12 @@ class ChangesTest {
     @Test
     void aRecordCanBeTakenBack() {
         Decisions before = plan(sectionA(), unit(6));
-        Decisions recorded =
-                make(before, new RecordTaught(HYD, "A", at("2026-09-02T10:00"), List.of("L1"), true, ""));
+        Decisions recorded = make(before, new RecordTaught(HYD, "A", at("2026-09-02T10:00"), List.of("L1"), true, ""));
         assertThat(follows(recorded).byLesson().get("L1").slots()).hasSize(2);
-        assertThat(make(recorded, new RemoveRecord(HYD, "A", at("2026-09-02T10:00")))).isEqualTo(before);
-        assertThatThrownBy(() -> make(
-                        before, new RecordTaught(HYD, "A", at("2026-09-01T10:00"), List.of("L1"), false, "")))
+        assertThat(make(recorded, new RemoveRecord(HYD, "A", at("2026-09-02T10:00"))))
+                .isEqualTo(before);
+        assertThatThrownBy(() ->
+                        make(before, new RecordTaught(HYD, "A", at("2026-09-01T10:00"), List.of("L1"), false, "")))
                 .isInstanceOf(Refused.class);
     }
 
@@ -344,13 +367,11 @@ class ChangesTest {
                 Extra.NONE);
         Term term = plan(sectionA()).term().withClosures(List.of(only));
         Decisions before = plan(sectionA(), unit(1)).withTerm(term);
-        Decisions after = make(
-                before,
-                new PutCourse(
-                        HYD, Course.of("HYD 220", "Rivers", 50, List.of(), List.of())));
+        Decisions after = make(before, new PutCourse(HYD, Course.of("HYD 220", "Rivers", 50, List.of(), List.of())));
         assertThat(after.term().closures().get(0).only()).containsExactly("HYD 220", "HYD 220/A");
         assertThat(after.courses().get(0).lessons()).hasSize(1);
-        Decisions again = make(after, new PutSection("HYD 220", "A", Section.of("Z", Section.Pace.SESSIONS, List.of())));
+        Decisions again =
+                make(after, new PutSection("HYD 220", "A", Section.of("Z", Section.Pace.SESSIONS, List.of())));
         assertThat(again.term().closures().get(0).only()).containsExactly("HYD 220", "HYD 220/Z");
     }
 

@@ -88,7 +88,8 @@ class FindingsTest {
 
     @Test
     void unresolvedRule() {
-        Finding finding = of(with(Item.of(
+        Finding finding = of(
+                        with(Item.of(
                                 "I", null, "homework", "Work", DateRule.of(new Anchor.WithLesson("X", Edge.START)))),
                         "unresolved-rule")
                 .get(0);
@@ -119,8 +120,7 @@ class FindingsTest {
 
     @Test
     void aPinOnADayWithoutAClass() {
-        Unit unit =
-                Unit.of("U", "U", List.of(Lesson.of("L1", "Trip", 1).withPin(day("2026-09-08"))), List.of());
+        Unit unit = Unit.of("U", "U", List.of(Lesson.of("L1", "Trip", 1).withPin(day("2026-09-08"))), List.of());
         Decisions plan = plan(sectionA(), unit);
         Finding finding = of(plan, "pin-without-session").get(0);
         assertThat(finding.sentence()).contains("Wed 9 Sep");
@@ -141,8 +141,8 @@ class FindingsTest {
     /** Published: 34 CFR 600.2, one credit hour; three credits ask for 2,250 minutes, section A has 2,200. */
     @Test
     void minutesBelowWhatIsAskedFor() {
-        Course course = new Course(
-                "HYD 210", "", 2250, 50, 480, 240, List.of(sectionA()), List.of(unit(44)), Extra.NONE);
+        Course course =
+                new Course("HYD 210", "", 2250, 50, 480, 240, List.of(sectionA()), List.of(unit(44)), Extra.NONE);
         Decisions plan = plan(sectionA()).withCourses(List.of(course));
         assertThat(of(plan, "minutes-missing"))
                 .singleElement()
@@ -160,11 +160,24 @@ class FindingsTest {
     @Test
     void aWeekWithMoreWorkThanTheLimit() {
         Item heavy = new Item(
-                "I", null, "project", "Report", "", null, 500, "", false, 0, null, DateRule.at(at("2026-09-15T17:00")),
-                null, Extra.NONE);
+                "I",
+                null,
+                "project",
+                "Report",
+                "",
+                null,
+                500,
+                "",
+                false,
+                0,
+                null,
+                DateRule.at(at("2026-09-15T17:00")),
+                null,
+                Extra.NONE);
         assertThat(of(with(heavy), "week-over-limit"))
                 .singleElement()
-                .satisfies(f -> assertThat(f.sentence()).isEqualTo("Week 3 has 8.3 hours of work due, 0.3 more than the limit."));
+                .satisfies(f -> assertThat(f.sentence())
+                        .isEqualTo("Week 3 has 8.3 hours of work due, 0.3 more than the limit."));
     }
 
     @Test

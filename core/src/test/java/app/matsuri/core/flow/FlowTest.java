@@ -79,14 +79,16 @@ class FlowTest {
 
     @Test
     void aPinGoesToItsDateWhateverTheGap() {
-        SectionSchedule in =
-                follows(plan(sectionA(), lessons(Lesson.of("L1", "", 1).withPin(day("2026-10-02")).withGap(3))));
+        SectionSchedule in = follows(plan(
+                sectionA(),
+                lessons(Lesson.of("L1", "", 1).withPin(day("2026-10-02")).withGap(3))));
         assertThat(days(in, "L1")).containsExactly(day("2026-10-02"));
     }
 
     @Test
     void aPinOnADayWithoutASessionGoesToTheNext() {
-        SectionSchedule in = follows(plan(sectionA(), lessons(Lesson.of("L1", "", 1).withPin(day("2026-10-12")))));
+        SectionSchedule in =
+                follows(plan(sectionA(), lessons(Lesson.of("L1", "", 1).withPin(day("2026-10-12")))));
         assertThat(days(in, "L1")).containsExactly(day("2026-10-14"));
     }
 
@@ -123,7 +125,9 @@ class FlowTest {
                         Lesson.of("L2", "", 1).withPin(day("2026-09-04")),
                         Lesson.of("L3", "", 1),
                         Lesson.of("L4", "", 1).withPin(day("2026-09-16")))));
-        assertThat(in.byLesson().get("L1").noSession()).as("it would run into the next pin").isTrue();
+        assertThat(in.byLesson().get("L1").noSession())
+                .as("it would run into the next pin")
+                .isTrue();
         assertThat(days(in, "L2")).containsExactly(day("2026-09-04"));
         assertThat(days(in, "L3")).containsExactly(day("2026-09-09"));
         assertThat(days(in, "L4")).containsExactly(day("2026-09-16"));
@@ -169,8 +173,10 @@ class FlowTest {
         boolean byMinutes = random.nextBoolean();
         List<Lesson> lessons = new ArrayList<>();
         for (int i = 0; i < 10 + random.nextInt(30); i++) {
-            Lesson lesson = Lesson.of("L" + i, "Lesson " + i, 1 + random.nextInt(3)).withGap(random.nextInt(4) / 3);
-            lessons.add(random.nextInt(8) == 0 ? lesson.withPin(day("2026-08-31").plusDays(random.nextInt(100))) : lesson);
+            Lesson lesson =
+                    Lesson.of("L" + i, "Lesson " + i, 1 + random.nextInt(3)).withGap(random.nextInt(4) / 3);
+            lessons.add(
+                    random.nextInt(8) == 0 ? lesson.withPin(day("2026-08-31").plusDays(random.nextInt(100))) : lesson);
         }
         Section section = Section.of(
                 "A",

@@ -31,8 +31,8 @@ class ProposalTest {
 
     @Test
     void listsEverythingThatMovesWithWhy() {
-        Proposal proposal = Proposal.of(
-                plan, new AddClosure(Closure.of(day("2026-09-09"), day("2026-09-09"), "Flood", "weather")));
+        Proposal proposal =
+                Proposal.of(plan, new AddClosure(Closure.of(day("2026-09-09"), day("2026-09-09"), "Flood", "weather")));
         assertThat(proposal.moves())
                 .first()
                 .isEqualTo(new Moved(
@@ -45,10 +45,13 @@ class ProposalTest {
                         at("2026-09-11T10:00"),
                         "day off: Flood",
                         false));
-        assertThat(proposal.moves()).filteredOn(m -> m.what().equals("due")).singleElement().satisfies(m -> {
-            assertThat(m.to()).isEqualTo(at("2026-09-11T10:00"));
-            assertThat(m.why()).startsWith("hangs on “Lesson 4”");
-        });
+        assertThat(proposal.moves())
+                .filteredOn(m -> m.what().equals("due"))
+                .singleElement()
+                .satisfies(m -> {
+                    assertThat(m.to()).isEqualTo(at("2026-09-11T10:00"));
+                    assertThat(m.why()).startsWith("hangs on “Lesson 4”");
+                });
         assertThat(proposal.sentence())
                 .isEqualTo("Day off Wed 9 Sep, Flood: 40 lessons move, 1 due date changes, 1 lesson finds no class;"
                         + " 1 finding appears.");
@@ -59,7 +62,7 @@ class ProposalTest {
     @Test
     void isQuietWhenOnlyWhatTheHandMovedMoves() {
         Proposal dropped = Proposal.of(
-                plan, new Move("HYD 210", "A", List.of(), List.of("W"), day("2026-09-17"), "last", false));
+                plan, new Move("HYD 210", "A", List.of(), List.of("W"), day("2026-09-17"), "last", false, false));
         assertThat(dropped.moves()).hasSize(1);
         assertThat(dropped.quiet()).isTrue();
         Proposal renamed = Proposal.of(plan, new PutLesson("HYD 210", null, Lesson.of("L3", "Other", 1), null));
@@ -69,14 +72,19 @@ class ProposalTest {
 
     @Test
     void isNotQuietWhenOtherThingsMoveOrAProblemAppears() {
-        assertThat(Proposal.of(plan, new Pin("HYD 210", "A", "L3", day("2026-09-14"))).quiet())
+        assertThat(Proposal.of(plan, new Pin("HYD 210", "A", "L3", day("2026-09-14")))
+                        .quiet())
                 .isFalse();
-        Item closes = hanging.withRule(
-                app.matsuri.core.plan.Which.CLOSES, DateRule.at(at("2026-09-10T12:00")));
-        Decisions withClose = plan(sectionA(), unit(10, closes.withRule(
-                app.matsuri.core.plan.Which.CLOSES, DateRule.of(new Anchor.WithLesson("L5", Edge.START)))));
+        Item closes = hanging.withRule(app.matsuri.core.plan.Which.CLOSES, DateRule.at(at("2026-09-10T12:00")));
+        Decisions withClose = plan(
+                sectionA(),
+                unit(
+                        10,
+                        closes.withRule(
+                                app.matsuri.core.plan.Which.CLOSES,
+                                DateRule.of(new Anchor.WithLesson("L5", Edge.START)))));
         Proposal late = Proposal.of(
-                withClose, new Move("HYD 210", "A", List.of(), List.of("W"), day("2026-09-15"), "last", false));
+                withClose, new Move("HYD 210", "A", List.of(), List.of("W"), day("2026-09-15"), "last", false, false));
         assertThat(late.appear()).extracting(Finding::code).containsExactly("dates-out-of-order");
         assertThat(late.quiet()).isFalse();
     }

@@ -36,7 +36,11 @@ class DatesTest {
     }
 
     private static ItemDates dates(Item item) {
-        return Schedule.of(plan(sectionA(), unit(6, item))).sections().get(0).byItem().get("I");
+        return Schedule.of(plan(sectionA(), unit(6, item)))
+                .sections()
+                .get(0)
+                .byItem()
+                .get("I");
     }
 
     @Test
@@ -48,8 +52,10 @@ class DatesTest {
 
     @Test
     void addsSessionsFromTheLessonsOwn() {
-        assertThat(due(with("L3", Edge.START).plus(1, Offset.Unit.SESSIONS)).at()).isEqualTo(at("2026-09-09T10:00"));
-        assertThat(due(with("L3", Edge.END).plus(-2, Offset.Unit.SESSIONS)).at()).isEqualTo(at("2026-08-31T10:50"));
+        assertThat(due(with("L3", Edge.START).plus(1, Offset.Unit.SESSIONS)).at())
+                .isEqualTo(at("2026-09-09T10:00"));
+        assertThat(due(with("L3", Edge.END).plus(-2, Offset.Unit.SESSIONS)).at())
+                .isEqualTo(at("2026-08-31T10:50"));
     }
 
     @Test
@@ -83,7 +89,13 @@ class DatesTest {
     void fixedDatesAndOpeningsStayUnlessTheRuleSaysOtherwise() {
         assertThat(due(DateRule.at(at("2026-09-07T12:00"))).at()).isEqualTo(at("2026-09-07T12:00"));
         DateRule next = new DateRule(
-                new Anchor.Fixed(at("2026-09-07T12:00")), Offset.NONE, null, false, null, OnDayOff.PREVIOUS, Extra.NONE);
+                new Anchor.Fixed(at("2026-09-07T12:00")),
+                Offset.NONE,
+                null,
+                false,
+                null,
+                OnDayOff.PREVIOUS,
+                Extra.NONE);
         assertThat(due(next).at()).isEqualTo(at("2026-09-04T12:00"));
         assertThat(due(next).state()).as("rolled goes before fixed").isEqualTo("rolled");
         Item opening = Item.of("I", null, "reading", "Work", null)
@@ -94,7 +106,13 @@ class DatesTest {
     @Test
     void snapsToAWeekdayOnOrAfterOrBefore() {
         DateRule after = new DateRule(
-                new Anchor.WithLesson("L2", Edge.START), Offset.NONE, DayOfWeek.WEDNESDAY, false, null, null, Extra.NONE);
+                new Anchor.WithLesson("L2", Edge.START),
+                Offset.NONE,
+                DayOfWeek.WEDNESDAY,
+                false,
+                null,
+                null,
+                Extra.NONE);
         assertThat(due(after).at()).as("on counts").isEqualTo(at("2026-09-02T10:00"));
         DateRule before = new DateRule(after.anchor(), Offset.NONE, DayOfWeek.SUNDAY, true, null, null, Extra.NONE);
         assertThat(due(before).at()).isEqualTo(at("2026-08-30T10:00"));
@@ -102,10 +120,14 @@ class DatesTest {
 
     @Test
     void aWeekRuleIsAt2359UnlessSaidOtherwise() {
-        assertThat(due(DateRule.of(new Anchor.InWeek(2, false, DayOfWeek.SUNDAY))).at())
+        assertThat(due(DateRule.of(new Anchor.InWeek(2, false, DayOfWeek.SUNDAY)))
+                        .at())
                 .isEqualTo(at("2026-09-13T23:59"));
-        assertThat(due(DateRule.of(new Anchor.InWeek(17, false, DayOfWeek.MONDAY))).resolved()).isFalse();
-        assertThat(due(DateRule.of(new Anchor.InWeek(1, true, DayOfWeek.FRIDAY)).at(LocalTime.NOON)).at())
+        assertThat(due(DateRule.of(new Anchor.InWeek(17, false, DayOfWeek.MONDAY)))
+                        .resolved())
+                .isFalse();
+        assertThat(due(DateRule.of(new Anchor.InWeek(1, true, DayOfWeek.FRIDAY)).at(LocalTime.NOON))
+                        .at())
                 .isEqualTo(at("2026-09-04T12:00"));
     }
 
@@ -115,17 +137,21 @@ class DatesTest {
         DateRule saturday = DateRule.at(at("2026-10-31T12:00"));
         assertThat(due(saturday.plus(24, Offset.Unit.HOURS)).at()).isEqualTo(at("2026-11-01T11:00"));
         assertThat(due(saturday.plus(1, Offset.Unit.DAYS)).at()).isEqualTo(at("2026-11-01T12:00"));
-        assertThat(due(DateRule.at(at("2026-11-01T01:30")).plus(60, Offset.Unit.MINUTES)).at())
+        assertThat(due(DateRule.at(at("2026-11-01T01:30")).plus(60, Offset.Unit.MINUTES))
+                        .at())
                 .as("of a repeated time the first")
                 .isEqualTo(at("2026-11-01T01:30"));
     }
 
     @Test
     void ownDatesUseTheDateAsItCameOut() {
-        Item item = Item.of("I", null, "homework", "Work", with("L3", Edge.START).plus(3, Offset.Unit.DAYS))
+        Item item = Item.of(
+                        "I", null, "homework", "Work", with("L3", Edge.START).plus(3, Offset.Unit.DAYS))
                 .withRule(
                         Which.CLOSES,
-                        DateRule.of(new Anchor.OwnDate(Which.DUE)).plus(1, Offset.Unit.DAYS).at(LocalTime.of(23, 59)));
+                        DateRule.of(new Anchor.OwnDate(Which.DUE))
+                                .plus(1, Offset.Unit.DAYS)
+                                .at(LocalTime.of(23, 59)));
         assertThat(dates(item).closes().at()).as("from the rolled due date").isEqualTo(at("2026-09-09T23:59"));
     }
 
@@ -136,7 +162,8 @@ class DatesTest {
         assertThat(dates(circle).due().why()).contains("circle");
         assertThat(dates(circle).closes().resolved()).isFalse();
         assertThat(due(with("L99", Edge.START)).why()).contains("no lesson");
-        assertThat(due(with("L1", Edge.START).plus(-1, Offset.Unit.SESSIONS)).resolved()).isFalse();
+        assertThat(due(with("L1", Edge.START).plus(-1, Offset.Unit.SESSIONS)).resolved())
+                .isFalse();
         assertThat(due(DateRule.of(new Anchor.OwnDate(Which.OPENS))).resolved()).isFalse();
     }
 
@@ -144,7 +171,8 @@ class DatesTest {
     void aLessonThatTheSectionLeavesOutGivesNoDate() {
         Item item = Item.of("I", null, "homework", "Work", with("L2", Edge.START));
         Decisions left = plan(sectionA().withLeavesOut(Set.of("L2")), unit(6, item));
-        assertThat(Schedule.of(left).sections().get(0).byItem().get("I").due().why()).contains("leaves out");
+        assertThat(Schedule.of(left).sections().get(0).byItem().get("I").due().why())
+                .contains("leaves out");
     }
 
     @Test
@@ -167,10 +195,11 @@ class DatesTest {
     }
 
     private static boolean rolled(Closure closure, String time) {
-        Item item = Item.of(
-                "I", null, "homework", "Work", with("L4", Edge.START).at(LocalTime.parse(time)));
+        Item item =
+                Item.of("I", null, "homework", "Work", with("L4", Edge.START).at(LocalTime.parse(time)));
         Decisions plan = plan(sectionA(), unit(6, item));
-        return Schedule.of(plan.withTerm(plan.term().withClosures(List.of(closure, plan.term().closures().get(0)))))
+        return Schedule.of(plan.withTerm(plan.term()
+                        .withClosures(List.of(closure, plan.term().closures().get(0)))))
                 .sections()
                 .get(0)
                 .byItem()

@@ -76,7 +76,8 @@ class TimetableTest {
     /** Published: IANA time zones; the US clock change of 2026-11-01 leaves a 10:00 class at 10:00. */
     @Test
     void classesKeepTheirLocalTimeOverAClockChange() {
-        assertThat(of(demoTerm(), MWF).all()).allMatch(s -> s.start().toLocalTime().equals(LocalTime.of(10, 0)));
+        assertThat(of(demoTerm(), MWF).all())
+                .allMatch(s -> s.start().toLocalTime().equals(LocalTime.of(10, 0)));
     }
 
     @Test
@@ -85,10 +86,7 @@ class TimetableTest {
         assertThat(sessions.lost())
                 .extracting(Sessions.Lost::name)
                 .containsExactly(
-                        at("2026-09-07T10:00"),
-                        at("2026-10-12T10:00"),
-                        at("2026-11-25T10:00"),
-                        at("2026-11-27T10:00"));
+                        at("2026-09-07T10:00"), at("2026-10-12T10:00"), at("2026-11-25T10:00"), at("2026-11-27T10:00"));
         assertThat(sessions.lost().get(0).reason()).isEqualTo("Public holiday");
     }
 
@@ -111,15 +109,21 @@ class TimetableTest {
 
     @Test
     void lessThanTenMinutesAreNoClass() {
-        assertThat(of(plus(part("2026-09-23", "10:09", "10:50", true, false)), MWF).size()).isEqualTo(43);
-        assertThat(of(plus(part("2026-09-23", "10:10", "10:50", true, false)), MWF).size()).isEqualTo(44);
+        assertThat(of(plus(part("2026-09-23", "10:09", "10:50", true, false)), MWF)
+                        .size())
+                .isEqualTo(43);
+        assertThat(of(plus(part("2026-09-23", "10:10", "10:50", true, false)), MWF)
+                        .size())
+                .isEqualTo(44);
     }
 
     @Test
     void aPauseOfPartOfADayPausesASessionThatItCoversWholly() {
-        assertThat(find(of(plus(part("2026-09-23", "10:00", "10:50", false, true)), MWF), "2026-09-23T10:00").paused())
+        assertThat(find(of(plus(part("2026-09-23", "10:00", "10:50", false, true)), MWF), "2026-09-23T10:00")
+                        .paused())
                 .isTrue();
-        assertThat(find(of(plus(part("2026-09-23", "10:01", "10:50", false, true)), MWF), "2026-09-23T10:00").paused())
+        assertThat(find(of(plus(part("2026-09-23", "10:01", "10:50", false, true)), MWF), "2026-09-23T10:00")
+                        .paused())
                 .isFalse();
     }
 
@@ -158,8 +162,7 @@ class TimetableTest {
 
     @Test
     void anAddedSessionComesLastAmongEqualStarts() {
-        Sessions sessions = of(
-                demoTerm(), MWF, new SessionChange.Add(at("2026-09-02T10:00"), 30, "Field", Extra.NONE));
+        Sessions sessions = of(demoTerm(), MWF, new SessionChange.Add(at("2026-09-02T10:00"), 30, "Field", Extra.NONE));
         assertThat(sessions.get(1).origin()).isEqualTo(Origin.PATTERN);
         assertThat(sessions.get(2).origin()).isEqualTo(Origin.ADDED);
         assertThat(sessions.notes()).extracting(Note::kind).contains(Note.Kind.OVERLAP);

@@ -99,21 +99,20 @@ public final class ChangeJson {
             List<String> lessons = in.texts("lessons", "a lesson's id", x -> x);
             List<String> items = in.texts("items", "an item's id", x -> x);
             String place = in.word("place", "last", List.of("first", "last"));
+            boolean fixed = in.flag("fixed", false);
             boolean spacing = in.flag("keepSpacing", false);
-            return to == null ? null : new Move(course, section, lessons, items, to, place, spacing);
+            return to == null ? null : new Move(course, section, lessons, items, to, place, fixed, spacing);
         });
         KINDS.put(
                 "pin",
-                in -> new Pin(
-                        in.required("course"), in.text("section", null), in.required("lesson"), in.date("date")));
+                in -> new Pin(in.required("course"), in.text("section", null), in.required("lesson"), in.date("date")));
         KINDS.put("record-taught", in -> {
             var session = in.moment("session");
             needed(in, "session", session);
             List<String> lessons = in.texts("lessons", "a lesson's id", x -> x);
             boolean partly = in.flag("partly", false);
             String note = in.text("note", "");
-            return new RecordTaught(
-                    in.required("course"), in.required("section"), session, lessons, partly, note);
+            return new RecordTaught(in.required("course"), in.required("section"), session, lessons, partly, note);
         });
         KINDS.put("remove-record", in -> {
             var session = needed(in, "session", in.moment("session"));
@@ -126,8 +125,7 @@ public final class ChangeJson {
         });
         KINDS.put("leave-out", in -> {
             boolean leave = in.flag("leave", true);
-            return new LeaveOut(
-                    in.required("course"), in.required("section"), in.required("lesson"), leave);
+            return new LeaveOut(in.required("course"), in.required("section"), in.required("lesson"), leave);
         });
         KINDS.put("change-session", in -> {
             SessionChange change = needed(in, "change", in.object("change", SectionReader::change));
@@ -154,8 +152,9 @@ public final class ChangeJson {
         String kind = in.required("kind");
         Function<In, Change> reader = kind == null ? null : KINDS.get(kind);
         if (kind != null && reader == null) {
-            faults.fatal("/kind", "“" + kind + "” is no kind of change. There are " + String.join(", ", KINDS.keySet())
-                    + ".");
+            faults.fatal(
+                    "/kind",
+                    "“" + kind + "” is no kind of change. There are " + String.join(", ", KINDS.keySet()) + ".");
         }
         Change change = reader == null ? null : reader.apply(in);
         in.extra();
@@ -190,7 +189,15 @@ public final class ChangeJson {
         return by == null || what == null
                 ? null
                 : new Shift(
-                        course, section, lessons, unit, items, week, from, by, Words.constant(Shift.In.class, what),
+                        course,
+                        section,
+                        lessons,
+                        unit,
+                        items,
+                        week,
+                        from,
+                        by,
+                        Words.constant(Shift.In.class, what),
                         only);
     }
 
@@ -266,6 +273,7 @@ public final class ChangeJson {
                     .some("items", move.items())
                     .put("to", move.to().toString())
                     .put("place", move.place())
+                    .unless(false, "fixed", move.fixed())
                     .put("keepSpacing", move.keepSpacing());
         } else if (change instanceof Pin pin) {
             out.put("kind", "pin")

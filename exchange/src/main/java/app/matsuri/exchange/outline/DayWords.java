@@ -83,7 +83,8 @@ public record DayWords(LocalDate base, LocalDate first, LocalDate last) {
         }
         m = PLUS.matcher(text);
         if (m.matches()) {
-            boolean weeks = m.group(2) != null && m.group(2).toLowerCase(Locale.ROOT).startsWith("w");
+            boolean weeks =
+                    m.group(2) != null && m.group(2).toLowerCase(Locale.ROOT).startsWith("w");
             return Optional.of(base.plusDays((long) number(m.group(1)) * (weeks ? 7 : 1)));
         }
         m = NEXT.matcher(text);

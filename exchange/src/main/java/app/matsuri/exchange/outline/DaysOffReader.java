@@ -41,7 +41,12 @@ public final class DaysOffReader {
             boolean heading = !digits && text.matches("(?i).*(calendar|term|semester|year|dates|holidays|breaks).*");
             return heading
                     ? new Line(number, text, "heading", "a heading, passed over", null)
-                    : new Line(number, text, "not-understood", "No date found. Write it as “Oct 12-13 Autumn break”.", null);
+                    : new Line(
+                            number,
+                            text,
+                            "not-understood",
+                            "No date found. Write it as “Oct 12-13 Autumn break”.",
+                            null);
         }
         RunWords.Found run = found.get();
         String reason = reason(text.substring(0, run.from()) + " " + text.substring(run.to()));

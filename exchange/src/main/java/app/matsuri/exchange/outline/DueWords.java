@@ -85,7 +85,8 @@ public record DueWords(DayWords days) {
 
     private Optional<DateRule> rule(String text, String anchor, boolean unit) {
         String lower = text.toLowerCase(Locale.ROOT);
-        Optional<LocalDate> day = lower.matches(".*\\d.*") && !lower.startsWith("+") ? days.read(text) : Optional.empty();
+        Optional<LocalDate> day =
+                lower.matches(".*\\d.*") && !lower.startsWith("+") ? days.read(text) : Optional.empty();
         if (day.isPresent()) {
             return Optional.of(DateRule.at(day.get().atTime(END_OF_DAY)));
         }
@@ -95,7 +96,9 @@ public record DueWords(DayWords days) {
                     DayWords.number(week.group(2)), week.group(1) != null, DayWords.weekday(week.group(3)))));
         }
         Matcher n = NUMBER.matcher(text);
-        if (n.matches() && n.group(4) != null && !n.group(4).toLowerCase(Locale.ROOT).endsWith("class")
+        if (n.matches()
+                && n.group(4) != null
+                && !n.group(4).toLowerCase(Locale.ROOT).endsWith("class")
                 && !n.group(4).equalsIgnoreCase("start")) {
             String own = n.group(4).toLowerCase(Locale.ROOT);
             Which which = own.startsWith("due") ? Which.DUE : own.startsWith("open") ? Which.OPENS : Which.CLOSES;
@@ -103,8 +106,7 @@ public record DueWords(DayWords days) {
         }
         if (lower.matches("(same as|when|with) (due|opens|closes)")) {
             String own = lower.substring(lower.lastIndexOf(' ') + 1);
-            return Optional.of(
-                    DateRule.of(new Anchor.OwnDate(Which.valueOf(own.toUpperCase(Locale.ROOT)))));
+            return Optional.of(DateRule.of(new Anchor.OwnDate(Which.valueOf(own.toUpperCase(Locale.ROOT)))));
         }
         if (anchor == null) {
             return Optional.empty();
@@ -135,9 +137,9 @@ public record DueWords(DayWords days) {
         }
         if (n.matches()) {
             Offset.Unit of = unitOf(n.group(2));
-            boolean classTime =
-                    of == Offset.Unit.SESSIONS || of == Offset.Unit.HOURS || of == Offset.Unit.MINUTES;
-            boolean fromStart = of == Offset.Unit.SESSIONS || n.group(4) != null && n.group(4).equals("start");
+            boolean classTime = of == Offset.Unit.SESSIONS || of == Offset.Unit.HOURS || of == Offset.Unit.MINUTES;
+            boolean fromStart = of == Offset.Unit.SESSIONS
+                    || n.group(4) != null && n.group(4).equals("start");
             DateRule rule = (fromStart ? start : end).plus(signed(n), of);
             return Optional.of(classTime ? rule : rule.at(END_OF_DAY));
         }
@@ -147,13 +149,14 @@ public record DueWords(DayWords days) {
             String of = plus.group(3) == null ? "teaching days" : plus.group(3);
             Offset.Unit in = unitOf(of.equals("d") ? "days" : of.equals("w") ? "weeks" : of);
             return Optional.of(
-                    in == Offset.Unit.SESSIONS ? start.plus(by, in) : end.plus(by, in).at(END_OF_DAY));
+                    in == Offset.Unit.SESSIONS
+                            ? start.plus(by, in)
+                            : end.plus(by, in).at(END_OF_DAY));
         }
         Matcher weekday = BY_WEEKDAY.matcher(lower);
         if (weekday.matches()) {
             DayOfWeek on = DayWords.weekday(weekday.group(1));
-            DateRule rule = new DateRule(
-                    end.anchor(), Offset.NONE, on, false, END_OF_DAY, null, Extra.NONE);
+            DateRule rule = new DateRule(end.anchor(), Offset.NONE, on, false, END_OF_DAY, null, Extra.NONE);
             return Optional.of(rule);
         }
         return Optional.empty();
@@ -221,14 +224,14 @@ public record DueWords(DayWords days) {
         } else if (plus.unit() == Offset.Unit.SESSIONS && plus.n() == 1 && own.isEmpty()) {
             said.append("next class");
         } else {
-            String unit =
-                    switch (plus.unit()) {
-                        case SESSIONS -> Math.abs(plus.n()) == 1 ? "class" : "classes";
-                        case TEACHING_DAYS -> "teaching day" + (Math.abs(plus.n()) == 1 ? "" : "s");
-                        default -> Say.count(2, plus.unit().name().toLowerCase(Locale.ROOT).replaceFirst("s$", ""))
-                                .substring(2)
-                                .replaceFirst("s$", Math.abs(plus.n()) == 1 ? "" : "s");
-                    };
+            String unit = switch (plus.unit()) {
+                case SESSIONS -> Math.abs(plus.n()) == 1 ? "class" : "classes";
+                case TEACHING_DAYS -> "teaching day" + (Math.abs(plus.n()) == 1 ? "" : "s");
+                default ->
+                    Say.count(2, plus.unit().name().toLowerCase(Locale.ROOT).replaceFirst("s$", ""))
+                            .substring(2)
+                            .replaceFirst("s$", Math.abs(plus.n()) == 1 ? "" : "s");
+            };
             said.append(Math.abs(plus.n())).append(' ').append(unit).append(plus.n() < 0 ? " before" : " after");
             said.append(own.isEmpty() ? "" : " " + own);
             said.append(rule.snapTo() == null ? "" : ", then " + weekday(rule.snapTo()));

@@ -19,10 +19,10 @@ public final class MeetsWords {
 
     private static final String CLOCK = "(\\d{1,2})(?:[:.](\\d{2}))?\\s*(am|pm)?";
     private static final Pattern TIMES = Pattern.compile(
-            "(?<!\\d)" + CLOCK + "(?:\\s*(?:-|–|to)\\s*" + CLOCK + "|\\s*[,]?\\s*(?:for\\s+)?(\\d{2,3})\\s*min(?:utes)?)",
+            "(?<!\\d)" + CLOCK + "(?:\\s*(?:-|–|to)\\s*" + CLOCK
+                    + "|\\s*[,]?\\s*(?:for\\s+)?(\\d{2,3})\\s*min(?:utes)?)",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern LONG_DAYS =
-            Pattern.compile(DayWords.WEEKDAY + "s?\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern LONG_DAYS = Pattern.compile(DayWords.WEEKDAY + "s?\\b", Pattern.CASE_INSENSITIVE);
     private static final Pattern SHORT_DAYS = Pattern.compile("(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}");
 
     private MeetsWords() {}
@@ -45,10 +45,12 @@ public final class MeetsWords {
         if (minutes < 1) {
             return Optional.empty();
         }
-        String place = text.substring(times.end()).replaceFirst("^[\\s,;:@]*(?:in\\s+)?", "").strip();
+        String place = text.substring(times.end())
+                .replaceFirst("^[\\s,;:@]*(?:in\\s+)?", "")
+                .strip();
         String byDay = String.join(",", days.stream().map(Words::weekday).toList());
-        return Optional.of(new MeetingPattern(
-                "FREQ=WEEKLY;BYDAY=" + byDay, start, minutes, place, "", null, null, Extra.NONE));
+        return Optional.of(
+                new MeetingPattern("FREQ=WEEKLY;BYDAY=" + byDay, start, minutes, place, "", null, null, Extra.NONE));
     }
 
     private static Set<DayOfWeek> days(String text) {

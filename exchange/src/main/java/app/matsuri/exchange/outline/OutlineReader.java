@@ -128,9 +128,10 @@ public final class OutlineReader {
                             .filter(n -> n > 0);
             wrong |= length.isEmpty();
             Lesson added = lesson(lesson, length.orElse(1));
-            said.add(length.isEmpty()
-                    ? "“" + cell(cells, "length") + "” is no number of sessions; 1 was taken"
-                    : added.id() + " " + sessions(added.length()));
+            said.add(
+                    length.isEmpty()
+                            ? "“" + cell(cells, "length") + "” is no number of sessions; 1 was taken"
+                            : added.id() + " " + sessions(added.length()));
         }
         String[] works = work.isEmpty() ? new String[0] : work.split("\\s*;\\s*");
         String[] dues = cell(cells, "due").split("\\s*;\\s*", -1);
@@ -197,7 +198,8 @@ public final class OutlineReader {
         boolean looksDue = text.matches("(?i).*[,:]?\\s\\bdue\\b.*");
         List<String> said = new ArrayList<>();
         if (level == 0 && !looksDue) {
-            lines.add(new Line(number, line, "unit", "unit " + unit(text.replaceFirst("(?i)^unit\\s*\\d*\\s*[:.]\\s*", ""))));
+            lines.add(new Line(
+                    number, line, "unit", "unit " + unit(text.replaceFirst("(?i)^unit\\s*\\d*\\s*[:.]\\s*", ""))));
         } else if (units.isEmpty()) {
             lines.add(new Line(number, line, "not-understood", "No unit stands above this line. Begin with one."));
         } else if (level == 1 && !looksDue) {
@@ -225,7 +227,9 @@ public final class OutlineReader {
         String stem = letters.length() >= 2 ? letters.substring(0, 2) : (letters + "UN").substring(0, 2);
         String code = stem;
         for (int i = 2; !codes.add(code); i++) {
-            code = i < letters.length() ? stem.charAt(0) + letters.substring(i, i + 1) : stem + (i - letters.length() + 2);
+            code = i < letters.length()
+                    ? stem.charAt(0) + letters.substring(i, i + 1)
+                    : stem + (i - letters.length() + 2);
         }
         units.add(new Draft(code, title));
         return code + " " + title;
@@ -270,7 +274,9 @@ public final class OutlineReader {
             return false;
         }
         Draft unit = last();
-        String lesson = unit.lessons.isEmpty() ? null : unit.lessons.get(unit.lessons.size() - 1).id();
+        String lesson = unit.lessons.isEmpty()
+                ? null
+                : unit.lessons.get(unit.lessons.size() - 1).id();
         String kind = kind(title);
         Optional<DateRule> rule = when.isEmpty() ? Optional.empty() : due.read(when, lesson);
         unit.items.add(new Item(

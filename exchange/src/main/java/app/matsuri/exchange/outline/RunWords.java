@@ -39,7 +39,10 @@ public final class RunWords {
     public static Optional<Found> find(String text, DayWords words) {
         Matcher m = DOTTED_RUN.matcher(text);
         if (m.find()) {
-            return run(m, words.dated(m.group(4), n(m, 3), n(m, 1), null), words.dated(m.group(4), n(m, 3), n(m, 2), null));
+            return run(
+                    m,
+                    words.dated(m.group(4), n(m, 3), n(m, 1), null),
+                    words.dated(m.group(4), n(m, 3), n(m, 2), null));
         }
         m = TWO.matcher(text);
         if (m.find()) {

@@ -76,8 +76,11 @@ public record Start(
         LocalDate from = day("first", first, new DayWords(today, null, null), said);
         LocalDate to = day("last", last, new DayWords(today, from, from == null ? null : from.plusYears(1)), said);
         if (from != null && to != null && to.isBefore(from)) {
-            said.add(new Said("last", false, "The last day " + Say.day(to) + " lies before the first, " + Say.day(from)
-                    + ". Exchange them or mend one."));
+            said.add(new Said(
+                    "last",
+                    false,
+                    "The last day " + Say.day(to) + " lies before the first, " + Say.day(from)
+                            + ". Exchange them or mend one."));
             to = null;
         } else if (from != null && to != null && to.isAfter(from.plusDays(Term.MOST_DAYS))) {
             said.add(new Said("last", false, "That is more than five years after the first day. Check the year."));
@@ -158,19 +161,22 @@ public record Start(
                 .orElse(new Said(
                         "meets",
                         false,
-                        meets.isBlank() ? "" : "Days or times were not understood. Write it as MWF 10-10:50 Weir House 2.")));
+                        meets.isBlank()
+                                ? ""
+                                : "Days or times were not understood. Write it as MWF 10-10:50 Weir House 2.")));
         Integer required = null;
         if (!credits.isBlank()) {
             Optional<Integer> n = DayWords.count(credits.strip()).filter(c -> c > 0 && c < 100);
             required = n.map(c -> c * MINUTES_PER_CREDIT).orElse(null);
-            said.add(n.map(c -> new Said("credits", true, String.format("%,d minutes of class", c * MINUTES_PER_CREDIT)))
+            said.add(n.map(c ->
+                            new Said("credits", true, String.format("%,d minutes of class", c * MINUTES_PER_CREDIT)))
                     .orElse(new Said("credits", false, "Give a whole number of credits, or leave it empty.")));
         }
         if (pattern.isEmpty()) {
             return Optional.empty();
         }
-        Section group = Section.of(
-                section.isBlank() ? "A" : section.strip(), Section.Pace.SESSIONS, List.of(pattern.get()));
+        Section group =
+                Section.of(section.isBlank() ? "A" : section.strip(), Section.Pace.SESSIONS, List.of(pattern.get()));
         return Optional.of(new Course(
                 code,
                 title,

@@ -84,6 +84,7 @@ public final class CourseReader {
         return id == null || title == null || kind == null || marking == null || place == null || shortName == null
                 ? null
                 : new Item(
-                        id, lesson, kind, title, shortName, points, minutes, marking, locked, place, opens, due, closes, extra);
+                        id, lesson, kind, title, shortName, points, minutes, marking, locked, place, opens, due, closes,
+                        extra);
     }
 }

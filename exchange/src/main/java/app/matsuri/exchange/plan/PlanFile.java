@@ -39,8 +39,10 @@ public final class PlanFile {
     /** Reads a file's bytes, which must be UTF-8. */
     public static Reading read(byte[] bytes) {
         if (bytes.length > MOST_BYTES) {
-            return hopeless("The file has " + bytes.length / 1024 / 1024 + " MB; a plan file has at most "
-                    + MOST_BYTES / 1024 / 1024 + " MB. Check that it is the right file.", 0);
+            return hopeless(
+                    "The file has " + bytes.length / 1024 / 1024 + " MB; a plan file has at most "
+                            + MOST_BYTES / 1024 / 1024 + " MB. Check that it is the right file.",
+                    0);
         }
         try {
             return read(StandardCharsets.UTF_8
@@ -61,7 +63,8 @@ public final class PlanFile {
             root = Json.read(text);
         } catch (JacksonException e) {
             TokenStreamLocation where = e.getLocation();
-            return hopeless("This is no JSON: " + e.getOriginalMessage() + ". A plan file is one object { … }.",
+            return hopeless(
+                    "This is no JSON: " + e.getOriginalMessage() + ". A plan file is one object { … }.",
                     where == null ? 0 : Math.max(0, where.getLineNr()));
         }
         Faults faults = new Faults();

@@ -8,7 +8,6 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
-import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.session.MeetingPattern;
@@ -100,15 +99,21 @@ public final class PlanWriter {
                         "beat",
                         section.beat() == null
                                 ? null
-                                : new Out().some("weekday", text(section.beat().weekday())).map())
+                                : new Out()
+                                        .some("weekday", text(section.beat().weekday()))
+                                        .map())
                 .some(
                         "sessionChanges",
-                        section.sessionChanges().stream().map(PlanWriter::change).toList())
+                        section.sessionChanges().stream()
+                                .map(PlanWriter::change)
+                                .toList())
                 .some("leavesOut", section.leavesOut())
                 .some("gaps", section.gaps())
                 .some("lengths", section.lengths())
                 .some("pins", pins)
-                .some("holdsEmpty", section.holdsEmpty().stream().map(Words::moment).toList())
+                .some(
+                        "holdsEmpty",
+                        section.holdsEmpty().stream().map(Words::moment).toList())
                 .some("taught", taught)
                 .some("partly", section.partly())
                 .some("notes", section.notes())

@@ -74,8 +74,7 @@ final class References {
         for (int u = 0; u < course.units().size(); u++) {
             Unit unit = course.units().get(u);
             String place = at + "/units/" + u;
-            if (unit.yields() != null
-                    && unit.lessons().stream().map(Lesson::id).noneMatch(unit.yields()::equals)) {
+            if (unit.yields() != null && unit.lessons().stream().map(Lesson::id).noneMatch(unit.yields()::equals)) {
                 faults.kept(place + "/yields", "“" + unit.yields() + "” is no lesson of this unit: nothing yields.");
             }
             for (int i = 0; i < unit.items().size(); i++) {
@@ -113,8 +112,9 @@ final class References {
             DateRule rule = item.rule(which);
             String place = at + "/" + Words.word(which);
             if (rule != null && rule.anchor() instanceof Anchor.WithLesson with && !lessons.contains(with.lesson())) {
-                faults.kept(place + "/lesson", "There is no lesson “" + with.lesson() + "” in this course: the date"
-                        + " is unresolved.");
+                faults.kept(
+                        place + "/lesson",
+                        "There is no lesson “" + with.lesson() + "” in this course: the date" + " is unresolved.");
             }
             if (rule != null && rule.anchor() instanceof Anchor.WithUnit with && !units.contains(with.unit())) {
                 faults.kept(

@@ -47,11 +47,13 @@ public final class RuleReader {
     private static Anchor anchor(In in) {
         List<String> given = ANCHORS.stream().filter(in::has).toList();
         if (given.size() != 1) {
-            in.faults().fatal(
-                    in.pointer(),
-                    given.isEmpty()
-                            ? "A date rule begins with one of at, lesson, unit, week or own."
-                            : "A date rule begins with one thing; here are " + String.join(" and ", given) + ".");
+            in.faults()
+                    .fatal(
+                            in.pointer(),
+                            given.isEmpty()
+                                    ? "A date rule begins with one of at, lesson, unit, week or own."
+                                    : "A date rule begins with one thing; here are " + String.join(" and ", given)
+                                            + ".");
             return null;
         }
         return switch (given.get(0)) {

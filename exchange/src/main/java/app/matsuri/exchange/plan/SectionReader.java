@@ -106,8 +106,8 @@ public final class SectionReader {
         LocalDate from = in.date("from");
         LocalDate until = in.date("until");
         if (rule == null && !letters) {
-            in.faults().fatal(
-                    in.pointer(), "“rule” is missing: say when it meets, such as FREQ=WEEKLY;BYDAY=MO,WE,FR.");
+            in.faults()
+                    .fatal(in.pointer(), "“rule” is missing: say when it meets, such as FREQ=WEEKLY;BYDAY=MO,WE,FR.");
         }
         if (!in.has("start")) {
             in.faults().fatal(in.pointer(), "“start” is missing: give a time of day such as 10:00.");

@@ -48,15 +48,19 @@ public final class TermReader {
             }
         });
         if (first != null && last != null && last.isBefore(first)) {
-            in.faults().fatal(
-                    in.at("last"),
-                    "The last day " + last + " lies before the first day " + first + ": exchange them or mend one.");
+            in.faults()
+                    .fatal(
+                            in.at("last"),
+                            "The last day " + last + " lies before the first day " + first
+                                    + ": exchange them or mend one.");
             return null;
         }
         if (first != null && last != null && ChronoUnit.DAYS.between(first, last) > Term.MOST_DAYS) {
-            in.faults().fatal(
-                    in.at("last"),
-                    "From " + first + " to " + last + " are more than five years: check the year of the last day.");
+            in.faults()
+                    .fatal(
+                            in.at("last"),
+                            "From " + first + " to " + last
+                                    + " are more than five years: check the year of the last day.");
             return null;
         }
         if (in.faults().fatal()) {
@@ -64,17 +68,7 @@ public final class TermReader {
             return null;
         }
         return new Term(
-                name,
-                first,
-                last,
-                zone,
-                weekdays,
-                weekStart,
-                firstPlanDay,
-                closures,
-                extraDays,
-                runsAs,
-                in.extra());
+                name, first, last, zone, weekdays, weekStart, firstPlanDay, closures, extraDays, runsAs, in.extra());
     }
 
     private static LocalDate day(In in, String field, String what) {
@@ -96,12 +90,10 @@ public final class TermReader {
         boolean noClass = in.flag("noClass", true);
         boolean planPauses = in.flag("planPauses", false);
         boolean nothingDue = in.flag("nothingDue", true);
-        List<String> only =
-                in.has("only") ? in.texts("only", "a course or a section such as HYD 210/A", x -> x) : null;
+        List<String> only = in.has("only") ? in.texts("only", "a course or a section such as HYD 210/A", x -> x) : null;
         boolean justInCase = in.flag("justInCase", false);
         if (first != null && last != null && last.isBefore(first)) {
-            in.faults().fatal(
-                    in.at("last"), "The last day off " + last + " lies before the first, " + first + ".");
+            in.faults().fatal(in.at("last"), "The last day off " + last + " lies before the first, " + first + ".");
             return null;
         }
         if ((from == null) != (to == null)) {

@@ -26,12 +26,13 @@ public final class DatesTable {
 
     /** Writes the table in the order of the file: course, section, unit, the unit's lessons, then its items. */
     public static void write(Decisions decisions, Schedule schedule, Writer out) {
-        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
+        try (CsvWriter csv =
+                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
             csv.writeRecord("course", "section", "what", "id", "title", "starts", "ends", "state");
             for (Course course : decisions.courses()) {
                 for (Section section : course.sections()) {
-                    SectionSchedule follows = schedule.section(course.code(), section.code())
-                            .orElseThrow();
+                    SectionSchedule follows =
+                            schedule.section(course.code(), section.code()).orElseThrow();
                     for (Unit unit : course.units()) {
                         unit.lessons().forEach(lesson -> lesson(csv, follows, lesson));
                         unit.items().forEach(item -> item(csv, follows, item));
@@ -91,7 +92,6 @@ public final class DatesTable {
             String starts,
             String ends,
             String state) {
-        csv.writeRecord(
-                follows.course().code(), follows.section().code(), what, id, title, starts, ends, state);
+        csv.writeRecord(follows.course().code(), follows.section().code(), what, id, title, starts, ends, state);
     }
 }

@@ -16,8 +16,7 @@ class OutlineReaderTest {
     private static final DayWords DAYS =
             new DayWords(LocalDate.of(2026, 10, 7), LocalDate.of(2026, 8, 31), LocalDate.of(2026, 12, 18));
 
-    private static final String TABLE =
-            """
+    private static final String TABLE = """
             Unit\tTopic\tDays\tAssignment\tDue
             Basins\tWhat a river answers to\t1\tPost 1\ttwo days after
             \tDivides and outlets\t\tRead 1; Set 1\tsame day; +3
@@ -25,8 +24,7 @@ class OutlineReaderTest {
             \t"Speed, with ""floats"\""\t1\t\t
             """;
 
-    private static final String INDENTED =
-            """
+    private static final String INDENTED = """
             Basins
               What a river answers to
                 Post 1, 40 min, 5 points, due 2 days after, 23:59
@@ -40,8 +38,9 @@ class OutlineReaderTest {
     @Test
     void readsATablePastedFromASpreadsheet() {
         OutlineReader.Reading reading = OutlineReader.read(TABLE, DAYS);
-        assertThat(reading.lines()).extracting(OutlineReader.Line::state).containsExactly(
-                "heading", "lesson", "lesson", "lesson", "lesson");
+        assertThat(reading.lines())
+                .extracting(OutlineReader.Line::state)
+                .containsExactly("heading", "lesson", "lesson", "lesson", "lesson");
         assertThat(reading.units()).extracting(Unit::title).containsExactly("Basins", "Gauging");
         assertThat(reading.units().get(0).lessons()).extracting(Lesson::id).containsExactly("BA1", "BA2");
         assertThat(reading.units().get(0).items()).extracting(Item::title).containsExactly("Post 1", "Read 1", "Set 1");
@@ -53,8 +52,9 @@ class OutlineReaderTest {
     @Test
     void readsIndentedText() {
         OutlineReader.Reading reading = OutlineReader.read(INDENTED, DAYS);
-        assertThat(reading.lines()).extracting(OutlineReader.Line::state).containsExactly(
-                "unit", "lesson", "work", "lesson", "work", "unit", "lesson", "work");
+        assertThat(reading.lines())
+                .extracting(OutlineReader.Line::state)
+                .containsExactly("unit", "lesson", "work", "lesson", "work", "unit", "lesson", "work");
         Item post = reading.units().get(0).items().get(0);
         assertThat(post.title()).isEqualTo("Post 1");
         assertThat(post.minutes()).isEqualTo(40);
@@ -69,10 +69,13 @@ class OutlineReaderTest {
     void whatIsNotUnderstoodIsKeptAndMarked() {
         OutlineReader.Reading reading =
                 OutlineReader.read("Basins\n  One\n    Essay, due sometime soon\n    due 3 nov", DAYS);
-        assertThat(reading.lines()).extracting(OutlineReader.Line::state).containsExactly(
-                "unit", "lesson", "not-understood", "not-understood");
+        assertThat(reading.lines())
+                .extracting(OutlineReader.Line::state)
+                .containsExactly("unit", "lesson", "not-understood", "not-understood");
         assertThat(reading.lines().get(2).text()).isEqualTo("    Essay, due sometime soon");
-        assertThat(reading.units().get(0).items()).as("the work stands, without a date").hasSize(1);
+        assertThat(reading.units().get(0).items())
+                .as("the work stands, without a date")
+                .hasSize(1);
     }
 
     @Test
@@ -92,18 +95,17 @@ class OutlineReaderTest {
 
     @Test
     void readsASchoolsListOfDates() {
-        List<DaysOffReader.Line> lines = DaysOffReader.read(
-                """
+        List<DaysOffReader.Line> lines = DaysOffReader.read("""
                 Academic Calendar, Autumn 2026
                 Sept. 7 (Mon)   Public holiday, college closed
                 Oct. 12-13   Autumn break, no classes
 
                 Nov. 11   Bridge Day, classes meet
                 Reading day as announced by the Dean
-                """,
-                DAYS);
-        assertThat(lines).extracting(DaysOffReader.Line::state).containsExactly(
-                "heading", "off", "off", "meets", "not-understood");
+                """, DAYS);
+        assertThat(lines)
+                .extracting(DaysOffReader.Line::state)
+                .containsExactly("heading", "off", "off", "meets", "not-understood");
         assertThat(lines.get(1).closure().reason()).isEqualTo("Public holiday");
         assertThat(lines.get(1).closure().nothingDue()).isTrue();
         assertThat(lines.get(2).closure().nothingDue()).isFalse();
@@ -114,14 +116,23 @@ class OutlineReaderTest {
     @Test
     void aWholeTermFromWhatIsTyped() {
         Start start = new Start(
-                "Autumn 2026", "31 aug", "18 dec", List.of("MO", "TU", "WE", "TH", "FR"), "America/Chicago",
+                "Autumn 2026",
+                "31 aug",
+                "18 dec",
+                List.of("MO", "TU", "WE", "TH", "FR"),
+                "America/Chicago",
                 "Sept. 7 Public holiday\nOct. 12-13 Autumn break\nNov. 25-27 Holiday break",
-                "HYD 210 Reading Rivers", "A", "MWF 10-10:50 Weir House 2", "3", TABLE);
+                "HYD 210 Reading Rivers",
+                "A",
+                "MWF 10-10:50 Weir House 2",
+                "3",
+                TABLE);
         Start.Reading reading = start.read(LocalDate.of(2026, 10, 7));
         assertThat(reading.said()).allMatch(Start.Said::ok);
         assertThat(reading.decisions().courses().get(0).code()).isEqualTo("HYD 210");
         assertThat(reading.decisions().courses().get(0).requiredMinutes()).isEqualTo(2250);
-        assertThat(Schedule.of(reading.decisions()).sections().get(0).sessions().size()).isEqualTo(44);
+        assertThat(Schedule.of(reading.decisions()).sections().get(0).sessions().size())
+                .isEqualTo(44);
     }
 
     @Test
@@ -129,7 +140,9 @@ class OutlineReaderTest {
         Start start = new Start("", "18 dec", "31 aug 2026", List.of(), "Nowhere/Land", "", "", "", "MWF", "x", "");
         Start.Reading reading = start.read(LocalDate.of(2026, 10, 7));
         assertThat(reading.decisions()).isNull();
-        assertThat(reading.said()).filteredOn(s -> !s.ok()).extracting(Start.Said::part)
+        assertThat(reading.said())
+                .filteredOn(s -> !s.ok())
+                .extracting(Start.Said::part)
                 .contains("last", "course", "weekdays");
     }
 }

@@ -20,13 +20,30 @@ class WordsTest {
             new DayWords(LocalDate.of(2026, 10, 7), LocalDate.of(2026, 8, 31), LocalDate.of(2027, 1, 29));
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "3 nov | 2026-11-03", "Nov. 3, 2026 | 2026-11-03", "november 3rd | 2026-11-03", "Fri 9 Oct | 2026-10-09",
-        "2026-11-03 | 2026-11-03", "3.11. | 2026-11-03", "3.11.2027 | 2027-11-03", "11/3 | 2026-11-03",
-        "25/12 | 2026-12-25", "12/25/26 | 2026-12-25", "+2 weeks | 2026-10-21", "+3 | 2026-10-10", "today | 2026-10-07",
-        "tomorrow | 2026-10-08", "next monday | 2026-10-12", "wed | 2026-10-14", "Sept. 7 (Mon) | 2026-09-07",
-        "15 jan | 2027-01-15", "31 aug | 2026-08-31", "Sunday 8 Nov | 2026-11-08"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "3 nov | 2026-11-03",
+                "Nov. 3, 2026 | 2026-11-03",
+                "november 3rd | 2026-11-03",
+                "Fri 9 Oct | 2026-10-09",
+                "2026-11-03 | 2026-11-03",
+                "3.11. | 2026-11-03",
+                "3.11.2027 | 2027-11-03",
+                "11/3 | 2026-11-03",
+                "25/12 | 2026-12-25",
+                "12/25/26 | 2026-12-25",
+                "+2 weeks | 2026-10-21",
+                "+3 | 2026-10-10",
+                "today | 2026-10-07",
+                "tomorrow | 2026-10-08",
+                "next monday | 2026-10-12",
+                "wed | 2026-10-14",
+                "Sept. 7 (Mon) | 2026-09-07",
+                "15 jan | 2027-01-15",
+                "31 aug | 2026-08-31",
+                "Sunday 8 Nov | 2026-11-08"
+            })
     void days(String text, LocalDate day) {
         assertThat(DAYS.read(text)).contains(day);
     }
@@ -38,21 +55,31 @@ class WordsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"23:59, 23:59", "5 pm, 17:00", "5.30pm, 17:30", "12 am, 00:00", "17h, 17:00", "noon, 12:00", "midnight, 23:59"})
+    @CsvSource({
+        "23:59, 23:59",
+        "5 pm, 17:00",
+        "5.30pm, 17:30",
+        "12 am, 00:00",
+        "17h, 17:00",
+        "noon, 12:00",
+        "midnight, 23:59"
+    })
     void times(String text, LocalTime time) {
         assertThat(TimeWords.read(text)).contains(time);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "Fall break October 12-13 | 2026-10-12 | 2026-10-13",
-        "Nov 25 to 27: Thanksgiving | 2026-11-25 | 2026-11-27",
-        "12.-13.10. Herbstferien | 2026-10-12 | 2026-10-13",
-        "Sept. 7 (Mon)   Public holiday | 2026-09-07 | 2026-09-07",
-        "Winter break: Dec 21 - Jan 1 | 2026-12-21 | 2027-01-01",
-        "25–27 November Holiday | 2026-11-25 | 2026-11-27",
-        "2026-10-12 to 2026-10-13 Break | 2026-10-12 | 2026-10-13"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Fall break October 12-13 | 2026-10-12 | 2026-10-13",
+                "Nov 25 to 27: Thanksgiving | 2026-11-25 | 2026-11-27",
+                "12.-13.10. Herbstferien | 2026-10-12 | 2026-10-13",
+                "Sept. 7 (Mon)   Public holiday | 2026-09-07 | 2026-09-07",
+                "Winter break: Dec 21 - Jan 1 | 2026-12-21 | 2027-01-01",
+                "25–27 November Holiday | 2026-11-25 | 2026-11-27",
+                "2026-10-12 to 2026-10-13 Break | 2026-10-12 | 2026-10-13"
+            })
     void runs(String text, LocalDate first, LocalDate last) {
         RunWords.Found found = RunWords.find(text, DAYS).orElseThrow();
         assertThat(found.first()).isEqualTo(first);
@@ -60,29 +87,31 @@ class WordsTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "due next class | {'lesson':'L','edge':'start','plus':1,'in':'sessions'}",
-        "due 2 days after, 23:59 | {'lesson':'L','edge':'end','plus':2,'in':'days','time':'23:59'}",
-        "due 3 nov | {'at':'2026-11-03T23:59'}",
-        "3 nov, 5pm | {'at':'2026-11-03T17:00'}",
-        "Fri 9 Oct 2026, 17:00 | {'at':'2026-10-09T17:00'}",
-        "same day | {'lesson':'L','edge':'start'}",
-        "in class | {'lesson':'L','edge':'start'}",
-        "end of class | {'lesson':'L','edge':'end'}",
-        "two days after | {'lesson':'L','edge':'end','plus':2,'in':'days','time':'23:59'}",
-        "+3 | {'lesson':'L','edge':'end','plus':3,'in':'teaching-days','time':'23:59'}",
-        "3 teaching days later, 17:00 | {'lesson':'L','edge':'end','plus':3,'in':'teaching-days','time':'17:00'}",
-        "a week later | {'lesson':'L','edge':'end','plus':1,'in':'weeks','time':'23:59'}",
-        "next day | {'lesson':'L','edge':'end','plus':1,'in':'teaching-days','time':'23:59'}",
-        "in 2 classes | {'lesson':'L','edge':'start','plus':2,'in':'sessions'}",
-        "by friday, 17:00 | {'lesson':'L','edge':'end','snapTo':'FR','snap':'on-or-after','time':'17:00'}",
-        "week 3 sunday | {'week':3,'counts':'term','weekday':'SU'}",
-        "1 day after due, 12:00 | {'own':'due','plus':1,'in':'days','time':'12:00'}",
-        "7 days before due | {'own':'due','plus':-7,'in':'days'}",
-        "with CH2, next class | {'lesson':'CH2','edge':'start','plus':1,'in':'sessions'}",
-        "with unit CH, end of class | {'unit':'CH','edge':'end'}",
-        "2 hours after | {'lesson':'L','edge':'end','plus':2,'in':'hours'}"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "due next class | {'lesson':'L','edge':'start','plus':1,'in':'sessions'}",
+                "due 2 days after, 23:59 | {'lesson':'L','edge':'end','plus':2,'in':'days','time':'23:59'}",
+                "due 3 nov | {'at':'2026-11-03T23:59'}",
+                "3 nov, 5pm | {'at':'2026-11-03T17:00'}",
+                "Fri 9 Oct 2026, 17:00 | {'at':'2026-10-09T17:00'}",
+                "same day | {'lesson':'L','edge':'start'}",
+                "in class | {'lesson':'L','edge':'start'}",
+                "end of class | {'lesson':'L','edge':'end'}",
+                "two days after | {'lesson':'L','edge':'end','plus':2,'in':'days','time':'23:59'}",
+                "+3 | {'lesson':'L','edge':'end','plus':3,'in':'teaching-days','time':'23:59'}",
+                "3 teaching days later, 17:00 | {'lesson':'L','edge':'end','plus':3,'in':'teaching-days','time':'17:00'}",
+                "a week later | {'lesson':'L','edge':'end','plus':1,'in':'weeks','time':'23:59'}",
+                "next day | {'lesson':'L','edge':'end','plus':1,'in':'teaching-days','time':'23:59'}",
+                "in 2 classes | {'lesson':'L','edge':'start','plus':2,'in':'sessions'}",
+                "by friday, 17:00 | {'lesson':'L','edge':'end','snapTo':'FR','snap':'on-or-after','time':'17:00'}",
+                "week 3 sunday | {'week':3,'counts':'term','weekday':'SU'}",
+                "1 day after due, 12:00 | {'own':'due','plus':1,'in':'days','time':'12:00'}",
+                "7 days before due | {'own':'due','plus':-7,'in':'days'}",
+                "with CH2, next class | {'lesson':'CH2','edge':'start','plus':1,'in':'sessions'}",
+                "with unit CH, end of class | {'unit':'CH','edge':'end'}",
+                "2 hours after | {'lesson':'L','edge':'end','plus':2,'in':'hours'}"
+            })
     void whenWorkIsDue(String text, String rule) {
         DateRule read = new DueWords(DAYS).read(text, "L").orElseThrow();
         assertThat(Json.MAPPER.<tools.jackson.databind.JsonNode>valueToTree(PlanWriter.rule(read)))
@@ -102,18 +131,21 @@ class WordsTest {
     @ValueSource(strings = {"next class", "+3", "same day"})
     void withoutALessonOnlyADateOfItsOwnMeansSomething(String text) {
         assertThat(new DueWords(DAYS).read(text, null)).isEmpty();
-        assertThat(new DueWords(DAYS).read("3 nov", null).orElseThrow().anchor()).isInstanceOf(Anchor.Fixed.class);
+        assertThat(new DueWords(DAYS).read("3 nov", null).orElseThrow().anchor())
+                .isInstanceOf(Anchor.Fixed.class);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "MWF 10-10:50 Weir House 2 | MO,WE,FR | 10:00 | 50 | Weir House 2",
-        "Tue Thu 1-2:15 pm | TU,TH | 13:00 | 75 | ''",
-        "TR 13:00-14:15 in Boat shed | TU,TH | 13:00 | 75 | Boat shed",
-        "daily 9:00 50 min | MO,TU,WE,TH,FR | 09:00 | 50 | ''",
-        "Mondays and Wednesdays 11:30 am to 12:45 pm | MO,WE | 11:30 | 75 | ''",
-        "TTh 2-3:30 | TU,TH | 14:00 | 90 | ''"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "MWF 10-10:50 Weir House 2 | MO,WE,FR | 10:00 | 50 | Weir House 2",
+                "Tue Thu 1-2:15 pm | TU,TH | 13:00 | 75 | ''",
+                "TR 13:00-14:15 in Boat shed | TU,TH | 13:00 | 75 | Boat shed",
+                "daily 9:00 50 min | MO,TU,WE,TH,FR | 09:00 | 50 | ''",
+                "Mondays and Wednesdays 11:30 am to 12:45 pm | MO,WE | 11:30 | 75 | ''",
+                "TTh 2-3:30 | TU,TH | 14:00 | 90 | ''"
+            })
     void whenAClassMeets(String text, String days, LocalTime start, int minutes, String place) {
         MeetingPattern pattern = MeetsWords.read(text).orElseThrow();
         assertThat(pattern.rule()).isEqualTo("FREQ=WEEKLY;BYDAY=" + days);

@@ -48,14 +48,12 @@ class PlanFileTest {
 
     @Test
     void theDefaultsAreTheContracts() {
-        Decisions plan = read(
-                        """
+        Decisions plan = read("""
                         "term": { "first": "2026-08-31", "last": "2026-12-18", "closures": [ { "first": "2026-09-07", "last": "2026-09-07" } ] },
                         "courses": [ { "code": "C", "title": "T", "sections": [ { "code": "A", "meets": [ { "rule": "FREQ=DAILY", "start": "10:00", "minutes": 50 } ] } ],
                           "units": [ { "id": "U", "code": "U", "title": "U", "lessons": [ { "id": "L", "title": "L" } ],
                             "items": [ { "id": "I", "title": "I", "due": { "week": 1, "weekday": "SU", "plus": 1, "snapTo": "MO" } } ] } ] } ]
-                        """)
-                .decisions();
+                        """).decisions();
         assertThat(plan.term().zone().getId()).isEqualTo("Z");
         assertThat(plan.term().weekdays()).hasSize(5);
         assertThat(plan.term().weekStart()).isEqualTo(DayOfWeek.MONDAY);
@@ -66,7 +64,8 @@ class PlanFileTest {
         assertThat(closure.everyone()).isTrue();
         assertThat(plan.courses().get(0).usualMinutes()).isEqualTo(50);
         var lesson = plan.courses().get(0).lessons().get(0);
-        assertThat(List.of(lesson.length(), lesson.minLength(), lesson.gapBefore())).containsExactly(1, 1, 0);
+        assertThat(List.of(lesson.length(), lesson.minLength(), lesson.gapBefore()))
+                .containsExactly(1, 1, 0);
         var rule = plan.courses().get(0).items().get(0).due();
         assertThat(rule.plus().unit().name()).isEqualTo("DAYS");
         assertThat(rule.snapBefore()).isFalse();
@@ -74,8 +73,8 @@ class PlanFileTest {
 
     @Test
     void unknownFieldsAreKeptAndReported() {
-        PlanFile.Reading reading = read(TERM.replace(" }", ", \"rotation\": { \"letters\": [\"A\", \"B\"] } }")
-                + ", \"mascot\": \"heron\"");
+        PlanFile.Reading reading = read(
+                TERM.replace(" }", ", \"rotation\": { \"letters\": [\"A\", \"B\"] } }") + ", \"mascot\": \"heron\"");
         assertThat(reading.faulty()).isFalse();
         assertThat(reading.faults()).extracting(Fault::pointer).containsExactly("/term/rotation", "/mascot");
         assertThat(PlanFile.write(reading.decisions())).contains("\"letters\"").contains("heron");
@@ -83,8 +82,7 @@ class PlanFileTest {
 
     @Test
     void everyFaultIsReportedAtOnceWithItsPointerAndLine() {
-        PlanFile.Reading reading = PlanFile.read(
-                """
+        PlanFile.Reading reading = PlanFile.read("""
                 { "matsuri": 1,
                   "term": { "first": "31 Aug", "last": "2026-12-18", "weekdays": ["MO", "XX"],
                     "zone": "Mars/Olympus" },
@@ -111,15 +109,17 @@ class PlanFileTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "\"term\": { \"first\": \"2026-12-18\", \"last\": \"2026-08-31\" } | lies before the first day",
-        "\"term\": { \"first\": \"0000-01-01\", \"last\": \"2026-08-31\" } | outside 1900 to 2199",
-        "\"term\": { \"first\": \"2026-01-01\", \"last\": \"9999-12-31\" } | outside 1900 to 2199",
-        "\"term\": { \"first\": \"2026-01-01\", \"last\": \"2036-12-31\" } | more than five years",
-        "\"term\": { \"first\": \"2026-02-30\", \"last\": \"2026-12-31\" } | is not a date",
-        "\"term\": [] | An object",
-        "\"courses\": [] | “term” is missing"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"term\": { \"first\": \"2026-12-18\", \"last\": \"2026-08-31\" } | lies before the first day",
+                "\"term\": { \"first\": \"0000-01-01\", \"last\": \"2026-08-31\" } | outside 1900 to 2199",
+                "\"term\": { \"first\": \"2026-01-01\", \"last\": \"9999-12-31\" } | outside 1900 to 2199",
+                "\"term\": { \"first\": \"2026-01-01\", \"last\": \"2036-12-31\" } | more than five years",
+                "\"term\": { \"first\": \"2026-02-30\", \"last\": \"2026-12-31\" } | is not a date",
+                "\"term\": [] | An object",
+                "\"courses\": [] | “term” is missing"
+            })
     void wrongTermsAreSaid(String inner, String said) {
         PlanFile.Reading reading = read(inner);
         assertThat(reading.decisions()).isNull();
@@ -135,7 +135,8 @@ class PlanFileTest {
         assertThat(twice.decisions()).isNull();
         assertThat(twice.faults().get(0).pointer()).isEqualTo("/courses/0/units/0/lessons/1/id");
         PlanFile.Reading scope = read(TERM.replace(
-                " }", ", \"closures\": [ { \"first\": \"2026-09-07\", \"last\": \"2026-09-07\", \"only\": [\"X\"] } ] }"));
+                " }",
+                ", \"closures\": [ { \"first\": \"2026-09-07\", \"last\": \"2026-09-07\", \"only\": [\"X\"] } ] }"));
         assertThat(scope.decisions()).isNotNull();
         assertThat(scope.faulty()).isTrue();
     }
@@ -158,14 +159,20 @@ class PlanFileTest {
         new Random(7).nextBytes(rubbish);
         assertThat(PlanFile.read(rubbish).faults().get(0).message()).contains("UTF-8");
         assertThat(PlanFile.read("not json").faults().get(0).message()).contains("no JSON");
-        assertThat(PlanFile.read("{\n\"matsuri\": 1,\n\"term\": }").faults().get(0).line()).isEqualTo(3);
+        assertThat(PlanFile.read("{\n\"matsuri\": 1,\n\"term\": }")
+                        .faults()
+                        .get(0)
+                        .line())
+                .isEqualTo(3);
         assertThat(PlanFile.read("[1]").decisions()).isNull();
         assertThat(PlanFile.read("").decisions()).isNull();
         assertThat(PlanFile.read("[".repeat(100_000)).decisions()).isNull();
         assertThat(PlanFile.read("{\"a\":1,\"a\":2}").faults().get(0).message()).contains("no JSON");
         byte[] large = new byte[50 * 1024 * 1024];
         Arrays.fill(large, (byte) ' ');
-        assertThat(PlanFile.read(large).faults().get(0).message()).contains("50 MB").contains("at most 8 MB");
+        assertThat(PlanFile.read(large).faults().get(0).message())
+                .contains("50 MB")
+                .contains("at most 8 MB");
         assertThat(PlanFile.read(("\uFEFF{ \"matsuri\": 1, " + TERM + "}").getBytes(StandardCharsets.UTF_8))
                         .decisions())
                 .isNotNull();

@@ -51,20 +51,19 @@ class AccountController {
     /** A new account. */
     record NewAccount(
             @NotBlank(message = "Give a sign-in name.") @Size(max = 100, message = "At most 100 characters.")
-                    String signIn,
+            String signIn,
 
-            @NotBlank(message = "Give your name as it should be shown.") @Size(
-                    max = 100,
-                    message = "At most 100 characters.")
-                    String displayName,
+            @NotBlank(message = "Give your name as it should be shown.")
+            @Size(max = 100, message = "At most 100 characters.")
+            String displayName,
 
-            @Size(min = 10, max = 72, message = "A password has 10 to 72 characters.") String password) {}
+            @Size(min = 10, max = 72, message = "A password has 10 to 72 characters.")
+            String password) {}
 
     @GetMapping("/welcome")
     Welcome welcome() {
         boolean demo = properties.demo() != null;
-        return new Welcome(
-                accounts.none(), demo, today.in(ZoneOffset.UTC), demo ? DemoAccounts.SIGN_INS : List.of());
+        return new Welcome(accounts.none(), demo, today.in(ZoneOffset.UTC), demo ? DemoAccounts.SIGN_INS : List.of());
     }
 
     @GetMapping("/me")
@@ -75,8 +74,7 @@ class AccountController {
     /** Makes the first account and signs it in; refused when there is one. */
     @PostMapping("/accounts")
     @ResponseStatus(HttpStatus.CREATED)
-    Me create(
-            @Valid @RequestBody NewAccount account, HttpServletRequest request, HttpServletResponse response) {
+    Me create(@Valid @RequestBody NewAccount account, HttpServletRequest request, HttpServletResponse response) {
         if (!accounts.none()) {
             throw new Problem(
                     HttpStatus.CONFLICT,

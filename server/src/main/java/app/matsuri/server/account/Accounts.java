@@ -62,7 +62,6 @@ public class Accounts implements UserDetailsService {
     }
 
     private static SignedIn signedIn(Account account) {
-        return new SignedIn(
-                account.id, account.workspaceId, account.signIn, account.displayName, account.passwordHash);
+        return new SignedIn(account.id, account.workspaceId, account.signIn, account.displayName, account.passwordHash);
     }
 }

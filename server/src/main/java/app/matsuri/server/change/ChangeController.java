@@ -77,7 +77,9 @@ class ChangeController {
     /** A change on top of the version on which it was looked at. */
     record ChangeRequest(
             long version,
-            @Schema(type = "object", description = "See docs/plan-file.md") JsonNode change) {}
+
+            @Schema(type = "object", description = "See docs/plan-file.md")
+            JsonNode change) {}
 
     /** A step on top of a version. */
     record StepRequest(long version) {}
@@ -107,8 +109,7 @@ class ChangeController {
     }
 
     @PostMapping(path = "/changes", consumes = "application/json")
-    Made make(
-            @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody ChangeRequest request) {
+    Made make(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody ChangeRequest request) {
         return made(changes.make(by, termId, request.version(), read(request.change())));
     }
 

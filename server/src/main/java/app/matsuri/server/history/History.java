@@ -1,10 +1,10 @@
 package app.matsuri.server.history;
 
-import jakarta.annotation.Nullable;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.history.HistoryEntry.Kind;
 import app.matsuri.server.storage.Delta;
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
@@ -32,7 +32,13 @@ public class History {
     /** One line without its delta. */
     @Schema(name = "HistoryLine")
     public record Line(
-            long seq, Instant madeAt, String accountName, Kind kind, @Nullable Long ofSeq, String sentence, @Nullable String name) {}
+            long seq,
+            Instant madeAt,
+            String accountName,
+            Kind kind,
+            @Nullable Long ofSeq,
+            String sentence,
+            @Nullable String name) {}
 
     /** Appends an entry. Part of the caller's transaction. */
     @Transactional(propagation = Propagation.MANDATORY)
@@ -53,8 +59,7 @@ public class History {
     }
 
     private long last(long termId) {
-        return entities.createQuery(
-                        "select coalesce(max(seq), 0) from HistoryEntry where termId = :t", Long.class)
+        return entities.createQuery("select coalesce(max(seq), 0) from HistoryEntry where termId = :t", Long.class)
                 .setParameter("t", termId)
                 .getSingleResult();
     }
@@ -79,8 +84,7 @@ public class History {
     /** The deltas of all entries after one, newest first. */
     @Transactional(readOnly = true)
     public List<Delta> deltasAfter(long termId, long seq) {
-        return entities
-                .createQuery(
+        return entities.createQuery(
                         "select delta from HistoryEntry where termId = :t and seq > :s order by seq desc", String.class)
                 .setParameter("t", termId)
                 .setParameter("s", seq)

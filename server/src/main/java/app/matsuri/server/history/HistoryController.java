@@ -1,10 +1,10 @@
 package app.matsuri.server.history;
 
-import jakarta.annotation.Nullable;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
+import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -38,10 +38,17 @@ class HistoryController {
      * @param redo seq of the entry that a redo makes again; null for none
      * @param lines oldest first
      */
-    record HistoryView(long version, String termName, @Nullable Long undo, @Nullable Long redo, List<History.Line> lines) {}
+    record HistoryView(
+            long version,
+            String termName,
+            @Nullable Long undo,
+            @Nullable Long redo,
+            List<History.Line> lines) {}
 
     /** A name for a moment; empty to take it away. */
-    record MomentName(@Size(max = 100, message = "A name has at most 100 characters.") String name) {}
+    record MomentName(
+            @Size(max = 100, message = "A name has at most 100 characters.")
+            String name) {}
 
     @GetMapping
     HistoryView read(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
@@ -63,7 +70,9 @@ class HistoryController {
             @PathVariable long seq,
             @Valid @RequestBody MomentName moment) {
         store.load(by.workspaceId(), termId);
-        String name = moment.name() == null || moment.name().isBlank() ? null : moment.name().strip();
+        String name = moment.name() == null || moment.name().isBlank()
+                ? null
+                : moment.name().strip();
         if (!history.name(termId, seq, name)) {
             throw new Problem(
                     HttpStatus.NOT_FOUND, "no-such-moment", "No such moment", "The history has no entry " + seq + ".");

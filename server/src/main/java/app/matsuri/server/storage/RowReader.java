@@ -200,9 +200,7 @@ final class RowReader {
                                     .toList());
                 }
             }
-            Beat beat = row.beat == null
-                    ? null
-                    : new Beat(row.beat.equals("daily") ? null : Words.weekday(row.beat));
+            Beat beat = row.beat == null ? null : new Beat(row.beat.equals("daily") ? null : Words.weekday(row.beat));
             return new Section(
                     row.code,
                     Words.constant(Section.Pace.class, row.pace),
@@ -218,7 +216,9 @@ final class RowReader {
                                     extra(p.extra)))
                             .toList(),
                     beat,
-                    changes.getOrDefault(key, List.of()).stream().map(this::change).toList(),
+                    changes.getOrDefault(key, List.of()).stream()
+                            .map(this::change)
+                            .toList(),
                     leavesOut,
                     gaps,
                     lengths,

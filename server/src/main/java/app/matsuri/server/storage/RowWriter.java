@@ -65,11 +65,12 @@ final class RowWriter {
         row.firstDay = term.first();
         row.lastDay = term.last();
         row.zone = term.zone().getId();
-        row.weekdays = String.join(",", term.weekdays().stream().map(Words::weekday).toList());
+        row.weekdays =
+                String.join(",", term.weekdays().stream().map(Words::weekday).toList());
         row.weekStart = Words.weekday(term.weekStart());
         row.firstPlanDay = term.firstPlanDay();
-        row.extraDays =
-                String.join(",", term.extraDays().stream().map(LocalDate::toString).toList());
+        row.extraDays = String.join(
+                ",", term.extraDays().stream().map(LocalDate::toString).toList());
         Map<String, String> runsAs = new LinkedHashMap<>();
         term.runsAs().forEach((day, weekday) -> runsAs.put(day.toString(), Words.weekday(weekday)));
         row.runsAs = json(runsAs);

@@ -67,8 +67,7 @@ public class TermStore {
     }
 
     private long version(long workspaceId, long termId) {
-        return entities
-                .createQuery("select version from TermRecord where id = :t and workspaceId = :w", Long.class)
+        return entities.createQuery("select version from TermRecord where id = :t and workspaceId = :w", Long.class)
                 .setParameter("t", termId)
                 .setParameter("w", workspaceId)
                 .getResultStream()
@@ -102,8 +101,7 @@ public class TermStore {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public Stored write(Stored before, Delta delta) {
-        int raised = entities.createQuery(
-                        "update TermRecord set version = version + 1 where id = :t and version = :v")
+        int raised = entities.createQuery("update TermRecord set version = version + 1 where id = :t and version = :v")
                 .setParameter("t", before.termId())
                 .setParameter("v", before.version())
                 .executeUpdate();

@@ -39,8 +39,7 @@ class DemoData implements ApplicationRunner {
     }
 
     private void load(SignedIn by, String file) throws IOException {
-        PlanFile.Reading reading =
-                PlanFile.read(Files.readAllBytes(Path.of(properties.demo(), file)));
+        PlanFile.Reading reading = PlanFile.read(Files.readAllBytes(Path.of(properties.demo(), file)));
         if (reading.decisions() == null) {
             throw new IllegalStateException("the demo's " + file + " cannot be read: " + reading.faults());
         }

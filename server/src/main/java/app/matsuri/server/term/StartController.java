@@ -42,14 +42,16 @@ class StartController {
 
     /** What was typed. */
     record StartForm(
-            @NotNull @Size(max = 200, message = "A name has at most 200 characters.") String name,
+            @NotNull @Size(max = 200, message = "A name has at most 200 characters.")
+            String name,
+
             @NotNull @Size(max = 100) String first,
             @NotNull @Size(max = 100) String last,
             @NotNull @Size(max = 7) List<String> weekdays,
             @NotNull @Size(max = 100) String zone,
 
-            @NotNull
-            @Size(max = 100_000, message = "The list of days off is too long: at most 100,000 characters.") String daysOff,
+            @NotNull @Size(max = 100_000, message = "The list of days off is too long: at most 100,000 characters.")
+            String daysOff,
 
             @NotNull @Size(max = 300) String course,
             @NotNull @Size(max = 100) String section,
@@ -57,11 +59,10 @@ class StartController {
             @NotNull @Size(max = 10) String credits,
 
             @NotNull @Size(max = 2_000_000, message = "The outline is too long: at most 2,000,000 characters.")
-                    String outline) {
+            String outline) {
 
         Start start() {
-            return new Start(
-                    name, first, last, weekdays, zone, daysOff, course, section, meets, credits, outline);
+            return new Start(name, first, last, weekdays, zone, daysOff, course, section, meets, credits, outline);
         }
     }
 

@@ -90,7 +90,11 @@ class TermController {
             content = @Content(mediaType = "application/json", schema = @Schema(type = "object")))
     ResponseEntity<byte[]> plan(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
         Stored stored = store.load(by.workspaceId(), termId);
-        String name = stored.decisions().term().name().replaceAll("[^\\p{L}\\p{N}]+", "-").toLowerCase();
+        String name = stored.decisions()
+                .term()
+                .name()
+                .replaceAll("[^\\p{L}\\p{N}]+", "-")
+                .toLowerCase();
         return ResponseEntity.ok()
                 .eTag("\"" + stored.version() + "\"")
                 .header(

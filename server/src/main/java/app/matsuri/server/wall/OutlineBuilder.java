@@ -69,9 +69,7 @@ final class OutlineBuilder {
                         ? "taught"
                         : placement.noSession()
                                 ? "no-session"
-                                : placement.slots().stream().anyMatch(Placement.Slot::taught)
-                                        ? "partly"
-                                        : "planned";
+                                : placement.slots().stream().anyMatch(Placement.Slot::taught) ? "partly" : "planned";
         return new OutlineLesson(
                 lesson.id(),
                 placement.unit().id(),

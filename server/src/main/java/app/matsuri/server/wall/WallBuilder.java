@@ -85,8 +85,9 @@ public final class WallBuilder {
         Term term = decisions.term();
         Course course = follows.course();
         List<SectionChoice> choices = new ArrayList<>();
-        decisions.courses().forEach(c -> c.sections()
-                .forEach(s -> choices.add(new SectionChoice(c.code(), c.title(), s.code()))));
+        decisions
+                .courses()
+                .forEach(c -> c.sections().forEach(s -> choices.add(new SectionChoice(c.code(), c.title(), s.code()))));
         SectionView section = new SectionView(
                 course.code(),
                 course.title(),
@@ -275,9 +276,15 @@ public final class WallBuilder {
                 long on = follows.sessions().all().stream()
                         .filter(s -> s.date().getDayOfWeek() == weekday)
                         .count();
-                boolean meets = on >= 3 || on > 0 && !late && !at.isEmpty() && follows.sessions().size() < 20;
+                boolean meets = on >= 3
+                        || on > 0
+                                && !late
+                                && !at.isEmpty()
+                                && follows.sessions().size() < 20;
                 columns.add(new Column(
-                        weekday.getValue(), meets, at.size() == 1 ? at.iterator().next() : null));
+                        weekday.getValue(),
+                        meets,
+                        at.size() == 1 ? at.iterator().next() : null));
             }
         }
         return columns;
@@ -292,7 +299,8 @@ public final class WallBuilder {
             LocalDate first = calendar.week(w).orElseThrow();
             List<Day> days = new ArrayList<>();
             for (Column column : columns) {
-                int ahead = Math.floorMod(column.weekday() - first.getDayOfWeek().getValue(), 7);
+                int ahead =
+                        Math.floorMod(column.weekday() - first.getDayOfWeek().getValue(), 7);
                 days.add(day(first.plusDays(ahead)));
             }
             var teachingWeek = calendar.teachingWeekNumber(first);
@@ -332,10 +340,10 @@ public final class WallBuilder {
         }
         Closure off = null;
         for (Closure closure : term.closures()) {
-            boolean here = closure.concerns(
-                            follows.course().code(), follows.section().code())
-                    && closure.covers(date)
-                    && !term.extraDays().contains(date);
+            boolean here =
+                    closure.concerns(follows.course().code(), follows.section().code())
+                            && closure.covers(date)
+                            && !term.extraDays().contains(date);
             if (here && closure.wholeDay()) {
                 off = off == null || closure.noClass() && !off.noClass() ? closure : off;
             } else if (here) {
@@ -383,7 +391,11 @@ public final class WallBuilder {
         Span shown = null;
         for (Span span : spans) {
             if (!date.isBefore(span.first()) && !date.isAfter(span.last())) {
-                shown = shown == null || !shown.last().equals(date) || span.first().equals(date) ? span : shown;
+                shown = shown == null
+                                || !shown.last().equals(date)
+                                || span.first().equals(date)
+                        ? span
+                        : shown;
             }
         }
         if (shown == null) {

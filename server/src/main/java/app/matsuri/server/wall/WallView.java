@@ -56,7 +56,8 @@ public record WallView(
      * @param meets whether the section usually meets on it
      * @param time when; null where it does not meet or at several times
      */
-    public record Column(int weekday, boolean meets, @Nullable LocalTime time) {}
+    public record Column(
+            int weekday, boolean meets, @Nullable LocalTime time) {}
 
     /**
      * One week.
@@ -65,7 +66,14 @@ public record WallView(
      * @param teachingWeek number among the weeks that teach; null where none of its days does
      * @param away where the whole week is off: why; null otherwise
      */
-    public record Week(int number, @Nullable Integer teachingWeek, LocalDate first, int minutes, int over, @Nullable String away, List<Day> days) {}
+    public record Week(
+            int number,
+            @Nullable Integer teachingWeek,
+            LocalDate first,
+            int minutes,
+            int over,
+            @Nullable String away,
+            List<Day> days) {}
 
     /**
      * One day of a week.
@@ -171,7 +179,8 @@ public record WallView(
             boolean proposed) {}
 
     /** Something that a proposal takes away from a day, and where it goes. */
-    public record Gone(String what, String id, String title, @Nullable LocalDateTime to, String why) {}
+    public record Gone(
+            String what, String id, String title, @Nullable LocalDateTime to, String why) {}
 
     /** The outline at the wall's left. */
     public record Outline(List<OutlineItem> noDate, List<OutlineLesson> noSession, List<OutlineUnit> units) {}
@@ -208,9 +217,21 @@ public record WallView(
 
     /** An item in the outline. */
     public record OutlineItem(
-            String id, String title, String kind, String marking, @Nullable LocalDateTime date, String unit, boolean moved) {}
+            String id,
+            String title,
+            String kind,
+            String marking,
+            @Nullable LocalDateTime date,
+            String unit,
+            boolean moved) {}
 
     /** A finding, and whether something mends it. */
     public record FindingView(
-            String code, String severity, String about, String id, String section, String sentence, @Nullable @Schema(type = "object") Map<String, Object> mend) {}
+            String code,
+            String severity,
+            String about,
+            String id,
+            String section,
+            String sentence,
+            @Nullable @Schema(type = "object") Map<String, Object> mend) {}
 }

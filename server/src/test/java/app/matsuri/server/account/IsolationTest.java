@@ -33,9 +33,12 @@ class IsolationTest {
     private static List<Endpoint> endpoints() throws Exception {
         JsonNode document = Json.read(Files.readString(Path.of("openapi.json")));
         List<Endpoint> all = new ArrayList<>();
-        document.path("paths").properties().forEach(path -> path.getValue()
-                .propertyNames()
-                .forEach(method -> all.add(new Endpoint(HttpMethod.valueOf(method.toUpperCase()), path.getKey()))));
+        document.path("paths")
+                .properties()
+                .forEach(path -> path.getValue()
+                        .propertyNames()
+                        .forEach(method ->
+                                all.add(new Endpoint(HttpMethod.valueOf(method.toUpperCase()), path.getKey()))));
         return all;
     }
 
@@ -44,7 +47,9 @@ class IsolationTest {
                 ? "{\"version\":1,\"change\":" + ServerTest.FLOOD + "}"
                 : path.endsWith("/proposals")
                         ? ServerTest.FLOOD
-                        : path.endsWith("/name") ? "{\"name\":\"mine\"}" : path.endsWith("/said") ? "{\"at\":\"2026-10-05T17:00\"}" : "{\"version\":1}";
+                        : path.endsWith("/name")
+                                ? "{\"name\":\"mine\"}"
+                                : path.endsWith("/said") ? "{\"at\":\"2026-10-05T17:00\"}" : "{\"version\":1}";
     }
 
     @Test
@@ -60,7 +65,9 @@ class IsolationTest {
             }
             String path = endpoint.path().replace("{termId}", "" + term).replace("{seq}", "1")
                     + "?text=today&course=HYD%20210";
-            byte[] content = endpoint.method() == HttpMethod.GET ? null : body(endpoint.path()).getBytes();
+            byte[] content = endpoint.method() == HttpMethod.GET
+                    ? null
+                    : body(endpoint.path()).getBytes();
             Browser.Answer answer = other.ask(endpoint.method(), path, content, "application/json");
             assertThat(answer.status()).as("%s", endpoint).isEqualTo(404);
             assertThat(answer.type()).as("%s", endpoint).isEqualTo("/problems/no-such-term");
@@ -79,7 +86,8 @@ class IsolationTest {
                 continue;
             }
             String path = endpoint.path().replaceAll("\\{\\w+}", "1");
-            int status = mvc.perform(request(endpoint.method(), URI.create(path)).with(csrf()))
+            int status = mvc.perform(
+                            request(endpoint.method(), URI.create(path)).with(csrf()))
                     .andReturn()
                     .getResponse()
                     .getStatus();

@@ -39,17 +39,26 @@ class SignInTest {
     @Test
     void theFirstVisitMakesTheFirstAccountAndOnlyOne() throws Exception {
         mvc.perform(get("/api/welcome")).andExpect(jsonPath("$.firstVisit").value(true));
-        mvc.perform(post("/api/accounts").with(csrf()).contentType("application/json").content(NEW.replace("correct horse", "short")))
+        mvc.perform(post("/api/accounts")
+                        .with(csrf())
+                        .contentType("application/json")
+                        .content(NEW.replace("correct horse", "short")))
                 .andExpect(status().isBadRequest())
                 .andExpect(jsonPath("$.faults[0].pointer").value("/password"));
-        MockHttpSession session = (MockHttpSession) mvc.perform(
-                        post("/api/accounts").with(csrf()).contentType("application/json").content(NEW))
+        MockHttpSession session = (MockHttpSession) mvc.perform(post("/api/accounts")
+                        .with(csrf())
+                        .contentType("application/json")
+                        .content(NEW))
                 .andExpect(status().isCreated())
                 .andReturn()
                 .getRequest()
                 .getSession();
-        mvc.perform(get("/api/me").session(session)).andExpect(jsonPath("$.displayName").value("F. Ounder"));
-        mvc.perform(post("/api/accounts").with(csrf()).contentType("application/json").content(NEW))
+        mvc.perform(get("/api/me").session(session))
+                .andExpect(jsonPath("$.displayName").value("F. Ounder"));
+        mvc.perform(post("/api/accounts")
+                        .with(csrf())
+                        .contentType("application/json")
+                        .content(NEW))
                 .andExpect(status().isConflict());
         mvc.perform(get("/api/welcome")).andExpect(jsonPath("$.firstVisit").value(false));
 

@@ -43,14 +43,16 @@ class ChangeHttpTest {
 
     @Test
     void aProposalStoresNothingAndShowsTheWallAsItWouldBe() throws Exception {
-        Browser.Answer proposal = browser.post(
-                "/api/terms/" + term + "/proposals?course=HYD%20210&section=A", ServerTest.FLOOD);
+        Browser.Answer proposal =
+                browser.post("/api/terms/" + term + "/proposals?course=HYD%20210&section=A", ServerTest.FLOOD);
         assertThat(proposal.status()).isEqualTo(200);
         assertThat(proposal.body().path("quiet").booleanValue()).isFalse();
         JsonNode friday = day(proposal.body().path("wall"), "2026-10-09");
         assertThat(friday.path("off").path("proposed").booleanValue()).isTrue();
         assertThat(friday.path("gone").get(0).path("id").stringValue()).isEqualTo("CH2");
-        assertThat(day(proposal.body().path("wall"), "2026-10-14").at("/lessons/0/proposed").booleanValue())
+        assertThat(day(proposal.body().path("wall"), "2026-10-14")
+                        .at("/lessons/0/proposed")
+                        .booleanValue())
                 .isTrue();
         assertThat(browser.plan(term)).isEqualTo(begin);
     }
@@ -68,7 +70,11 @@ class ChangeHttpTest {
 
     @Test
     void aChangeIsMadeUndoneAndMadeAgain() throws Exception {
-        assertThat(browser.change(term, 1, ServerTest.FLOOD).body().path("version").asLong()).isEqualTo(2);
+        assertThat(browser.change(term, 1, ServerTest.FLOOD)
+                        .body()
+                        .path("version")
+                        .asLong())
+                .isEqualTo(2);
         String flooded = browser.plan(term);
         assertThat(flooded).contains("Flood warning");
         assertThat(step("undo", 2).body().path("sentence").stringValue())
@@ -87,11 +93,16 @@ class ChangeHttpTest {
     void anOlderVersionGets409AndNothingIsStored() throws Exception {
         browser.change(term, 1, ServerTest.FLOOD);
         Browser.Answer late = browser.change(
-                term, 1, "{\"kind\":\"pin\",\"course\":\"HYD 210\",\"section\":\"A\",\"lesson\":\"CH3\",\"date\":\"2026-10-16\"}");
+                term,
+                1,
+                "{\"kind\":\"pin\",\"course\":\"HYD 210\",\"section\":\"A\",\"lesson\":\"CH3\",\"date\":\"2026-10-16\"}");
         assertThat(late.status()).isEqualTo(409);
         assertThat(late.type()).isEqualTo("/problems/version-conflict");
         assertThat(late.body().path("version").asLong()).isEqualTo(2);
-        assertThat(browser.get("/api/terms/" + term + "/history").body().path("lines").size())
+        assertThat(browser.get("/api/terms/" + term + "/history")
+                        .body()
+                        .path("lines")
+                        .size())
                 .isEqualTo(2);
     }
 
@@ -106,13 +117,15 @@ class ChangeHttpTest {
             pool.submit(() -> {
                 ready.countDown();
                 ready.await();
-                int status = browser.change(term, 1, ServerTest.FLOOD.replace("Flood warning", reason)).status();
+                int status = browser.change(term, 1, ServerTest.FLOOD.replace("Flood warning", reason))
+                        .status();
                 (status == 200 ? made : stale).incrementAndGet();
                 return status;
             });
         }
         pool.shutdown();
-        assertThat(pool.awaitTermination(60, java.util.concurrent.TimeUnit.SECONDS)).isTrue();
+        assertThat(pool.awaitTermination(60, java.util.concurrent.TimeUnit.SECONDS))
+                .isTrue();
         assertThat(made.get()).isEqualTo(1);
         assertThat(stale.get()).isEqualTo(3);
         assertThat(browser.plan(term).split("Tab ", -1)).hasSize(2);
@@ -128,7 +141,8 @@ class ChangeHttpTest {
         Browser.Answer wrong = browser.change(term, 1, "{\"kind\":\"shift\",\"course\":\"HYD 210\",\"by\":\"x\"}");
         assertThat(wrong.status()).isEqualTo(400);
         assertThat(wrong.body().path("faults").size()).isGreaterThanOrEqualTo(2);
-        assertThat(browser.post("/api/terms/" + term + "/changes", "{").status()).isEqualTo(400);
+        assertThat(browser.post("/api/terms/" + term + "/changes", "{").status())
+                .isEqualTo(400);
     }
 
     @Test
@@ -148,7 +162,8 @@ class ChangeHttpTest {
         assertThat(browser.plan(term)).isEqualTo(flooded);
         assertThat(step("undo", 5).status()).isEqualTo(200);
         assertThat(browser.plan(term)).doesNotContain("MAP 115").doesNotContain("Reach survey");
-        assertThat(browser.post("/api/terms/" + term + "/history/99/return", "{\"version\":6}").status())
+        assertThat(browser.post("/api/terms/" + term + "/history/99/return", "{\"version\":6}")
+                        .status())
                 .isEqualTo(409);
     }
 

@@ -50,7 +50,8 @@ class DeltaTest {
 
     @Test
     void theDeltaOfEqualValuesIsEmpty() {
-        assertThat(Delta.between(RowWriter.rows(1, DEMO), RowWriter.rows(1, DEMO)).isEmpty())
+        assertThat(Delta.between(RowWriter.rows(1, DEMO), RowWriter.rows(1, DEMO))
+                        .isEmpty())
                 .isTrue();
     }
 
@@ -69,7 +70,8 @@ class DeltaTest {
                 continue;
             }
             Rows rows = RowWriter.rows(1, now);
-            deltas.add(Delta.of(Delta.between(states.get(states.size() - 1), rows).json()));
+            deltas.add(
+                    Delta.of(Delta.between(states.get(states.size() - 1), rows).json()));
             states.add(rows);
         }
         assertThat(deltas.size()).isGreaterThan(8);
@@ -99,13 +101,24 @@ class DeltaTest {
         return switch (random.nextInt(11)) {
             case 0 -> new AddClosure(Closure.of(day, day.plusDays(random.nextInt(3)), "Off " + day, "other"));
             case 1 -> new RemoveClosure(day, day.plusDays(7), null);
-            case 2 -> new Shift(course, section.code(), List.of(lesson.id()), null, List.of(), null, null,
-                    random.nextBoolean() ? 1 : -1, Shift.In.SESSIONS, random.nextInt(3) == 0);
-            case 3 -> new Move(course, section.code(), List.of(), List.of(item.id()), day, "first", false);
-            case 4 -> new Move(course, section.code(), List.of(lesson.id()), List.of(), day, "last", false);
+            case 2 ->
+                new Shift(
+                        course,
+                        section.code(),
+                        List.of(lesson.id()),
+                        null,
+                        List.of(),
+                        null,
+                        null,
+                        random.nextBoolean() ? 1 : -1,
+                        Shift.In.SESSIONS,
+                        random.nextInt(3) == 0);
+            case 3 -> new Move(course, section.code(), List.of(), List.of(item.id()), day, "first", false, false);
+            case 4 -> new Move(course, section.code(), List.of(lesson.id()), List.of(), day, "last", false, false);
             case 5 -> new Pin(course, random.nextBoolean() ? section.code() : null, lesson.id(), day);
-            case 6 -> new RecordTaught(course, section.code(), session.name(), List.of(lesson.id()),
-                    random.nextBoolean(), "why");
+            case 6 ->
+                new RecordTaught(
+                        course, section.code(), session.name(), List.of(lesson.id()), random.nextBoolean(), "why");
             case 7 -> new HoldEmpty(course, section.code(), session.name(), true);
             case 8 -> new LeaveOut(course, section.code(), lesson.id(), random.nextBoolean());
             case 9 -> new PutLesson(course, "CH", Lesson.of("N" + random.nextInt(99), "New", 2), "CH3");

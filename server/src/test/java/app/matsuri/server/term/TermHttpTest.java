@@ -46,7 +46,8 @@ class TermHttpTest {
     void aPlanFileComesBackAsItWentIn() throws Exception {
         long term = browser.open(Browser.demo());
         assertThat(Json.read(browser.plan(term)).at("/courses/0"))
-                .isEqualTo(Json.read(browser.plan(browser.open(browser.plan(term)))).at("/courses/0"));
+                .isEqualTo(Json.read(browser.plan(browser.open(browser.plan(term))))
+                        .at("/courses/0"));
         JsonNode terms = browser.get("/api/terms").body();
         assertThat(terms.size()).isEqualTo(2);
         assertThat(terms.get(0).path("sections").get(0).stringValue()).isEqualTo("HYD 210/A");
@@ -77,7 +78,8 @@ class TermHttpTest {
     @Test
     void theWallHasEveryWeekAndDayAndWhatIsOnThem() throws Exception {
         long term = browser.open(Browser.demo());
-        JsonNode wall = browser.get("/api/terms/" + term + "/wall?course=HYD%20210&section=A").body();
+        JsonNode wall = browser.get("/api/terms/" + term + "/wall?course=HYD%20210&section=A")
+                .body();
         assertThat(wall.path("weeks").size()).isEqualTo(16);
         assertThat(wall.path("columns").size()).isEqualTo(5);
         assertThat(wall.at("/columns/0/meets").booleanValue()).isTrue();
@@ -89,14 +91,14 @@ class TermHttpTest {
         assertThat(wall.at("/weeks/4/minutes").intValue()).isEqualTo(575);
         assertThat(wall.at("/outline/noDate").size()).isEqualTo(3);
         assertThat(wall.at("/section/sessions").intValue()).isEqualTo(44);
-        JsonNode online = browser.get("/api/terms/" + term + "/wall?course=SOL%20101&section=A").body();
+        JsonNode online = browser.get("/api/terms/" + term + "/wall?course=SOL%20101&section=A")
+                .body();
         assertThat(online.path("columns").size()).as("work is due on Sundays").isEqualTo(6);
     }
 
     @Test
     void aTermWithoutASectionSaysWhatToDo() throws Exception {
-        long term = browser.open(
-                "{\"matsuri\":1,\"term\":{\"first\":\"2026-08-31\",\"last\":\"2026-12-18\"}}");
+        long term = browser.open("{\"matsuri\":1,\"term\":{\"first\":\"2026-08-31\",\"last\":\"2026-12-18\"}}");
         Browser.Answer answer = browser.get("/api/terms/" + term + "/wall");
         assertThat(answer.status()).isEqualTo(404);
         assertThat(answer.body().path("detail").stringValue()).contains("add a course");
@@ -118,7 +120,10 @@ class TermHttpTest {
     void whatIsNotReadyIsNotMadeAndSaysWhatIsMissing() throws Exception {
         Map<String, Object> form = form();
         form.put("meets", "whenever");
-        assertThat(browser.post("/api/starts/understood", json(form)).body().path("ready").booleanValue())
+        assertThat(browser.post("/api/starts/understood", json(form))
+                        .body()
+                        .path("ready")
+                        .booleanValue())
                 .isFalse();
         assertThat(browser.post("/api/starts", json(form)).type()).isEqualTo("/problems/start-not-ready");
         form.put("outline", "x".repeat(2_000_001));
@@ -151,39 +156,58 @@ class TermHttpTest {
 
     @Test
     void aDraftIsKeptWordForWordForItsPersonOnly() throws Exception {
-        assertThat(browser.get("/api/drafts/new-term").body().path("body").stringValue()).isEmpty();
+        assertThat(browser.get("/api/drafts/new-term").body().path("body").stringValue())
+                .isEmpty();
         Browser.Answer kept = browser.ask(
-                HttpMethod.PUT, "/api/drafts/new-term", "{\"body\":\"half a term …\"}".getBytes(StandardCharsets.UTF_8),
+                HttpMethod.PUT,
+                "/api/drafts/new-term",
+                "{\"body\":\"half a term …\"}".getBytes(StandardCharsets.UTF_8),
                 "application/json");
         assertThat(kept.status()).isEqualTo(204);
         assertThat(browser.get("/api/drafts/new-term").body().path("body").stringValue())
                 .isEqualTo("half a term …");
-        assertThat(Browser.of(mvc, accounts).get("/api/drafts/new-term").body().path("body").stringValue())
+        assertThat(Browser.of(mvc, accounts)
+                        .get("/api/drafts/new-term")
+                        .body()
+                        .path("body")
+                        .stringValue())
                 .isEmpty();
         browser.ask(HttpMethod.DELETE, "/api/drafts/new-term", null, null);
-        assertThat(browser.get("/api/drafts/new-term").body().path("body").stringValue()).isEmpty();
+        assertThat(browser.get("/api/drafts/new-term").body().path("body").stringValue())
+                .isEmpty();
     }
 
     @Test
     void daysAndRulesAreReadAsTyped() throws Exception {
         long term = browser.open(Browser.demo());
         String at = "/api/terms/" + term;
-        assertThat(browser.get(at + "/days?text=3%20nov").body().path("date").stringValue()).isEqualTo("2026-11-03");
-        assertThat(browser.get(at + "/days?text=next%20class&section=HYD%20210/A").body().path("date").stringValue())
+        assertThat(browser.get(at + "/days?text=3%20nov").body().path("date").stringValue())
+                .isEqualTo("2026-11-03");
+        assertThat(browser.get(at + "/days?text=next%20class&section=HYD%20210/A")
+                        .body()
+                        .path("date")
+                        .stringValue())
                 .isEqualTo("2026-10-09");
         assertThat(browser.get(at + "/days?text=soon").status()).isEqualTo(422);
-        JsonNode rule = browser.get(at + "/rules?course=HYD%20210&lesson=CH2&text=next%20class").body();
+        JsonNode rule = browser.get(at + "/rules?course=HYD%20210&lesson=CH2&text=next%20class")
+                .body();
         assertThat(rule.at("/rule/lesson").stringValue()).isEqualTo("CH2");
         assertThat(rule.path("said").stringValue()).isEqualTo("next class");
         assertThat(browser.post(at + "/rules/said?course=HYD%20210", "{\"lesson\":\"CH2\",\"edge\":\"end\"}")
-                        .body().path("said").stringValue())
+                        .body()
+                        .path("said")
+                        .stringValue())
                 .isEqualTo("with CH2, end of class");
-        assertThat(browser.get(at + "/rules?course=HYD%20210&text=soon").status()).isEqualTo(422);
+        assertThat(browser.get(at + "/rules?course=HYD%20210&text=soon").status())
+                .isEqualTo(422);
     }
 
     @Test
     void aRequestWithoutItsTokenIsRefused() throws Exception {
-        mvc.perform(post("/api/terms").with(user(browser.person())).contentType("application/octet-stream").content("{}"))
+        mvc.perform(post("/api/terms")
+                        .with(user(browser.person()))
+                        .contentType("application/octet-stream")
+                        .content("{}"))
                 .andExpect(status().isForbidden());
     }
 }

@@ -1,0 +1,84 @@
+package app.matsuri.e2e;
+
+import static app.matsuri.e2e.Page.day;
+
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Takes the pictures of docs/screenshots/ anew from the demo; run by ./matsuri screenshots, not with the tests. */
+class Screenshots {
+
+    private static final Path FOLDER = Path.of("..", "docs", "screenshots");
+
+    private static void take(Page page, String name) throws Exception {
+        page.js("document.activeElement.blur()");
+        Thread.sleep(500);
+        page.png(FOLDER.resolve(name + ".png"));
+    }
+
+    @Test
+    void all(@TempDir Path data) throws Exception {
+        try (App app = App.over(data, true)) {
+            try (Page page = Page.open(app)) {
+                page.go("/sign-in");
+                page.see(".demo");
+                take(page, "sign-in");
+                page.enter("I. Tolvanen");
+                page.see(".wall");
+                take(page, "wall");
+                page.click(day("2026-10-09"));
+                page.see(".slip");
+                take(page, "day-opened");
+                page.press("Day off…");
+                page.type("#off-reason", "Flood warning");
+                page.choose("#off-kind", "weather");
+                page.press("See what it does");
+                page.see(".strip");
+                take(page, "wall-proposal");
+                page.press("Apply");
+                page.seeText(".notice", "Flood warning");
+                page.click("[aria-label='Undo']");
+                page.seeText(day("2026-10-09"), "CH2");
+                page.drag("[data-drag='item:topic']", day("2026-10-20"));
+                page.seeText(day("2026-10-20"), "Topic");
+                page.press("History");
+                page.see(".lines");
+                take(page, "history");
+                page.go("/new");
+                page.see("#outline");
+                page.type("[placeholder='Autumn 2026']", "Autumn 2026");
+                page.type("[placeholder='31 aug']", "31 aug");
+                page.type("[placeholder='18 dec']", "18 dec");
+                page.type("[placeholder^='HYD 210']", "HYD 210 Reading Rivers");
+                page.type("[placeholder^='MWF']", "MWF 10-10:50 Weir House 2");
+                page.js(
+                        "const set=(s,v)=>{const e=document.querySelector(s);e.value=v;e.dispatchEvent(new Event('input',{bubbles:true}))};"
+                                + "set('#days-off',arguments[0]);set('#outline',arguments[1])",
+                        "Academic Calendar, Autumn 2026\nSept. 7 (Mon)   Public holiday, college closed\nOct. 12-13   Autumn break, no classes\n"
+                                + "Nov. 25 - 27   Holiday break, college closed\nReading day as announced by the Dean",
+                        "Basins\n  What a river answers to\n    Post 1, due 2 days after, 23:59\n  Divides and outlets\n    Read 1, due same day\n"
+                                + "  Reading contour maps\n    Set 1, due next class\nGauging\n  Stage and staff gauges\n  Current meter, Alder Weir (2)\n"
+                                + "    Lab 1, due a week later\n  The rating curve\n    Quiz 1, due in class\n    Essay, due sometime soon");
+                page.seeText(".understood", "GA2 2 sessions");
+                page.seeText(".sofar", "The term gives");
+                take(page, "new-term");
+            }
+            try (Page page = Page.open(app, 1280, 800, true)) {
+                page.enter("I. Tolvanen");
+                page.see(".wall");
+                take(page, "wall-dark");
+            }
+            try (Page page = Page.open(app)) {
+                page.enter("K. Aldous");
+                page.see(".wall");
+                take(page, "wall-year");
+            }
+            try (Page page = Page.open(app, 390, 844, false)) {
+                page.enter("I. Tolvanen");
+                page.click("[data-date='2026-10-09'] .date");
+                take(page, "phone");
+            }
+        }
+    }
+}

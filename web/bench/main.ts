@@ -1,0 +1,108 @@
+import { replaceEqualDeep } from "@tanstack/vue-query";
+import { createApp, defineComponent, h, nextTick, reactive, ref, shallowRef } from "vue";
+import type { Day, ItemView, WallView } from "../src/api/client";
+import "../src/design/base.css";
+import "../src/design/tokens.css";
+import "../src/design/wall.css";
+import WallGrid from "../src/wall/WallGrid.vue";
+
+/** A wall of 18 weeks by 5 days with 1,000 dated things, of which 200 lie elsewhere when moved. */
+function wallOf(moved: number): WallView {
+  const weeks = [];
+  let n = 0;
+  const first = Date.UTC(2026, 7, 31);
+  const iso = (days: number) => new Date(first + days * 86_400_000).toISOString().slice(0, 10);
+  const items: ItemView[][] = Array.from({ length: 90 }, () => []);
+  for (let i = 0; i < 1000; i++) {
+    const at = i % 5 === 0 && i / 5 < moved ? (i + 7) % 90 : i % 90;
+    items[at]!.push({
+      id: "i" + i, unit: "U", title: "Work " + i, shortName: "W" + i, kind: "homework", test: false, which: "main-due",
+      time: "10:00:00", fixed: false, rolled: false, locked: false, proposed: false,
+    });
+  }
+  for (let w = 0; w < 18; w++) {
+    const days: Day[] = [];
+    for (let d = 0; d < 5; d++, n++) {
+      const date = iso(w * 7 + d);
+      days.push({
+        date, inTerm: true, teaches: true, past: false, today: false, notes: [], gone: [], items: items[n]!,
+        sessions: [{ name: date, start: date + "T10:00", end: date + "T10:50", number: n + 1, minutes: 50, place: "", state: "open", beat: false }],
+        lessons: [{ id: "L" + n, unit: "U", title: "Lesson " + n, part: 1, parts: 1, taught: false, pinned: false, optional: false, reserve: false, proposed: false }],
+        thread: { unit: "U", begins: false, ends: false },
+      });
+    }
+    weeks.push({ number: w + 1, teachingWeek: w + 1, first: iso(w * 7), minutes: 300, over: 0, days });
+  }
+  return {
+    termId: 1, version: 1, termName: "", first: iso(0), last: iso(130), today: iso(30), weekStart: "MO", sections: [],
+    section: { course: "C", courseTitle: "C", section: "A", pace: "sessions", sessions: 90, minutes: 1, weekLimit: 480, lessons: 90, usualMinutes: 50 },
+    columns: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, meets: true })), weeks,
+    outline: { noDate: [], noSession: [], units: [{ id: "U", code: "U", title: "Unit", number: 0, startsWeek: false, lessons: [], items: [] }] },
+    findings: [],
+  };
+}
+
+const before = wallOf(0);
+const after = wallOf(200);
+const host = document.getElementById("app")!;
+host.style.cssText = "width:1028px;height:758px;display:flex";
+
+async function time(change: () => void): Promise<number> {
+  const from = performance.now();
+  change();
+  await nextTick();
+  void document.body.offsetHeight; // style and layout, not paint
+  return performance.now() - from;
+}
+const median = (list: number[]) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]!;
+
+/** The wall as it is: cells of days that did not change keep their objects and are not drawn again. */
+async function ours(): Promise<number[]> {
+  const wall = shallowRef(structuredClone(before));
+  const app = createApp({
+    render: () =>
+      h(WallGrid, { wall: wall.value, focus: "", opened: "", run: null, picked: new Set<string>(), target: null, close: false, openWeek: 0 }),
+  });
+  app.mount(host);
+  await nextTick();
+  const times: number[] = [];
+  for (let n = 0; n < 30; n++) {
+    const fresh = structuredClone(n % 2 ? before : after);
+    times.push(await time(() => (wall.value = replaceEqualDeep(wall.value, fresh))));
+    await new Promise((r) => setTimeout(r, 30));
+  }
+  app.unmount();
+  return times.slice(6);
+}
+
+/** The plain way: one deep reactive list, each thing changed in place, one component that draws all. */
+async function plain(): Promise<number[]> {
+  const flat = (w: WallView) => w.weeks.flatMap((week) => week.days.flatMap((d) => d.items.map((i) => ({ ...i, date: d.date }))));
+  const state = ref(reactive(flat(structuredClone(before))));
+  const days = before.weeks.flatMap((w) => w.days.map((d) => d.date));
+  const app = createApp(
+    defineComponent({
+      render: () =>
+        h("div", { class: "wall five", style: "grid-template-columns:repeat(5,1fr);grid-auto-rows:40px" },
+          days.map((date) =>
+            h("div", { class: "day", "data-date": date, key: date }, [
+              h("div", { class: "due" }, state.value.filter((i) => i.date === date).map((i) => h("span", { class: "it", key: i.id, title: i.title }, i.shortName))),
+            ]),
+          )),
+    }),
+  );
+  app.mount(host);
+  await nextTick();
+  const times: number[] = [];
+  for (let n = 0; n < 30; n++) {
+    const fresh = new Map(flat(n % 2 ? before : after).map((i) => [i.id, i.date]));
+    times.push(await time(() => state.value.forEach((i) => (i.date = fresh.get(i.id) ?? i.date))));
+    await new Promise((r) => setTimeout(r, 30));
+  }
+  app.unmount();
+  return times.slice(6);
+}
+
+const a = await ours();
+const b = await plain();
+(window as unknown as { result: object }).result = { wall: median(a), plain: median(b), ratio: median(b) / median(a), least: Math.min(...a) };

@@ -1,0 +1,95 @@
+import { describe, expect, it } from "vitest";
+import type { Day, Week } from "../api/client";
+import { cellsOf } from "./rows";
+
+function day(date: string, more: Partial<Day> = {}): Day {
+  return {
+    date,
+    inTerm: true,
+    teaches: true,
+    past: false,
+    today: false,
+    notes: [],
+    sessions: [],
+    lessons: [],
+    items: [],
+    gone: [],
+    ...more,
+  };
+}
+const off = (first: string, last: string, reason = "Break") => ({
+  first,
+  last,
+  reason,
+  kind: "break",
+  noClass: true,
+  planPauses: false,
+  nothingDue: true,
+  justInCase: false,
+  only: [],
+  proposed: false,
+});
+const thread = { unit: "U", begins: false, ends: false };
+function week(days: Day[]): Week {
+  return { number: 1, first: days[0]!.date, minutes: 0, over: 0, days };
+}
+
+describe("the cells of a week", () => {
+  it("joins a run of days off and says its length once", () => {
+    const run = off("2026-10-12", "2026-10-13");
+    const cells = cellsOf(
+      week([day("2026-10-12", { off: run }), day("2026-10-13", { off: run }), day("2026-10-14")]),
+      false,
+    );
+    expect(cells.map((c) => c.runLength)).toEqual([2, 0, 0]);
+    expect(cells[0]!.runEnd).toBe("2026-10-13");
+    expect(cells.map((c) => c.runGoesOn)).toEqual([true, false, false]);
+  });
+  it("does not join days off of other reasons", () => {
+    const cells = cellsOf(
+      week([
+        day("2026-10-12", { off: off("2026-10-12", "2026-10-12") }),
+        day("2026-10-13", { off: off("2026-10-13", "2026-10-13", "Flood") }),
+      ]),
+      false,
+    );
+    expect(cells.map((c) => c.runLength)).toEqual([1, 1]);
+  });
+  it("lets the thread go under a day off", () => {
+    const cells = cellsOf(
+      week([
+        day("2026-10-12", { thread }),
+        day("2026-10-13", { thread, off: off("2026-10-13", "2026-10-13") }),
+        day("2026-10-14", { thread }),
+      ]),
+      false,
+    );
+    expect(cells[0]!.holeRight).toBe(true);
+    expect(cells[2]!.holeLeft).toBe(true);
+  });
+  it("does not hatch a day off on which a class stands", () => {
+    const lesson = {
+      id: "L",
+      unit: "U",
+      title: "",
+      part: 1,
+      parts: 1,
+      taught: true,
+      pinned: false,
+      optional: false,
+      reserve: false,
+      proposed: false,
+    };
+    expect(
+      cellsOf(week([day("2026-10-12", { off: off("2026-10-12", "2026-10-12"), lessons: [lesson] })]), false)[0]!.off,
+    ).toBe(false);
+  });
+  it("draws the stair of now from today on", () => {
+    const cells = cellsOf(
+      week([day("2026-10-06", { past: true }), day("2026-10-07", { today: true }), day("2026-10-08")]),
+      true,
+    );
+    expect(cells.map((c) => c.nowTop)).toEqual([false, true, true]);
+    expect(cells.map((c) => c.nowLeft)).toEqual([false, true, false]);
+  });
+});

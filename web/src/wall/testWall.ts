@@ -1,0 +1,94 @@
+import type { Day, LessonView, WallView } from "../api/client";
+
+/** Walls for tests. */
+export function day(date: string, more: Partial<Day> = {}): Day {
+  return {
+    date,
+    inTerm: true,
+    teaches: true,
+    past: false,
+    today: false,
+    notes: [],
+    sessions: [],
+    lessons: [],
+    items: [],
+    gone: [],
+    ...more,
+  };
+}
+
+export function lesson(id: string, more: Partial<LessonView> = {}): LessonView {
+  return {
+    id,
+    unit: "U",
+    title: id,
+    part: 1,
+    parts: 1,
+    taught: false,
+    pinned: false,
+    optional: false,
+    reserve: false,
+    proposed: false,
+    ...more,
+  };
+}
+
+/** Two weeks from Monday 5 October 2026, Monday to Wednesday. */
+export function wallOf(version = 1): WallView {
+  const session = (date: string) => [
+    {
+      name: `${date}T10:00:00`,
+      start: `${date}T10:00:00`,
+      end: `${date}T10:50:00`,
+      number: 1,
+      minutes: 50,
+      place: "",
+      state: "open",
+      beat: false,
+    },
+  ];
+  return {
+    termId: 7,
+    version,
+    termName: "Autumn",
+    first: "2026-10-05",
+    last: "2026-10-14",
+    today: "2026-10-07",
+    weekStart: "MO",
+    sections: [{ course: "C", courseTitle: "Course", section: "A" }],
+    section: {
+      course: "C",
+      courseTitle: "Course",
+      section: "A",
+      pace: "sessions",
+      sessions: 4,
+      minutes: 200,
+      weekLimit: 480,
+      lessons: 2,
+      usualMinutes: 50,
+    },
+    columns: [1, 2, 3].map((weekday) => ({ weekday, meets: weekday !== 2 })),
+    weeks: [
+      {
+        number: 1,
+        first: "2026-10-05",
+        minutes: 0,
+        over: 0,
+        days: [
+          day("2026-10-05", { lessons: [lesson("L1")], sessions: session("2026-10-05") }),
+          day("2026-10-06"),
+          day("2026-10-07"),
+        ],
+      },
+      {
+        number: 2,
+        first: "2026-10-12",
+        minutes: 0,
+        over: 0,
+        days: [day("2026-10-12", { lessons: [lesson("L2")] }), day("2026-10-13"), day("2026-10-14")],
+      },
+    ],
+    outline: { noDate: [], noSession: [], units: [] },
+    findings: [],
+  };
+}

@@ -1,0 +1,58 @@
+import { describe, expect, it } from "vitest";
+import { dropChange, saysDrop } from "./drop";
+import { day, lesson, wallOf } from "./testWall";
+import { walk } from "./walk";
+
+describe("walking the days with the arrow keys", () => {
+  const wall = wallOf();
+  it.each([
+    ["2026-10-06", "ArrowRight", "2026-10-07"],
+    ["2026-10-07", "ArrowRight", "2026-10-12"],
+    ["2026-10-12", "ArrowLeft", "2026-10-07"],
+    ["2026-10-06", "ArrowDown", "2026-10-13"],
+    ["2026-10-13", "ArrowUp", "2026-10-06"],
+    ["2026-10-05", "ArrowUp", "2026-10-05"],
+    ["2026-10-05", "ArrowLeft", "2026-10-05"],
+    ["2026-10-14", "ArrowRight", "2026-10-14"],
+    ["2026-10-06", "Home", "2026-10-05"],
+    ["2026-10-06", "End", "2026-10-07"],
+    ["1999-01-01", "ArrowDown", "2026-10-05"],
+  ])("from %s with %s to %s", (from, key, to) => {
+    expect(walk(wall, from, key)).toBe(to);
+  });
+});
+
+describe("dropping", () => {
+  const wall = wallOf();
+  it("moves work and lessons to a day", () => {
+    expect(dropChange(wall, ["item:i", "lesson:L1"], "2026-10-12", false)).toEqual({
+      kind: "move",
+      course: "C",
+      section: "A",
+      lessons: ["L1"],
+      items: ["i"],
+      to: "2026-10-12",
+      place: "last",
+      keepSpacing: false,
+    });
+    expect(dropChange(wall, ["item:i", "item:k"], "2026-10-12", false).keepSpacing).toBe(true);
+  });
+  it("fixes one lesson where the pin key is held", () => {
+    expect(dropChange(wall, ["lesson:L1"], "2026-10-12", true)).toEqual({
+      kind: "pin",
+      course: "C",
+      section: "A",
+      lesson: "L1",
+      date: "2026-10-12",
+    });
+    expect(dropChange(wall, ["item:i"], "2026-10-12", true).kind).toBe("move");
+  });
+  it("says before what the drop means", () => {
+    const withClass = wall.weeks[0]!.days[0]!;
+    expect(saysDrop(["item:i"], withClass, false)).toBe("moves with L1, due 10:00");
+    expect(saysDrop(["item:i"], day("2026-10-06"), false)).toBe("on this date, fixed");
+    expect(saysDrop(["lesson:L2"], withClass, false)).toBe("in order, here (L1 gives way)");
+    expect(saysDrop(["lesson:L1"], day("2026-10-06", { lessons: [lesson("L1")] }), false)).toBe("in order, here");
+    expect(saysDrop(["lesson:L1"], withClass, true)).toBe("fix on this day");
+  });
+});
