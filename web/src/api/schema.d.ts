@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/meetings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["meeting"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/plan": {
         parameters: {
             query?: never;
@@ -372,7 +388,9 @@ export interface components {
             about: string;
             code: string;
             id: string;
-            mend?: string | null;
+            mend?: {
+                [key: string]: unknown;
+            } | null;
             section: string;
             sentence: string;
             severity: string;
@@ -461,6 +479,12 @@ export interface components {
         Me: {
             displayName: string;
             signIn: string;
+        };
+        MeetingRead: {
+            pattern: {
+                [key: string]: unknown;
+            };
+            said: string;
         };
         MomentName: {
             name: string;
@@ -555,7 +579,9 @@ export interface components {
             wall?: components["schemas"]["WallView"];
         };
         RuleRead: {
-            rule: string;
+            rule: {
+                [key: string]: unknown;
+            };
             said: string;
         };
         RuleSaid: {
@@ -1030,6 +1056,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Made"];
+                };
+            };
+        };
+    };
+    meeting: {
+        parameters: {
+            query: {
+                text: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeetingRead"];
                 };
             };
         };

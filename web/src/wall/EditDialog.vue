@@ -35,7 +35,7 @@ const what = props.thing.slice(0, props.thing.indexOf(":"));
 const id = props.thing.slice(props.thing.indexOf(":") + 1);
 const form = reactive<Json>({});
 const unit = shallowRef<PlanUnit | null>(null);
-const adding = ref<"" | "lesson" | "item">("");
+const adding = ref<"" | "lesson" | "item" | "unit">("");
 const { course, section } = props.wall.section;
 const kind = computed(() => adding.value || what);
 const outlineLesson = computed(() => props.wall.outline.units.flatMap((u) => u.lessons).find((l) => l.id === id));
@@ -51,6 +51,10 @@ onMounted(async () => {
   unit.value = units.find((u) => (what === "unit" ? u.id === id : u[list].some((x) => x.id === id))) ?? null;
   const found = what === "unit" ? unit.value : unit.value?.[list].find((x) => x.id === id);
   Object.assign(form, found ?? {});
+  if (what === "unit" && id === "") {
+    unit.value = { id: "", title: "", lessons: [], items: [] };
+    adding.value = "unit";
+  }
 });
 
 function add(which: "lesson" | "item") {
@@ -76,6 +80,7 @@ async function send(change: Change) {
   if (await propose(change)) emit("done");
 }
 function save() {
+  if (adding.value === "unit") form.id = form.code;
   if (kind.value === "unit") return send({ kind: "put-unit", course, unit: { ...clean(), lessons: [], items: [] } });
   const put = { kind: `put-${kind.value}`, course, [kind.value]: clean() };
   return send(adding.value ? { ...put, unit: unit.value?.id } : put);

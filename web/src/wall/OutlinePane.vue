@@ -137,7 +137,7 @@ defineExpose({ find: () => finder.value?.focus() });
         <span class="nm">{{ i.title }}</span><span class="d">{{ i.kind }}</span>
       </button>
     </template>
-    <p v-if="!wall.outline.units.length" class="h soft">No units yet. Add them on the term's outline.</p>
+    <p v-if="!wall.outline.units.length" class="h soft">No units yet. Begin with one.</p>
     <template v-for="unit in units" :key="unit.id">
       <button
         type="button"
@@ -207,6 +207,7 @@ defineExpose({ find: () => finder.value?.focus() });
         </button>
       </template>
     </template>
+    <button v-if="!filtering" type="button" class="r soft" @click="emit('edit', 'unit:')">＋ Add a unit</button>
     <p v-if="filtering && !units.length && !noDate.length" class="h soft">
       Nothing fits. Change the words or the kind.
     </p>

@@ -12,6 +12,7 @@ import MoveDialog from "./MoveDialog.vue";
 import OutlinePane from "./OutlinePane.vue";
 import PhoneWeeks from "./PhoneWeeks.vue";
 import ProposalStrip from "./ProposalStrip.vue";
+import SetupDialog from "./SetupDialog.vue";
 import ShiftDialog from "./ShiftDialog.vue";
 import WallGrid from "./WallGrid.vue";
 import WallLegend from "./WallLegend.vue";
@@ -31,7 +32,7 @@ const opened = ref("");
 const focus = ref("");
 const run = shallowRef<[string, string] | null>(null);
 const picked = shallowRef<ReadonlySet<string>>(new Set());
-const dialog = ref<"" | "off" | "shift" | "move" | "findings" | "keys">("");
+const dialog = ref<"" | "off" | "shift" | "move" | "findings" | "keys" | "setup">("");
 const editing = ref("");
 const wide = ref(false);
 const keptWeek = ref(0);
@@ -160,6 +161,7 @@ function edited() {
         {{ s.course }} {{ s.courseTitle }}, {{ s.section }}
       </option>
     </select>
+    <button v-if="wall" type="button" class="plain" style="margin-left: 8px" @click="dialog = 'setup'">Edit</button>
     <nav aria-label="Views">
       <RouterLink :to="{ path: `/terms/${termId}/wall`, query: route.query }" aria-current="page">Wall</RouterLink>
       <RouterLink :to="{ path: `/terms/${termId}/history`, query: route.query }">History</RouterLink>
@@ -297,6 +299,7 @@ function edited() {
       @update:visible="dialog = ''"
     />
     <FindingsDialog :visible="dialog === 'findings'" :wall="shown" @update:visible="dialog = ''" />
+    <SetupDialog v-if="dialog === 'setup'" :wall="shown" @done="dialog = ''" />
     <EditDialog v-if="editing" :thing="editing" :wall="shown" @done="edited" />
   </template>
   <KeysDialog :visible="dialog === 'keys'" @update:visible="dialog = ''" />

@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -76,8 +77,8 @@ class KillTest {
     private static String change(long n) {
         String day = LocalDate.of(2026, 10, 14).plusDays(n % 60).toString();
         return n % 3 == 0
-                ? "{\"kind\":\"shift\",\"course\":\"HYD 210\",\"unit\":\"RE\",\"by\":" + (n % 2 == 0 ? 1 : 2)
-                        + ",\"in\":\"sessions\"}"
+                ? "{\"kind\":\"put-lesson\",\"course\":\"HYD 210\",\"unit\":\"RE\",\"lesson\":{\"id\":\"N" + n
+                        + "\",\"title\":\"New " + n + "\"},\"before\":\"RE1\"}"
                 : n % 3 == 1
                         ? "{\"kind\":\"add-closure\",\"closure\":{\"first\":\"" + day + "\",\"last\":\"" + day
                                 + "\",\"reason\":\"Step " + n + "\"}}"
@@ -111,8 +112,8 @@ class KillTest {
                         // the process was killed, as it was meant to be
                     }
                 });
-                AtomicLong wrong = new AtomicLong();
-                writer.setUncaughtExceptionHandler((thread, e) -> wrong.incrementAndGet());
+                AtomicReference<Throwable> wrong = new AtomicReference<>();
+                writer.setUncaughtExceptionHandler((thread, e) -> wrong.set(e));
                 writer.start();
                 long before = told.get();
                 for (int i = 0; i < 1500 && told.get() == before && writer.isAlive(); i++) {
@@ -121,7 +122,7 @@ class KillTest {
                 Thread.sleep(random.nextInt(300)); // within the writes that go on behind the first one
                 app.kill();
                 writer.join(20_000);
-                assertThat(wrong.get()).isZero();
+                assertThat(wrong.get()).isNull();
                 app.start();
                 Client after = new Client(app);
                 long version = after.version();

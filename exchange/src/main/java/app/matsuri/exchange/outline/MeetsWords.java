@@ -120,4 +120,18 @@ public final class MeetsWords {
         }
         return Optional.of(LocalTime.of(hour % 12 + (half.equalsIgnoreCase("pm") ? 12 : 0), minute));
     }
+
+    /** A pattern made from such words, in words. */
+    public static String say(MeetingPattern pattern) {
+        String days = pattern.rule().replaceFirst(".*BYDAY=", "").replace(",", ", ");
+        String names = days.replace("MO", "Mon")
+                .replace("TU", "Tue")
+                .replace("WE", "Wed")
+                .replace("TH", "Thu")
+                .replace("FR", "Fri")
+                .replace("SA", "Sat")
+                .replace("SU", "Sun");
+        return names + ", " + pattern.start() + " to " + pattern.start().plusMinutes(pattern.minutes()) + ", "
+                + pattern.minutes() + " minutes" + (pattern.place().isEmpty() ? "" : ", " + pattern.place());
+    }
 }

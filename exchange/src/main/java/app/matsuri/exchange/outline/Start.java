@@ -157,7 +157,7 @@ public record Start(
         }
         said.add(new Said("course", true, code + (title.equals(code) ? "" : ", " + title)));
         Optional<MeetingPattern> pattern = MeetsWords.read(meets);
-        said.add(pattern.map(p -> new Said("meets", true, met(p)))
+        said.add(pattern.map(p -> new Said("meets", true, MeetsWords.say(p)))
                 .orElse(new Said(
                         "meets",
                         false,
@@ -187,18 +187,5 @@ public record Start(
                 List.of(group),
                 units,
                 Extra.NONE));
-    }
-
-    private static String met(MeetingPattern pattern) {
-        String days = pattern.rule().replaceFirst(".*BYDAY=", "").replace(",", ", ");
-        String names = days.replace("MO", "Mon")
-                .replace("TU", "Tue")
-                .replace("WE", "Wed")
-                .replace("TH", "Thu")
-                .replace("FR", "Fri")
-                .replace("SA", "Sat")
-                .replace("SU", "Sun");
-        return names + ", " + pattern.start() + " to " + pattern.start().plusMinutes(pattern.minutes()) + ", "
-                + pattern.minutes() + " minutes" + (pattern.place().isEmpty() ? "" : ", " + pattern.place());
     }
 }

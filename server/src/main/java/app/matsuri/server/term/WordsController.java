@@ -6,6 +6,7 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.session.Sessions;
 import app.matsuri.exchange.outline.DayWords;
 import app.matsuri.exchange.outline.DueWords;
+import app.matsuri.exchange.outline.MeetsWords;
 import app.matsuri.exchange.plan.Faults;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.PlanWriter;
@@ -48,7 +49,7 @@ class WordsController {
     record DayRead(LocalDate date) {}
 
     /** A date rule that was understood, and the same in words. */
-    record RuleRead(@Schema(type = "object") Map<String, Object> rule, String said) {}
+    record RuleRead(Map<String, Object> rule, String said) {}
 
     /** A date rule in words. */
     record RuleSaid(String said) {}
@@ -82,6 +83,21 @@ class WordsController {
                             ? Optional.of(sessions.get(next).date())
                             : Optional.<LocalDate>empty();
                 });
+    }
+
+    /** A meeting pattern that was understood, and the same in words. */
+    record MeetingRead(Map<String, Object> pattern, String said) {}
+
+    @GetMapping("/meetings")
+    MeetingRead meeting(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestParam String text) {
+        store.load(by.workspaceId(), termId);
+        return MeetsWords.read(text)
+                .map(p -> new MeetingRead(PlanWriter.pattern(p), MeetsWords.say(p)))
+                .orElseThrow(() -> new Problem(
+                        HttpStatus.UNPROCESSABLE_CONTENT,
+                        "meeting-not-understood",
+                        "Not understood",
+                        "Days or times were not understood. Write it as MWF 10-10:50 Weir House 2."));
     }
 
     @GetMapping("/rules")

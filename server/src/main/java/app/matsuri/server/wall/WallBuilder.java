@@ -1,22 +1,13 @@
 package app.matsuri.server.wall;
 
-import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
-import app.matsuri.core.flow.Placement;
-import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
-import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
-import app.matsuri.core.plan.Item;
-import app.matsuri.core.plan.Unit;
-import app.matsuri.core.plan.Which;
-import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.ItemDates;
-import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.WeekLoad;
@@ -27,19 +18,13 @@ import app.matsuri.server.history.History;
 import app.matsuri.server.wall.WallView.Column;
 import app.matsuri.server.wall.WallView.Day;
 import app.matsuri.server.wall.WallView.FindingView;
-import app.matsuri.server.wall.WallView.Gone;
-import app.matsuri.server.wall.WallView.ItemView;
-import app.matsuri.server.wall.WallView.LessonView;
-import app.matsuri.server.wall.WallView.Off;
 import app.matsuri.server.wall.WallView.SectionChoice;
 import app.matsuri.server.wall.WallView.SectionView;
-import app.matsuri.server.wall.WallView.SessionView;
 import app.matsuri.server.wall.WallView.Week;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -54,16 +39,7 @@ public final class WallBuilder {
     private final SectionSchedule follows;
     private final Schedule schedule;
     private final LocalDate today;
-    private final Proposal proposal;
-    private final Set<String> moved = new HashSet<>();
-    private final Map<LocalDate, List<Gone>> gone = new HashMap<>();
-    private final Map<LocalDate, List<SessionView>> sessions = new HashMap<>();
-    private final Map<LocalDate, List<LessonView>> lessons = new HashMap<>();
-    private final Map<LocalDate, List<ItemView>> items = new HashMap<>();
-    private final List<Span> spans = new ArrayList<>();
-
-    /** The days over which a unit runs. */
-    private record Span(Unit unit, LocalDate first, LocalDate last) {}
+    private final DayBuilder days;
 
     /**
      * @param proposal what is proposed, whose schedule is shown; null to show what stands
@@ -74,11 +50,7 @@ public final class WallBuilder {
         this.schedule = schedule;
         this.follows = follows;
         this.today = today;
-        this.proposal = proposal;
-        collectMoves();
-        collectSessions();
-        collectLessons();
-        collectItems();
+        this.days = new DayBuilder(decisions, schedule, follows, today, proposal);
     }
 
     public WallView view(long termId, long version, History.Ends ends) {
@@ -111,143 +83,10 @@ public final class WallBuilder {
                 section,
                 columns(),
                 weeks(),
-                new OutlineBuilder(follows, moved).outline(),
+                new OutlineBuilder(follows, days.moved()).outline(),
                 findings(),
                 ends.undo().map(History.Line::sentence).orElse(null),
                 ends.redo().map(History.Line::sentence).orElse(null));
-    }
-
-    private void collectMoves() {
-        if (proposal == null) {
-            return;
-        }
-        for (Moved move : proposal.moves()) {
-            boolean here = move.course().equals(follows.course().code())
-                    && move.section().equals(follows.section().code());
-            if (!here) {
-                continue;
-            }
-            moved.add(move.what() + " " + move.id());
-            if (move.from() != null && !move.what().equals("opens")) {
-                gone.computeIfAbsent(move.from().toLocalDate(), d -> new ArrayList<>())
-                        .add(new Gone(move.what(), move.id(), shown(move), move.to(), move.why()));
-            }
-        }
-    }
-
-    private String shown(Moved move) {
-        return follows.course()
-                .item(move.id())
-                .filter(i -> !move.what().equals("lesson"))
-                .map(i -> i.shortName().isEmpty() ? i.title() : i.shortName())
-                .orElse(move.title());
-    }
-
-    private void collectSessions() {
-        for (int i = 0; i < follows.sessions().size(); i++) {
-            Session session = follows.sessions().get(i);
-            String state = session.record()
-                    ? "taught"
-                    : session.held() ? "held" : session.paused() ? "paused" : session.early() ? "early" : "open";
-            sessions.computeIfAbsent(session.date(), d -> new ArrayList<>())
-                    .add(new SessionView(
-                            session.name(),
-                            session.start(),
-                            session.end(),
-                            i + 1,
-                            session.minutes(),
-                            session.place(),
-                            state,
-                            session.origin() == Session.Origin.BEAT));
-        }
-    }
-
-    private void collectLessons() {
-        Map<String, LocalDate> firsts = new HashMap<>();
-        Map<String, LocalDate> lasts = new HashMap<>();
-        for (Placement placement : follows.placements()) {
-            for (int i = 0; i < placement.slots().size(); i++) {
-                Placement.Slot slot = placement.slots().get(i);
-                LocalDate date = follows.sessions().get(slot.session()).date();
-                String unit = placement.unit().id();
-                firsts.merge(unit, date, (a, b) -> a.isBefore(b) ? a : b);
-                lasts.merge(unit, date, (a, b) -> a.isAfter(b) ? a : b);
-                var lesson = placement.lesson();
-                lessons.computeIfAbsent(date, d -> new ArrayList<>())
-                        .add(new LessonView(
-                                lesson.id(),
-                                unit,
-                                lesson.title(),
-                                i + 1,
-                                placement.slots().size(),
-                                slot.taught(),
-                                follows.section().pin(lesson) != null,
-                                lesson.optional(),
-                                lesson.reserve(),
-                                moved.contains("lesson " + lesson.id())));
-            }
-        }
-        for (Unit unit : follows.course().units()) {
-            if (firsts.containsKey(unit.id())) {
-                spans.add(new Span(unit, firsts.get(unit.id()), lasts.get(unit.id())));
-            }
-        }
-    }
-
-    private void collectItems() {
-        for (ItemDates dates : follows.dates()) {
-            Which main = dates.mainDate();
-            for (Which which : Which.values()) {
-                Resolved date = dates.get(which);
-                if (date == null || !date.resolved()) {
-                    continue;
-                }
-                // an item's opening is listed in the opened day only, and its closing unless it is all there is
-                Item item = dates.item();
-                String word = Words.word(which);
-                items.computeIfAbsent(date.at().toLocalDate(), d -> new ArrayList<>())
-                        .add(new ItemView(
-                                item.id(),
-                                dates.unit().id(),
-                                item.lesson(),
-                                item.title(),
-                                item.shortName().isEmpty() ? item.title() : item.shortName(),
-                                item.kind(),
-                                item.test(),
-                                which == main ? "main-" + word : word,
-                                date.at().toLocalTime(),
-                                item.minutes(),
-                                date.fixed(),
-                                date.rolled(),
-                                item.locked(),
-                                hangsOn(item.rule(which)),
-                                moved.contains(word + " " + item.id())));
-            }
-        }
-        items.values()
-                .forEach(list -> list.sort(Comparator.comparing((ItemView i) -> !i.test())
-                        .thenComparing(i -> i.kind().equals("reading"))
-                        .thenComparing(ItemView::time)
-                        .thenComparing(i -> follows.byItem().get(i.id()).item().place())));
-    }
-
-    private String hangsOn(DateRule rule) {
-        if (rule.anchor() instanceof Anchor.WithLesson with) {
-            return follows.course()
-                    .lesson(with.lesson())
-                    .map(l -> "moves with “" + l.title() + "”")
-                    .orElse(null);
-        }
-        if (rule.anchor() instanceof Anchor.WithUnit with) {
-            return follows.course()
-                    .unit(with.unit())
-                    .map(u -> "moves with unit “" + u.title() + "”")
-                    .orElse(null);
-        }
-        if (rule.anchor() instanceof Anchor.InWeek in) {
-            return "in " + (in.teaching() ? "teaching week " : "week ") + in.week();
-        }
-        return rule.anchor() instanceof Anchor.OwnDate own ? "hangs on “" + Words.word(own.which()) + "”" : null;
     }
 
     private List<Column> columns() {
@@ -297,11 +136,11 @@ public final class WallBuilder {
         List<Week> weeks = new ArrayList<>();
         for (int w = 1; w <= calendar.weeks(); w++) {
             LocalDate first = calendar.week(w).orElseThrow();
-            List<Day> days = new ArrayList<>();
+            List<Day> row = new ArrayList<>();
             for (Column column : columns) {
                 int ahead =
                         Math.floorMod(column.weekday() - first.getDayOfWeek().getValue(), 7);
-                days.add(day(first.plusDays(ahead)));
+                row.add(days.day(first.plusDays(ahead)));
             }
             var teachingWeek = calendar.teachingWeekNumber(first);
             WeekLoad load = loads.get(w - 1);
@@ -311,8 +150,8 @@ public final class WallBuilder {
                     first,
                     load.minutes(),
                     load.over(),
-                    away(days, teachingWeek.isPresent()),
-                    days));
+                    away(row, teachingWeek.isPresent()),
+                    row));
         }
         return weeks;
     }
@@ -326,88 +165,6 @@ public final class WallBuilder {
                 .map(d -> d.off().reason())
                 .findFirst()
                 .orElse("");
-    }
-
-    private Day day(LocalDate date) {
-        Term term = decisions.term();
-        List<String> notes = new ArrayList<>();
-        if (term.extraDays().contains(date)) {
-            notes.add("a day that teaches besides the usual ones");
-        }
-        if (term.runsAs().containsKey(date)) {
-            String weekday = term.runsAs(date).name();
-            notes.add("runs as a " + weekday.charAt(0) + weekday.substring(1).toLowerCase());
-        }
-        Closure off = null;
-        for (Closure closure : term.closures()) {
-            boolean here =
-                    closure.concerns(follows.course().code(), follows.section().code())
-                            && closure.covers(date)
-                            && !term.extraDays().contains(date);
-            if (here && closure.wholeDay()) {
-                off = off == null || closure.noClass() && !off.noClass() ? closure : off;
-            } else if (here) {
-                notes.add(closure.reason() + " from " + closure.from() + " to " + closure.to());
-            }
-        }
-        follows.sessions().lost().stream()
-                .filter(l -> l.name().toLocalDate().equals(date))
-                .forEach(l -> notes.add("no class at " + l.name().toLocalTime() + ": " + l.reason()));
-        return new Day(
-                date,
-                term.contains(date),
-                schedule.calendar().teaches(date),
-                date.isBefore(today),
-                date.equals(today),
-                off == null ? null : off(off),
-                notes,
-                sessions.getOrDefault(date, List.of()),
-                lessons.getOrDefault(date, List.of()),
-                thread(date),
-                items.getOrDefault(date, List.of()),
-                gone.getOrDefault(date, List.of()));
-    }
-
-    private Off off(Closure closure) {
-        boolean proposed = proposal != null && !before(closure);
-        return new Off(
-                closure.first(),
-                closure.last(),
-                closure.reason(),
-                closure.kind(),
-                closure.noClass(),
-                closure.planPauses(),
-                closure.nothingDue(),
-                closure.justInCase(),
-                closure.only() == null ? List.of() : closure.only(),
-                proposed);
-    }
-
-    private boolean before(Closure closure) {
-        return proposal.before().term().closures().contains(closure);
-    }
-
-    private WallView.Thread thread(LocalDate date) {
-        Span shown = null;
-        for (Span span : spans) {
-            if (!date.isBefore(span.first()) && !date.isAfter(span.last())) {
-                shown = shown == null
-                                || !shown.last().equals(date)
-                                || span.first().equals(date)
-                        ? span
-                        : shown;
-            }
-        }
-        if (shown == null) {
-            return null;
-        }
-        Span other = null;
-        for (Span span : spans) {
-            boolean here = !date.isBefore(span.first()) && !date.isAfter(span.last());
-            other = here && span != shown ? span : other;
-        }
-        boolean begins = shown.first().equals(date) && other == null;
-        return new WallView.Thread(shown.unit().id(), begins, shown.last().equals(date));
     }
 
     private List<FindingView> findings() {

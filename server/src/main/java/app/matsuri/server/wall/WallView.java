@@ -1,6 +1,5 @@
 package app.matsuri.server.wall;
 
-import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -233,5 +232,5 @@ public record WallView(
             String id,
             String section,
             String sentence,
-            @Nullable @Schema(type = "object") Map<String, Object> mend) {}
+            @Nullable Map<String, Object> mend) {}
 }
