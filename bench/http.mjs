@@ -16,9 +16,12 @@ async function start(archive, dump) {
   const data = mkdtempSync(join(tmpdir(), "matsuri-bench-"));
   const flags = dump ? [`-XX:ArchiveClassesAtExit=${archive}`] : archive ? [`-XX:SharedArchiveFile=${archive}`] : ["-Xshare:auto"];
   const from = performance.now();
-  const child = spawn("java", ["-Xmx256m", "-XX:+UseSerialGC", ...flags, "-Xlog:cds=off", "-Xlog:cds+dynamic=off", "-jar", jar,
-    `--server.port=${port}`, `--matsuri.data=${data}`, "--matsuri.demo=demo", "--matsuri.today=2026-10-07"], { stdio: "ignore" });
+  const child = spawn("java", ["-Xmx256m", "-Xmn40m", "-XX:MinHeapFreeRatio=10", "-XX:MaxHeapFreeRatio=25", "-XX:+UseSerialGC", ...flags, "-Xlog:cds=off", "-Xlog:cds+dynamic=off", "-jar", jar,
+    `--server.port=${port}`, `--matsuri.data=${data}`, "--matsuri.demo=demo", "--matsuri.today=2026-10-07"], { stdio: "ignore", env: { ...process.env, MALLOC_ARENA_MAX: "2" } });
+  running.add(child);
+  child.on("exit", () => running.delete(child));
   for (;;) {
+    if (child.exitCode !== null) throw new Error("the server ended; is port " + port + " busy?");
     try {
       if ((await fetch(base + "/")).ok) break;
     } catch {
@@ -32,6 +35,9 @@ async function stop(child) {
   child.kill("SIGTERM");
   await ended;
 }
+// a server that is left when something fails is ended with this process
+const running = new Set();
+process.on("exit", () => running.forEach((child) => child.kill("SIGKILL")));
 const rss = (pid) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))[1]) / 1024;
 
 const archive = join(mkdtempSync(join(tmpdir(), "matsuri-cds-")), "classes.jsa");

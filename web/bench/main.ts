@@ -59,9 +59,10 @@ const median = (list: number[]) => [...list].sort((a, b) => a - b)[Math.floor(li
 /** The wall as it is: cells of days that did not change keep their objects and are not drawn again. */
 async function ours(): Promise<number[]> {
   const wall = shallowRef(structuredClone(before));
+  const picked = new Set<string>();
   const app = createApp({
     render: () =>
-      h(WallGrid, { wall: wall.value, focus: "", opened: "", run: null, picked: new Set<string>(), target: null, close: false, openWeek: 0 }),
+      h(WallGrid, { wall: wall.value, focus: "", opened: "", run: null, picked, target: null, close: false, openWeek: 0 }),
   });
   app.mount(host);
   await nextTick();

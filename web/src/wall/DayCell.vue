@@ -4,12 +4,12 @@ import { clock, numberOf, span, weekdayDay } from "../ui/say";
 import Mark from "./Mark.vue";
 import { fitting, shownItems } from "./fit";
 import type { Cell } from "./rows";
-import type { Units } from "./units";
+import type { Looks } from "./units";
 
 /** One day of the wall. Presses, drags and keys are heard by the grid around it. */
 const props = defineProps<{
   cell: Cell;
-  units: Units;
+  looks: Looks;
   meets: boolean;
   /** Width for work, in pixels. */
   room: number;
@@ -29,11 +29,11 @@ const day = computed(() => props.cell.day);
 const items = computed(() => shownItems(day.value.items));
 const fits = computed(() => (props.close ? 0 : fitting(items.value, props.room)));
 const tests = computed(() => items.value.filter((i) => i.test));
-const look = computed(() => (day.value.thread ? (props.units.get(day.value.thread.unit)?.look ?? []) : []));
+const look = computed(() => (day.value.thread ? (props.looks.get(day.value.thread.unit) ?? []) : []));
 const first = computed(() => day.value.lessons[0]);
 const knot = computed(() => {
   const lesson = first.value;
-  return lesson ? { look: props.units.get(lesson.unit)?.look ?? [], taught: lesson.taught, on: lesson.part > 1 } : null;
+  return lesson ? { look: props.looks.get(lesson.unit) ?? [], taught: lesson.taught, on: lesson.part > 1 } : null;
 });
 const empty = computed(
   () =>
@@ -117,7 +117,7 @@ const lightOff = computed(() => (day.value.off && !props.cell.off ? day.value.of
           :key="lesson.id"
           class="le"
           :class="[
-            ...(units.get(lesson.unit)?.look ?? []),
+            ...(looks.get(lesson.unit) ?? []),
             { neu: lesson.proposed, picked: picked.has('lesson:' + lesson.id) },
           ]"
           :data-drag="lesson.taught ? undefined : 'lesson:' + lesson.id"

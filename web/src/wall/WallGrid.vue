@@ -4,8 +4,8 @@ import type { WallView, Week } from "../api/client";
 import { clock, dayMonth, span, weekdayLong, weekdayName } from "../ui/say";
 import DayCell from "./DayCell.vue";
 import LoadStrokes from "./LoadStrokes.vue";
-import { cellsOf } from "./rows";
-import { unitsOf } from "./units";
+import { type Cell, cellsOf, keepSame } from "./rows";
+import { type Looks, looksOf } from "./units";
 
 /** The term on one page: a row a week, a column a weekday. */
 const props = defineProps<{
@@ -24,10 +24,11 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ week: [number: number] }>();
 
-const units = computed(() => unitsOf(props.wall));
+const looks = computed<Looks>((old) => looksOf(props.wall, old));
+const before = new Map<string, Cell>();
 const grid = ref<HTMLElement>();
 const width = ref(1000);
-const side = computed(() => (props.close ? [70, 92] : width.value < 760 ? [50, 98] : [54, 106]));
+const side = computed(() => (props.close ? [86, 92] : width.value < 760 ? [50, 98] : [54, 106]));
 const equal = computed(() => props.wall.columns.every((c) => c.meets === props.wall.columns[0]?.meets));
 const parts = computed(() =>
   props.wall.columns.map((c) => (c.meets || equal.value ? 2 : width.value < 760 ? 0.68 : 1)),
@@ -44,7 +45,7 @@ const nowWeek = computed(
   () => props.wall.weeks.find((w) => w.days.some((d) => d.date >= props.wall.today))?.number ?? -1,
 );
 const rows = computed(() =>
-  props.wall.weeks.map((week) => ({ week, cells: cellsOf(week, week.number === nowWeek.value) })),
+  props.wall.weeks.map((week) => ({ week, cells: keepSame(cellsOf(week, week.number === nowWeek.value), before) })),
 );
 const away = (week: Week) => week.away != null && !week.days.some((d) => d.items.length);
 const heights = computed(() =>
@@ -132,7 +133,7 @@ defineExpose({ focusDay });
           :key="cell.day.date"
           :class="{ o: close && week.number === openWeek }"
           :cell="cell"
-          :units="units"
+          :looks="looks"
           :meets="wall.columns[n]!.meets"
           :room="room[n] ?? 100"
           :close="close && week.number !== openWeek"

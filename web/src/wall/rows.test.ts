@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Day, Week } from "../api/client";
-import { cellsOf } from "./rows";
+import { type Cell, cellsOf, keepSame } from "./rows";
 
 function day(date: string, more: Partial<Day> = {}): Day {
   return {
@@ -91,5 +91,13 @@ describe("the cells of a week", () => {
     );
     expect(cells.map((c) => c.nowTop)).toEqual([false, true, true]);
     expect(cells.map((c) => c.nowLeft)).toEqual([false, true, false]);
+  });
+  it("keeps cells that say the same, so that they are not drawn again", () => {
+    const days = [day("2026-10-12"), day("2026-10-13")];
+    const kept = new Map<string, Cell>();
+    const first = keepSame(cellsOf(week(days), false), kept);
+    const second = keepSame(cellsOf(week([days[0]!, day("2026-10-13", { teaches: false })]), false), kept);
+    expect(second[0]).toBe(first[0]);
+    expect(second[1]).not.toBe(first[1]);
   });
 });

@@ -53,3 +53,14 @@ export function cellsOf(week: Week, isNowWeek: boolean): Cell[] {
     };
   });
 }
+
+/** The cells, with those that say the same as before replaced by the ones before, so that they are not drawn again. */
+export function keepSame(cells: Cell[], before: Map<string, Cell>): Cell[] {
+  return cells.map((cell) => {
+    const old = before.get(cell.day.date);
+    const same = old && (Object.keys(cell) as (keyof Cell)[]).every((key) => old[key] === cell[key]);
+    if (same) return old;
+    before.set(cell.day.date, cell);
+    return cell;
+  });
+}

@@ -11,3 +11,13 @@ export function unitsOf(wall: WallView): Map<string, OutlineUnit & { look: strin
 }
 
 export type Units = ReturnType<typeof unitsOf>;
+
+/** How the thread of each unit looks, by the unit's id. */
+export type Looks = ReadonlyMap<string, string[]>;
+
+/** The looks of a wall's units; the old ones where nothing differs, so that nobody draws again for them. */
+export function looksOf(wall: WallView, old?: Looks): Looks {
+  const units = wall.outline.units;
+  if (old?.size === units.length && units.every((u) => old.get(u.id)?.join() === threadOf(u.number).join())) return old;
+  return new Map(units.map((u) => [u.id, threadOf(u.number)]));
+}

@@ -95,7 +95,7 @@ class ChangeController {
             @RequestParam(required = false) String section,
             @RequestBody @Schema(type = "object") JsonNode change) {
         Stored stored = store.load(by.workspaceId(), termId);
-        Proposal proposal = changes.propose(by, termId, read(change));
+        Proposal proposal = Proposal.of(stored.decisions(), read(change));
         return new ProposalView(
                 stored.version(),
                 proposal.does(),

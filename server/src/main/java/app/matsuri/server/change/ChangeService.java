@@ -2,7 +2,6 @@ package app.matsuri.server.change;
 
 import app.matsuri.core.change.Change;
 import app.matsuri.core.plan.Decisions;
-import app.matsuri.core.proposal.Proposal;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.history.History;
 import app.matsuri.server.history.HistoryEntry.Kind;
@@ -43,12 +42,6 @@ public class ChangeService {
                 "Begin the term" + (name.isEmpty() ? "" : " " + name),
                 new Delta(List.of()));
         return stored;
-    }
-
-    /** What a change would do; nothing is stored. */
-    @Transactional(readOnly = true)
-    public Proposal propose(SignedIn by, long termId, Change change) {
-        return Proposal.of(store.load(by.workspaceId(), termId).decisions(), change);
     }
 
     /** Makes a change on top of the version on which it was looked at. */

@@ -7,15 +7,15 @@ import app.matsuri.server.account.DemoAccounts;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.ChangeService;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
 
-/** Fills an empty database with the demo's people and plans. */
+/** Fills an empty database with the demo's people and plans, before the first request is answered. */
 @Component
-class DemoData implements ApplicationRunner {
+class DemoData implements SmartInitializingSingleton {
 
     private final MatsuriProperties properties;
     private final Accounts accounts;
@@ -28,7 +28,7 @@ class DemoData implements ApplicationRunner {
     }
 
     @Override
-    public void run(ApplicationArguments arguments) throws IOException {
+    public void afterSingletonsInstantiated() {
         if (properties.demo() == null || !accounts.none()) {
             return;
         }
@@ -38,8 +38,13 @@ class DemoData implements ApplicationRunner {
         load(school, "year-2026-27.json");
     }
 
-    private void load(SignedIn by, String file) throws IOException {
-        PlanFile.Reading reading = PlanFile.read(Files.readAllBytes(Path.of(properties.demo(), file)));
+    private void load(SignedIn by, String file) {
+        PlanFile.Reading reading;
+        try {
+            reading = PlanFile.read(Files.readAllBytes(Path.of(properties.demo(), file)));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
         if (reading.decisions() == null) {
             throw new IllegalStateException("the demo's " + file + " cannot be read: " + reading.faults());
         }
