@@ -142,6 +142,7 @@ function fix(id: string, fixed: boolean) {
       <button v-else type="button" class="btn" @click="emit('off')">Day off…</button>
       <button type="button" class="btn" @click="emit('shift')">Later or earlier…</button>
       <button type="button" class="btn" :disabled="!picked.size && !open.length" @click="emit('move')">Move…</button>
+      <button v-if="picked.size === 1" type="button" class="btn" @click="emit('edit', [...picked][0]!)">Edit…</button>
       <template v-if="canRecord">
         <button
           type="button"

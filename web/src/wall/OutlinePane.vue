@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import type { Schemas, WallView } from "../api/client";
 import { span, weekdayNumber } from "../ui/say";
+import OutlineWork from "./OutlineWork.vue";
 import { threadOf } from "./units";
 
 /** The outline at the wall's left: what has no date first, then units, lessons and their work. */
@@ -123,19 +124,15 @@ defineExpose({ find: () => finder.value?.focus() });
       <h2 class="h">
         <span>No date yet</span><span class="soft">{{ noDate.length }}</span>
       </h2>
-      <button
+      <OutlineWork
         v-for="i in noDate"
         :key="i.id"
-        type="button"
-        class="r i un"
-        :class="{ sel: picked.has('item:' + i.id) }"
-        :data-drag="'item:' + i.id"
-        :title="i.title"
-        @click="pick($event, 'item:' + i.id)"
+        :item="i"
+        :undated="true"
+        :picked="picked.has('item:' + i.id)"
+        @click="pick($event, 'item:' + i.id, i.date)"
         @dblclick="emit('edit', 'item:' + i.id)"
-      >
-        <span class="nm">{{ i.title }}</span><span class="d">{{ i.kind }}</span>
-      </button>
+      />
     </template>
     <p v-if="!wall.outline.units.length" class="h soft">No units yet. Begin with one.</p>
     <template v-for="unit in units" :key="unit.id">
@@ -174,37 +171,23 @@ defineExpose({ find: () => finder.value?.focus() });
               lesson.date ? weekdayNumber(lesson.date) : lesson.state.replace("-", " ")
             }}</span>
           </button>
-          <button
+          <OutlineWork
             v-for="i in lesson.items"
             :key="i.id"
-            type="button"
-            class="r i"
-            :class="{ sel: picked.has('item:' + i.id) }"
-            :data-drag="'item:' + i.id"
-            :title="i.title"
+            :item="i"
+            :picked="picked.has('item:' + i.id)"
             @click="pick($event, 'item:' + i.id, i.date)"
             @dblclick="emit('edit', 'item:' + i.id)"
-          >
-            <span class="nm">{{ i.title }}</span><span class="d" :class="{ moved: i.moved }">{{
-              i.date ? weekdayNumber(i.date) : ""
-            }}</span>
-          </button>
+          />
         </template>
-        <button
+        <OutlineWork
           v-for="i in unit.items"
           :key="i.id"
-          type="button"
-          class="r i"
-          :class="{ sel: picked.has('item:' + i.id) }"
-          :data-drag="'item:' + i.id"
-          :title="i.title"
+          :item="i"
+          :picked="picked.has('item:' + i.id)"
           @click="pick($event, 'item:' + i.id, i.date)"
           @dblclick="emit('edit', 'item:' + i.id)"
-        >
-          <span class="nm">{{ i.title }}</span><span class="d" :class="{ moved: i.moved }">{{
-            i.date ? weekdayNumber(i.date) : ""
-          }}</span>
-        </button>
+        />
       </template>
     </template>
     <button v-if="!filtering" type="button" class="r soft" @click="emit('edit', 'unit:')">＋ Add a unit</button>

@@ -361,6 +361,29 @@ class JourneysTest {
         }
     }
 
+    /** Editing: a section more, a unit more, a lesson renamed, work on its fixed date. */
+    @Test
+    void whatWasSetUpCanBeEdited() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", AUTUMN);
+            page.press("Edit");
+            page.press("Add a section");
+            page.type("#section-code", "C");
+            page.type("#section-meets", "TR 8:30-9:45 Weir House 1");
+            page.seeText(".p-dialog", "Tue, Thu, 08:30 to 09:45");
+            page.press("Add it");
+            page.seeText(".notice", "Add section HYD 210 C");
+            page.press("Add a unit");
+            page.type("#edit-title", "Ice on rivers");
+            page.type("#edit-code", "IC");
+            page.press("Add");
+            page.seeText(".notice", "Add unit “Ice on rivers”");
+            page.seeText(".outline", "Ice on rivers");
+            page.choose(".sel", "HYD 210 Reading Rivers, C");
+            page.seeText(day("2026-09-01"), "What a river answers to");
+        }
+    }
+
     @Test
     void aFindingIsMended() throws Exception {
         try (Page page = Page.open(App.demo())) {

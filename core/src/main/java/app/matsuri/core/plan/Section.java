@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 
 /**
  * A group that meets together, with its own decisions on top of the course's plan.
@@ -113,149 +114,83 @@ public record Section(
         return leavesOut.contains(lesson.id());
     }
 
-    public Section withSessionChanges(List<SessionChange> others) {
+    /** What a section is made of while one thing of it is changed. */
+    private static final class Draft {
+        List<SessionChange> sessionChanges;
+        Set<String> leavesOut;
+        Map<String, Integer> gaps;
+        Map<String, Integer> lengths;
+        Map<String, Optional<LocalDate>> pins;
+        Set<LocalDateTime> holdsEmpty;
+        Map<LocalDateTime, List<String>> taught;
+        Set<String> partly;
+        Map<String, String> notes;
+    }
+
+    private Section with(Consumer<Draft> change) {
+        Draft draft = new Draft();
+        draft.sessionChanges = sessionChanges;
+        draft.leavesOut = leavesOut;
+        draft.gaps = gaps;
+        draft.lengths = lengths;
+        draft.pins = pins;
+        draft.holdsEmpty = holdsEmpty;
+        draft.taught = taught;
+        draft.partly = partly;
+        draft.notes = notes;
+        change.accept(draft);
         return new Section(
                 code,
                 pace,
                 meets,
                 beat,
-                others,
-                leavesOut,
-                gaps,
-                lengths,
-                pins,
-                holdsEmpty,
-                taught,
-                partly,
-                notes,
+                draft.sessionChanges,
+                draft.leavesOut,
+                draft.gaps,
+                draft.lengths,
+                draft.pins,
+                draft.holdsEmpty,
+                draft.taught,
+                draft.partly,
+                draft.notes,
                 extra);
+    }
+
+    public Section withSessionChanges(List<SessionChange> others) {
+        return with(d -> d.sessionChanges = others);
     }
 
     public Section withLeavesOut(Set<String> others) {
-        return new Section(
-                code,
-                pace,
-                meets,
-                beat,
-                sessionChanges,
-                others,
-                gaps,
-                lengths,
-                pins,
-                holdsEmpty,
-                taught,
-                partly,
-                notes,
-                extra);
+        return with(d -> d.leavesOut = others);
     }
 
+    /** The same with so many sessions more to leave empty before a lesson; 0 for none of its own. */
     public Section withGap(String lesson, int gap) {
-        return new Section(
-                code,
-                pace,
-                meets,
-                beat,
-                sessionChanges,
-                leavesOut,
-                With.entry(gaps, lesson, gap == 0 ? null : gap),
-                lengths,
-                pins,
-                holdsEmpty,
-                taught,
-                partly,
-                notes,
-                extra);
+        return with(d -> d.gaps = With.entry(gaps, lesson, gap == 0 ? null : gap));
     }
 
     /** The same with a length of its own for a lesson; null for none of its own. */
     public Section withLength(String lesson, Integer length) {
-        return new Section(
-                code,
-                pace,
-                meets,
-                beat,
-                sessionChanges,
-                leavesOut,
-                gaps,
-                With.entry(lengths, lesson, length),
-                pins,
-                holdsEmpty,
-                taught,
-                partly,
-                notes,
-                extra);
+        return with(d -> d.lengths = With.entry(lengths, lesson, length));
     }
 
     /** The same with a pin of its own, one that takes the plan's away (empty), or none of its own (null). */
     public Section withPin(String lesson, Optional<LocalDate> pin) {
-        return new Section(
-                code,
-                pace,
-                meets,
-                beat,
-                sessionChanges,
-                leavesOut,
-                gaps,
-                lengths,
-                With.entry(pins, lesson, pin),
-                holdsEmpty,
-                taught,
-                partly,
-                notes,
-                extra);
+        return with(d -> d.pins = With.entry(pins, lesson, pin));
     }
 
     public Section withHoldsEmpty(Set<LocalDateTime> others) {
-        return new Section(
-                code,
-                pace,
-                meets,
-                beat,
-                sessionChanges,
-                leavesOut,
-                gaps,
-                lengths,
-                pins,
-                others,
-                taught,
-                partly,
-                notes,
-                extra);
+        return with(d -> d.holdsEmpty = others);
     }
 
     public Section withTaught(Map<LocalDateTime, List<String>> records, Set<String> inPart) {
-        return new Section(
-                code,
-                pace,
-                meets,
-                beat,
-                sessionChanges,
-                leavesOut,
-                gaps,
-                lengths,
-                pins,
-                holdsEmpty,
-                records,
-                inPart,
-                notes,
-                extra);
+        return with(d -> {
+            d.taught = records;
+            d.partly = inPart;
+        });
     }
 
     public Section withNotes(Map<String, String> others) {
-        return new Section(
-                code,
-                pace,
-                meets,
-                beat,
-                sessionChanges,
-                leavesOut,
-                gaps,
-                lengths,
-                pins,
-                holdsEmpty,
-                taught,
-                partly,
-                others,
-                extra);
+        return with(d -> d.notes = others);
     }
 }
