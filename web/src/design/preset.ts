@@ -19,7 +19,7 @@ export const MatsuriPreset = definePreset(Aura, {
   },
   components: {
     dialog: { header: { padding: "12px 16px 6px" }, content: { padding: "0 16px 14px" }, title: { fontSize: "15px" } },
-    button: { root: { paddingX: "11px", paddingY: "4px" } },
+    button: { root: { paddingX: "11px", paddingY: "4px", roundedBorderRadius: "2px" } },
     inputtext: { root: { paddingX: "8px", paddingY: "4px" } },
   },
 });

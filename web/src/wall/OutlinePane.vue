@@ -190,7 +190,7 @@ defineExpose({ find: () => finder.value?.focus() });
         />
       </template>
     </template>
-    <button v-if="!filtering" type="button" class="r soft" @click="emit('edit', 'unit:')">＋ Add a unit</button>
+    <button v-if="!filtering" type="button" class="r soft" @click="emit('edit', 'unit:')">+ Add a unit</button>
     <p v-if="filtering && !units.length && !noDate.length" class="h soft">
       Nothing fits. Change the words or the kind.
     </p>

@@ -53,7 +53,12 @@ function saveSection() {
 }
 function now(): string {
   const list: Json[] = section()?.meets ?? [];
-  return list.map((m) => `${m.rule ?? "letters"} at ${m.start}, ${m.minutes} minutes ${m.place ?? ""}`).join("; ");
+  return list
+    .map(
+      (m) =>
+        `${String(m.rule ?? "letters").replace(/^FREQ=WEEKLY;BYDAY=([A-Z,]+)$/, (_, d) => d.replaceAll(",", ", "))} at ${m.start}, ${m.minutes} minutes ${m.place ?? ""}`,
+    )
+    .join("; ");
 }
 </script>
 
