@@ -372,6 +372,8 @@ class JourneysTest {
             page.type("#section-meets", "TR 8:30-9:45 Weir House 1");
             page.seeText(".p-dialog", "Tue, Thu, 08:30 to 09:45");
             page.press("Add it");
+            page.seeText(".strip", "Add section HYD 210 C");
+            page.press("Apply");
             page.seeText(".notice", "Add section HYD 210 C");
             page.press("Add a unit");
             page.type("#edit-title", "Ice on rivers");
