@@ -10,18 +10,44 @@ const [jar, what] = process.argv.slice(2);
 const port = 8790;
 const base = `http://localhost:${port}`;
 const sleep = (ms) => new Promise((r) => setTimeout(r, ms));
-const quantile = (list, q) => [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * q))];
+const quantile = (list, q) =>
+  [...list].sort((a, b) => a - b)[
+    Math.min(list.length - 1, Math.floor(list.length * q))
+  ];
 
 async function start(archive, dump) {
   const data = mkdtempSync(join(tmpdir(), "matsuri-bench-"));
-  const flags = dump ? [`-XX:ArchiveClassesAtExit=${archive}`] : archive ? [`-XX:SharedArchiveFile=${archive}`] : ["-Xshare:auto"];
+  const flags = dump
+    ? [`-XX:ArchiveClassesAtExit=${archive}`]
+    : archive
+      ? [`-XX:SharedArchiveFile=${archive}`]
+      : ["-Xshare:auto"];
   const from = performance.now();
-  const child = spawn("java", ["-Xmx256m", "-Xmn40m", "-XX:MinHeapFreeRatio=10", "-XX:MaxHeapFreeRatio=25", "-XX:+UseSerialGC", ...flags, "-Xlog:cds=off", "-Xlog:cds+dynamic=off", "-jar", jar,
-    `--server.port=${port}`, `--matsuri.data=${data}`, "--matsuri.demo=demo", "--matsuri.today=2026-10-07"], { stdio: "ignore", env: { ...process.env, MALLOC_ARENA_MAX: "2" } });
+  const child = spawn(
+    "java",
+    [
+      "-Xmx256m",
+      "-Xmn40m",
+      "-XX:MinHeapFreeRatio=10",
+      "-XX:MaxHeapFreeRatio=25",
+      "-XX:+UseSerialGC",
+      ...flags,
+      "-Xlog:cds=off",
+      "-Xlog:cds+dynamic=off",
+      "-jar",
+      jar,
+      `--server.port=${port}`,
+      `--matsuri.data=${data}`,
+      "--matsuri.demo=demo",
+      "--matsuri.today=2026-10-07",
+    ],
+    { stdio: "ignore", env: { ...process.env, MALLOC_ARENA_MAX: "2" } },
+  );
   running.add(child);
   child.on("exit", () => running.delete(child));
   for (;;) {
-    if (child.exitCode !== null) throw new Error("the server ended; is port " + port + " busy?");
+    if (child.exitCode !== null)
+      throw new Error("the server ended; is port " + port + " busy?");
     try {
       if ((await fetch(base + "/")).ok) break;
     } catch {
@@ -38,9 +64,15 @@ async function stop(child) {
 // a server that is left when something fails is ended with this process
 const running = new Set();
 process.on("exit", () => running.forEach((child) => child.kill("SIGKILL")));
-const rss = (pid) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))[1]) / 1024;
+const rss = (pid) =>
+  Number(
+    /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))[1],
+  ) / 1024;
 
-const archive = join(mkdtempSync(join(tmpdir(), "matsuri-cds-")), "classes.jsa");
+const archive = join(
+  mkdtempSync(join(tmpdir(), "matsuri-cds-")),
+  "classes.jsa",
+);
 await stop((await start(archive, true)).child);
 if (what === "all" || what === "start") {
   const times = { with: [], without: [] };
@@ -51,33 +83,61 @@ if (what === "all" || what === "start") {
       await stop(child);
     }
   }
-  for (const way of ["without", "with"]) console.log(`start to first page, ${way} archive: median ${quantile(times[way], 0.5).toFixed(0)} ms`);
-  console.log(`ratio ${(quantile(times.without, 0.5) / quantile(times.with, 0.5)).toFixed(2)}`);
+  for (const way of ["without", "with"])
+    console.log(
+      `start to first page, ${way} archive: median ${quantile(times[way], 0.5).toFixed(0)} ms`,
+    );
+  console.log(
+    `ratio ${(quantile(times.without, 0.5) / quantile(times.with, 0.5)).toFixed(2)}`,
+  );
 }
 if (what === "all" || what === "http") {
   const { child } = await start(existsSync(archive) ? archive : null, false);
   const jar_ = new Map();
   async function ask(path, options = {}) {
-    const answer = await fetch(base + path, { ...options, headers: { ...options.headers, cookie: [...jar_].map(([k, v]) => `${k}=${v}`).join("; "), "X-XSRF-TOKEN": jar_.get("XSRF-TOKEN") ?? "" } });
+    const answer = await fetch(base + path, {
+      ...options,
+      headers: {
+        ...options.headers,
+        cookie: [...jar_].map(([k, v]) => `${k}=${v}`).join("; "),
+        "X-XSRF-TOKEN": jar_.get("XSRF-TOKEN") ?? "",
+      },
+    });
     for (const c of answer.headers.getSetCookie()) {
       const [pair] = c.split(";");
-      jar_.set(pair.slice(0, pair.indexOf("=")), pair.slice(pair.indexOf("=") + 1));
+      jar_.set(
+        pair.slice(0, pair.indexOf("=")),
+        pair.slice(pair.indexOf("=") + 1),
+      );
     }
     return answer;
   }
   await ask("/api/welcome");
-  await ask("/api/session", { method: "POST", body: new URLSearchParams({ signIn: "tolvanen", password: "lantern-paper" }) });
+  await ask("/api/session", {
+    method: "POST",
+    body: new URLSearchParams({
+      signIn: "tolvanen",
+      password: "lantern-paper",
+    }),
+  });
   await ask("/api/me");
   const body = readFileSync("demo/flood-warning.json", "utf8");
   const times = [];
   for (let n = 0; n < 700; n++) {
     const from = performance.now();
-    const answer = await ask("/api/terms/1/proposals?course=HYD%20210&section=A", { method: "POST", body, headers: { "Content-Type": "application/json" } });
+    const answer = await ask(
+      "/api/terms/1/proposals?course=HYD%20210&section=A",
+      { method: "POST", body, headers: { "Content-Type": "application/json" } },
+    );
     await answer.arrayBuffer();
     if (!answer.ok) throw new Error("proposal: " + answer.status);
     if (n >= 400) times.push(performance.now() - from);
   }
-  console.log(`closure previewed over HTTP, 300 after 400 to warm up: median ${quantile(times, 0.5).toFixed(1)} ms, p95 ${quantile(times, 0.95).toFixed(1)} ms`);
-  console.log(`resident memory after 700 previews, -Xmx256m: ${rss(child.pid).toFixed(0)} MB`);
+  console.log(
+    `closure previewed over HTTP, 300 after 400 to warm up: median ${quantile(times, 0.5).toFixed(1)} ms, p95 ${quantile(times, 0.95).toFixed(1)} ms`,
+  );
+  console.log(
+    `resident memory after 700 previews, -Xmx256m: ${rss(child.pid).toFixed(0)} MB`,
+  );
   await stop(child);
 }

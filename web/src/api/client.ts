@@ -6,6 +6,7 @@ export type Schemas = components["schemas"];
 export type WallView = Schemas["WallView"];
 export type Week = Schemas["Week"];
 export type Day = Schemas["Day"];
+export type Gone = Schemas["Gone"];
 export type ItemView = Schemas["ItemView"];
 export type LessonView = Schemas["LessonView"];
 export type ProposalView = Schemas["ProposalView"];

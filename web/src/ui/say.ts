@@ -4,9 +4,24 @@ const WEEKDAYS = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"];
 const LONG = ["Sunday", "Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday"];
 const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 
-function parts(iso: string): { year: number; month: number; day: number; weekday: number } {
-  const [year = 0, month = 1, day = 1] = iso.slice(0, 10).split("-").map(Number);
-  return { year, month, day, weekday: new Date(Date.UTC(year, month - 1, day)).getUTCDay() };
+interface Parts {
+  year: number;
+  month: number;
+  day: number;
+  weekday: number;
+}
+/** A term has some hundred days, each said often. */
+const known = new Map<string, Parts>();
+
+function parts(iso: string): Parts {
+  const date = iso.slice(0, 10);
+  let found = known.get(date);
+  if (!found) {
+    const [year = 0, month = 1, day = 1] = date.split("-").map(Number);
+    found = { year, month, day, weekday: new Date(Date.UTC(year, month - 1, day)).getUTCDay() };
+    known.set(date, found);
+  }
+  return found;
 }
 
 /** "9 Oct" */

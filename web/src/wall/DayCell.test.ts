@@ -15,6 +15,7 @@ function cell(more: Parameters<typeof day>[1]) {
       meets: true,
       room: 180,
       close: false,
+      open: false,
       opened: false,
       chosen: false,
       picked: new Set<string>(),

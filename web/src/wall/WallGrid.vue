@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from "vue";
 import type { WallView, Week } from "../api/client";
-import { clock, dayMonth, span, weekdayLong, weekdayName } from "../ui/say";
-import DayCell from "./DayCell.vue";
-import LoadStrokes from "./LoadStrokes.vue";
-import { type Cell, cellsOf, keepSame } from "./rows";
+import { clock, weekdayLong, weekdayName } from "../ui/say";
+import WallRow from "./WallRow.vue";
+import { type Row, rowsOf } from "./rows";
 import { type Looks, looksOf } from "./units";
 
 /** The term on one page: a row a week, a column a weekday. */
@@ -25,7 +24,6 @@ const props = defineProps<{
 const emit = defineEmits<{ week: [number: number] }>();
 
 const looks = computed<Looks>((old) => looksOf(props.wall, old));
-const before = new Map<string, Cell>();
 const grid = ref<HTMLElement>();
 const width = ref(1000);
 const side = computed(() => (props.close ? [86, 92] : width.value < 760 ? [50, 98] : [54, 106]));
@@ -44,9 +42,7 @@ const room = computed(() => {
 const nowWeek = computed(
   () => props.wall.weeks.find((w) => w.days.some((d) => d.date >= props.wall.today))?.number ?? -1,
 );
-const rows = computed(() =>
-  props.wall.weeks.map((week) => ({ week, cells: keepSame(cellsOf(week, week.number === nowWeek.value), before) })),
-);
+const rows = computed<Row[]>((old) => rowsOf(props.wall.weeks, nowWeek.value, old));
 const away = (week: Week) => week.away != null && !week.days.some((d) => d.items.length);
 const heights = computed(() =>
   props.close
@@ -55,7 +51,8 @@ const heights = computed(() =>
         .join(" ")
     : rows.value.map(({ week }) => (away(week) && rows.value.length > 20 ? "13px" : "minmax(40px,1fr)")).join(" "),
 );
-const inRun = (date: string) => props.run !== null && date >= props.run[0] && date <= props.run[1];
+/** A day if it lies in the week, else nothing: weeks that a change of it does not concern are not drawn again. */
+const within = (week: Week, date?: string) => (date && week.days.some((d) => d.date === date) ? date : "");
 const band = (week: Week) => away(week) && rows.value.length > 20;
 let observer: ResizeObserver | undefined;
 
@@ -98,64 +95,25 @@ defineExpose({ focusDay });
       </div>
       <div class="wh last" role="columnheader">{{ close ? "Work" : "Student work" }}</div>
     </div>
-    <div v-for="{ week, cells } in rows" :key="week.number" role="row" class="row">
-      <template v-if="band(week)">
-        <div class="brk hatched" role="gridcell">
-          <span class="when">{{ span(week.days[0]!.date, week.days[week.days.length - 1]!.date) }}</span>
-          <span class="whole">{{ week.away || "no class" }}</span>
-        </div>
-      </template>
-      <template v-else>
-        <div
-          class="wk"
-          role="rowheader"
-          :class="{ past: week.days.every((d) => d.past), o: close && week.number === openWeek }"
-          :title="week.teachingWeek ? `Week ${week.number}, teaching week ${week.teachingWeek}` : `Week ${week.number}`"
-        >
-          <button
-            v-if="close"
-            type="button"
-            class="plain"
-            :aria-label="`Keep week ${week.number} open`"
-            tabindex="-1"
-            @click.stop="emit('week', week.number)"
-          >
-            <b>{{ week.number }}</b>
-          </button>
-          <b v-else>{{ week.number }}</b><small
-            v-if="week.teachingWeek && week.teachingWeek !== week.number"
-            aria-hidden="true"
-            >{{ week.teachingWeek }}</small
-          ><span>{{ dayMonth(week.first) }}</span>
-        </div>
-        <DayCell
-          v-for="(cell, n) in cells"
-          :key="cell.day.date"
-          :class="{ o: close && week.number === openWeek }"
-          :cell="cell"
-          :looks="looks"
-          :meets="wall.columns[n]!.meets"
-          :room="room[n] ?? 100"
-          :close="close && week.number !== openWeek"
-          :opened="cell.day.date === opened"
-          :chosen="inRun(cell.day.date)"
-          :picked="picked"
-          :target="target?.date === cell.day.date ? target.says : ''"
-          :tabbable="cell.day.date === focus"
-        />
-        <div
-          class="load"
-          role="gridcell"
-          :class="{ past: week.days.every((d) => d.past), o: close && week.number === openWeek }"
-        >
-          <LoadStrokes
-            :minutes="week.minutes"
-            :over="week.over"
-            :limit="wall.section.weekLimit"
-            :close="close && week.number !== openWeek"
-          />
-        </div>
-      </template>
-    </div>
+    <WallRow
+      v-for="{ week, cells } in rows"
+      :key="week.number"
+      :week="week"
+      :cells="cells"
+      :columns="wall.columns"
+      :looks="looks"
+      :room="room"
+      :band="band(week)"
+      :focus="within(week, focus)"
+      :opened="within(week, opened)"
+      :over="within(week, target?.date)"
+      :says="within(week, target?.date) && target ? target.says : ''"
+      :run="run"
+      :picked="picked"
+      :limit="wall.section.weekLimit"
+      :close="close"
+      :open="week.number === openWeek"
+      @keep="emit('week', week.number)"
+    />
   </div>
 </template>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Day, Week } from "../api/client";
-import { type Cell, cellsOf, keepSame } from "./rows";
+import { cellsOf, rowsOf } from "./rows";
 
 function day(date: string, more: Partial<Day> = {}): Day {
   return {
@@ -92,12 +92,14 @@ describe("the cells of a week", () => {
     expect(cells.map((c) => c.nowTop)).toEqual([false, true, true]);
     expect(cells.map((c) => c.nowLeft)).toEqual([false, true, false]);
   });
-  it("keeps cells that say the same, so that they are not drawn again", () => {
-    const days = [day("2026-10-12"), day("2026-10-13")];
-    const kept = new Map<string, Cell>();
-    const first = keepSame(cellsOf(week(days), false), kept);
-    const second = keepSame(cellsOf(week([days[0]!, day("2026-10-13", { teaches: false })]), false), kept);
-    expect(second[0]).toBe(first[0]);
-    expect(second[1]).not.toBe(first[1]);
+  it("keeps cells and rows that say the same, so that they are not drawn again", () => {
+    const one = week([day("2026-10-12"), day("2026-10-13")]);
+    const two = { ...week([day("2026-10-19")]), number: 2 };
+    const first = rowsOf([one, two], 9);
+    const second = rowsOf([{ ...one, days: [one.days[0]!, day("2026-10-13", { teaches: false })] }, two], 9, first);
+    expect(second[0]!.cells[0]).toBe(first[0]!.cells[0]);
+    expect(second[0]!.cells[1]).not.toBe(first[0]!.cells[1]);
+    expect(second[1]).toBe(first[1]);
+    expect(rowsOf([one, two], 2, first)[1]).not.toBe(first[1]);
   });
 });

@@ -54,13 +54,23 @@ export function cellsOf(week: Week, isNowWeek: boolean): Cell[] {
   });
 }
 
-/** The cells, with those that say the same as before replaced by the ones before, so that they are not drawn again. */
-export function keepSame(cells: Cell[], before: Map<string, Cell>): Cell[] {
-  return cells.map((cell) => {
-    const old = before.get(cell.day.date);
-    const same = old && (Object.keys(cell) as (keyof Cell)[]).every((key) => old[key] === cell[key]);
-    if (same) return old;
-    before.set(cell.day.date, cell);
-    return cell;
+/** A week and its cells as they are drawn. */
+export interface Row {
+  week: Week;
+  cells: readonly Cell[];
+  isNow: boolean;
+}
+
+/** The rows of a wall; what says the same as in the old ones is the same object, so that it is not drawn again. */
+export function rowsOf(weeks: readonly Week[], nowWeek: number, old: readonly Row[] = []): Row[] {
+  return weeks.map((week, n) => {
+    const isNow = week.number === nowWeek;
+    const row = old[n];
+    if (row?.week === week && row.isNow === isNow) return row;
+    const cells = cellsOf(week, isNow).map((cell, c) => {
+      const was = row?.cells[c];
+      return was && (Object.keys(cell) as (keyof Cell)[]).every((key) => was[key] === cell[key]) ? was : cell;
+    });
+    return { week, cells, isNow };
   });
 }

@@ -137,4 +137,20 @@ describe("the wall and its changes", () => {
     expect(asked.filter((a) => a.key === "POST undo")).toHaveLength(2);
     expect(asked.map((a) => a.key)).toEqual(["GET wall", "POST undo", "GET wall", "POST undo", "GET wall"]);
   });
+
+  it("undoes what was applied a moment before, and takes back what is only proposed", async () => {
+    answers["POST proposals"] = () => ({ body: proposal(false, 1) });
+    answers["POST changes"] = () => ({ body: { version: 2, sentence: "Move" } });
+    answers["POST undo"] = () => ({ body: { version: 3, sentence: "Undo: Move" } });
+    const asked = server(answers);
+    const state = useWall(7);
+    await state.load();
+    await state.propose(change);
+    await state.undo();
+    expect(state.proposal.value).toBeNull();
+    await state.propose(change);
+    await Promise.all([state.apply(), state.undo()]);
+    expect(asked.filter((a) => a.key === "POST undo")).toHaveLength(1);
+    expect(asked.slice(-4).map((a) => a.key)).toEqual(["POST changes", "GET wall", "POST undo", "GET wall"]);
+  });
 });

@@ -1,6 +1,6 @@
-import { replaceEqualDeep } from "@tanstack/vue-query";
 import { type ComputedRef, type InjectionKey, type Ref, type ShallowRef, computed, inject, ref, shallowRef } from "vue";
 import { type Change, ProblemError, type ProposalView, type WallView, api, ask } from "../api/client";
+import { keepSame } from "./same";
 
 /** A line that says what was just done and offers to take it back. */
 export interface Done {
@@ -80,7 +80,7 @@ export function useWall(termId: number): WallState {
   async function reload() {
     const fresh = await ask(api.GET("/api/terms/{termId}/wall", { params: { path: { termId }, query } }));
     // days that did not change stay the same objects, so that their cells are not drawn again
-    wall.value = replaceEqualDeep(wall.value, fresh);
+    wall.value = keepSame(wall.value, fresh);
   }
 
   async function fetchProposal(change: Change) {
@@ -88,7 +88,7 @@ export function useWall(termId: number): WallState {
       api.POST("/api/terms/{termId}/proposals", { params: { path: { termId }, query }, body: change as never }),
     );
     const base = shown.value;
-    return base && found.wall ? { ...found, wall: replaceEqualDeep(base, found.wall) } : found;
+    return base && found.wall ? { ...found, wall: keepSame(base, found.wall) } : found;
   }
 
   async function proposeAgain() {
@@ -123,6 +123,12 @@ export function useWall(termId: number): WallState {
     done.value = { text: made.sentence, undo: false };
   }
 
+  function discard() {
+    proposal.value = null;
+    pending.value = null;
+    problem.value = "";
+  }
+
   return {
     termId,
     wall,
@@ -154,16 +160,18 @@ export function useWall(termId: number): WallState {
         if (pending.value && proposal.value) await make(pending.value, proposal.value.version);
       });
     },
-    discard() {
-      proposal.value = null;
-      pending.value = null;
-      problem.value = "";
-    },
+    discard,
     async undo() {
-      if (!proposal.value) await doing(() => step("undo"));
+      // looked at in turn, so that an undo right after Apply waits for it; what is only proposed is taken back first
+      await doing(async () => {
+        if (proposal.value) discard();
+        else await step("undo");
+      });
     },
     async redo() {
-      if (!proposal.value) await doing(() => step("redo"));
+      await doing(async () => {
+        if (!proposal.value) await step("redo");
+      });
     },
   };
 }

@@ -1,0 +1,70 @@
+package app.matsuri.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** 7. What the one script does without a server, called from another folder as a person does. */
+class ScriptTest {
+
+    private static final Path SCRIPT = Path.of("..", "matsuri").toAbsolutePath().normalize();
+    private static final Path DEMO = SCRIPT.resolveSibling("demo");
+
+    @TempDir
+    Path folder;
+
+    private record Said(int code, String out, String err) {}
+
+    private Said run(String... words) throws Exception {
+        List<String> command = new ArrayList<>(List.of(SCRIPT.toString()));
+        command.addAll(List.of(words));
+        Path out = folder.resolve("out.txt");
+        Path err = folder.resolve("err.txt");
+        Process process = new ProcessBuilder(command)
+                .directory(folder.toFile())
+                .redirectOutput(out.toFile())
+                .redirectError(err.toFile())
+                .start();
+        assertThat(process.waitFor(4, TimeUnit.MINUTES)).as("it ends").isTrue();
+        return new Said(
+                process.exitValue(),
+                Files.readString(out, StandardCharsets.UTF_8),
+                Files.readString(err, StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void everyDateOfAPlanFileIsPrinted() throws Exception {
+        Files.copy(DEMO.resolve("autumn-2026.json"), folder.resolve("my plan.json"));
+        Said said = run("dates", "my plan.json");
+        assertThat(said.code()).as(said.err()).isZero();
+        assertThat(said.out().lines())
+                .startsWith("course,section,what,id,title,starts,ends,state")
+                .contains("HYD 210,A,lesson,CH2,\"Pools, riffles, bars\",2026-10-09T10:00,2026-10-09T10:50,planned");
+    }
+
+    @Test
+    void whatAChangeWouldDoIsPrinted() throws Exception {
+        Said said = run(
+                "dates",
+                DEMO.resolve("autumn-2026.json").toString(),
+                "--change",
+                DEMO.resolve("flood-warning.json").toString());
+        assertThat(said.code()).as(said.err()).isZero();
+        assertThat(said.out()).contains("2026-10-14").contains("\"CH2\"");
+    }
+
+    @Test
+    void aFileThatIsNotThereIsSaidAndNothingPrinted() throws Exception {
+        Said said = run("dates", "nothing.json");
+        assertThat(said.code()).isNotZero();
+        assertThat(said.out()).isEmpty();
+        assertThat(said.err()).contains("nothing.json");
+    }
+}
