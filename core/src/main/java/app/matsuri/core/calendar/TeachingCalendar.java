@@ -25,6 +25,8 @@ public final class TeachingCalendar {
     private final int weeks;
     private final LocalDate[] teachingWeeks;
     private final int[] teachingWeekNumber;
+    /** Day letter of day i of the term, null for none; null without a rotation. */
+    private final String[] letters;
 
     private TeachingCalendar(Term term) {
         this.term = term;
@@ -63,6 +65,32 @@ public final class TeachingCalendar {
             }
         }
         teachingWeeks = taught.toArray(LocalDate[]::new);
+        letters = term.rotation() == null ? null : letters(term.rotation(), days);
+    }
+
+    private String[] letters(DayRotation rotation, int days) {
+        String[] found = new String[days];
+        int next = 0;
+        var restarts = new java.util.TreeMap<>(rotation.restarts());
+        for (int i = 0; i < days; i++) {
+            LocalDate day = term.first().plusDays(i);
+            while (!restarts.isEmpty() && !restarts.firstKey().isAfter(day)) {
+                next = rotation.letters().indexOf(restarts.pollFirstEntry().getValue());
+            }
+            boolean advances = rotation.advances() == DayRotation.Advance.TEACHING_DAYS
+                    ? teaches(day)
+                    : term.weekdays().contains(day.getDayOfWeek());
+            if (advances) {
+                found[i] = rotation.letters().get(next);
+                next = (next + 1) % rotation.letters().size();
+            }
+        }
+        return found;
+    }
+
+    /** The day's letter; empty where the term has no rotation, outside the term, and on days it does not advance on. */
+    public Optional<String> letter(LocalDate day) {
+        return letters == null || !term.contains(day) ? Optional.empty() : Optional.ofNullable(letters[index(day)]);
     }
 
     /** The calendar of the term. */

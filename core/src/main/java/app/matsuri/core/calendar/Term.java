@@ -27,6 +27,7 @@ import java.util.TreeSet;
  * @param closures days off, in the order of the file
  * @param extraDays days that teach although their weekday would not
  * @param runsAs days that follow another weekday's meetings
+ * @param rotation day letters; null for none
  */
 public record Term(
         String name,
@@ -39,6 +40,7 @@ public record Term(
         List<Closure> closures,
         SortedSet<LocalDate> extraDays,
         SortedMap<LocalDate, DayOfWeek> runsAs,
+        DayRotation rotation,
         Extra extra) {
 
     /** The longest term, in days: five years. */
@@ -72,6 +74,7 @@ public record Term(
                 List.of(),
                 new TreeSet<>(),
                 new TreeMap<>(Map.of()),
+                null,
                 Extra.NONE);
     }
 
@@ -95,6 +98,29 @@ public record Term(
     }
 
     public Term withClosures(List<Closure> others) {
-        return new Term(name, first, last, zone, weekdays, weekStart, firstPlanDay, others, extraDays, runsAs, extra);
+        return with(others, firstPlanDay, extraDays, runsAs, rotation);
+    }
+
+    /** The same with another first plan day; null for the first day. */
+    public Term withFirstPlanDay(LocalDate day) {
+        return with(closures, day, extraDays, runsAs, rotation);
+    }
+
+    public Term withMarks(SortedSet<LocalDate> extra, SortedMap<LocalDate, DayOfWeek> swapped) {
+        return with(closures, firstPlanDay, extra, swapped, rotation);
+    }
+
+    /** The same with other day letters; null for none. */
+    public Term withRotation(DayRotation other) {
+        return with(closures, firstPlanDay, extraDays, runsAs, other);
+    }
+
+    private Term with(
+            List<Closure> off,
+            LocalDate planDay,
+            SortedSet<LocalDate> more,
+            SortedMap<LocalDate, DayOfWeek> swapped,
+            DayRotation letters) {
+        return new Term(name, first, last, zone, weekdays, weekStart, planDay, off, more, swapped, letters, extra);
     }
 }

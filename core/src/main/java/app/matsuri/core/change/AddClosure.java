@@ -2,6 +2,7 @@ package app.matsuri.core.change;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Say;
+import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Decisions;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,17 +12,21 @@ public record AddClosure(Closure closure) implements Change {
 
     @Override
     public Outcome apply(Decisions before) {
-        if (closure.last().isBefore(before.term().first())
-                || closure.first().isAfter(before.term().last())) {
-            throw new Refused(Say.days(closure.first(), closure.last()) + " lies outside the term, which runs "
-                    + Say.days(before.term().first(), before.term().last()) + ".");
-        }
+        within(closure, before.term());
         List<Closure> closures = new ArrayList<>(before.term().closures());
         if (closures.contains(closure)) {
             throw new Refused(Say.days(closure.first(), closure.last()) + " is off already for this reason.");
         }
         closures.add(closure);
         return Outcome.of(before.withTerm(before.term().withClosures(closures)));
+    }
+
+    /** Refuses a day off of which no day lies within the term. */
+    static void within(Closure closure, Term term) {
+        if (closure.last().isBefore(term.first()) || closure.first().isAfter(term.last())) {
+            throw new Refused(Say.days(closure.first(), closure.last()) + " lies outside the term, which runs "
+                    + Say.days(term.first(), term.last()) + ".");
+        }
     }
 
     @Override

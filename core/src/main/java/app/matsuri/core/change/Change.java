@@ -26,7 +26,15 @@ public sealed interface Change
                 RemoveRecord,
                 HoldEmpty,
                 LeaveOut,
-                ChangeSession {
+                ChangeSession,
+                RestoreSession,
+                ChangeSeries,
+                PutClosure,
+                MarkDays,
+                SetFirstPlanDay,
+                SetRotation,
+                PutRoster,
+                Together {
 
     /**
      * The decisions after it.

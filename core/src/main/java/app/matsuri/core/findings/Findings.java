@@ -28,6 +28,7 @@ public final class Findings {
     public static List<Finding> of(Schedule schedule) {
         List<Finding> all = new ArrayList<>();
         schedule.sections().forEach(section -> CHECKS.forEach(check -> check.look(section, all::add)));
+        Clashes.look(schedule, all::add);
         all.sort(Comparator.comparing(Finding::severity));
         return all;
     }

@@ -1,6 +1,7 @@
 package app.matsuri.core.findings;
 
 import app.matsuri.core.findings.Finding.Severity;
+import app.matsuri.core.schedule.HoursLedger;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.util.Locale;
 import java.util.function.Consumer;
@@ -10,14 +11,10 @@ final class MinutesMissing implements Check {
 
     @Override
     public void look(SectionSchedule in, Consumer<Finding> found) {
-        Integer required = in.course().requiredMinutes();
-        int minutes = in.sessions().minutes();
-        if (required == null || minutes >= required || in.section().meets().isEmpty()) {
+        HoursLedger hours = HoursLedger.of(in);
+        if (hours.missing() == 0) {
             return;
         }
-        int missing = required - minutes;
-        int length = in.section().meets().get(0).minutes();
-        int classes = (missing + length - 1) / length;
         found.accept(new Finding(
                 "minutes-missing",
                 Severity.WARNING,
@@ -27,10 +24,10 @@ final class MinutesMissing implements Check {
                         "%s %s has %,d minutes of class of the %,d asked for: %,d short, %s.",
                         in.course().code(),
                         in.section().code(),
-                        minutes,
-                        required,
-                        missing,
-                        classes == 1 ? "one class" : classes + " classes"),
+                        hours.minutes(),
+                        hours.asked(),
+                        hours.missing(),
+                        hours.missingSessions() == 1 ? "one class" : hours.missingSessions() + " classes"),
                 null));
     }
 }

@@ -11,6 +11,7 @@ import java.util.function.UnaryOperator;
  * A course in a term: one plan, shared by its sections.
  *
  * @param requiredMinutes minutes of class it must have; null where none are asked for
+ * @param asks how its hours were asked for; null where minutes were typed or nothing is asked
  * @param usualMinutes its usual session length
  * @param weekLimit minutes of students' work a week above which a week counts as over
  * @param dayLimit the same for a day
@@ -19,6 +20,7 @@ public record Course(
         String code,
         String title,
         Integer requiredMinutes,
+        HoursAsked asks,
         int usualMinutes,
         int weekLimit,
         int dayLimit,
@@ -43,7 +45,7 @@ public record Course(
 
     /** A plain course. */
     public static Course of(String code, String title, int usualMinutes, List<Section> sections, List<Unit> units) {
-        return new Course(code, title, null, usualMinutes, WEEK_LIMIT, DAY_LIMIT, sections, units, Extra.NONE);
+        return new Course(code, title, null, null, usualMinutes, WEEK_LIMIT, DAY_LIMIT, sections, units, Extra.NONE);
     }
 
     /** All its lessons in order. */
@@ -91,7 +93,7 @@ public record Course(
     }
 
     public Course withSections(List<Section> others) {
-        return new Course(code, title, requiredMinutes, usualMinutes, weekLimit, dayLimit, others, units, extra);
+        return new Course(code, title, requiredMinutes, asks, usualMinutes, weekLimit, dayLimit, others, units, extra);
     }
 
     public Course withSection(Section section) {
@@ -99,7 +101,8 @@ public record Course(
     }
 
     public Course withUnits(List<Unit> others) {
-        return new Course(code, title, requiredMinutes, usualMinutes, weekLimit, dayLimit, sections, others, extra);
+        return new Course(
+                code, title, requiredMinutes, asks, usualMinutes, weekLimit, dayLimit, sections, others, extra);
     }
 
     public Course withUnit(Unit unit) {

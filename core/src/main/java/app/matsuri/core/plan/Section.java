@@ -20,6 +20,9 @@ import java.util.function.Consumer;
 /**
  * A group that meets together, with its own decisions on top of the course's plan.
  *
+ * @param instructor who teaches it; empty for oneself
+ * @param partOf the section that it is a half-group of, as "HYD 210/A"; empty for none
+ * @param students its roster
  * @param pace how lessons take its time
  * @param beat for a section without meetings; null where it meets
  * @param leavesOut ids of lessons left out here
@@ -33,6 +36,9 @@ import java.util.function.Consumer;
  */
 public record Section(
         String code,
+        String instructor,
+        String partOf,
+        List<Student> students,
         Pace pace,
         List<MeetingPattern> meets,
         Beat beat,
@@ -58,6 +64,7 @@ public record Section(
     public Section {
         Objects.requireNonNull(code, "code");
         Objects.requireNonNull(pace, "pace");
+        students = List.copyOf(students);
         meets = List.copyOf(meets);
         sessionChanges = List.copyOf(sessionChanges);
         leavesOut = Collections.unmodifiableSet(new LinkedHashSet<>(leavesOut));
@@ -74,6 +81,9 @@ public record Section(
     public static Section of(String code, Pace pace, List<MeetingPattern> meets) {
         return new Section(
                 code,
+                "",
+                "",
+                List.of(),
                 pace,
                 meets,
                 null,
@@ -116,6 +126,9 @@ public record Section(
 
     /** What a section is made of while one thing of it is changed. */
     private static final class Draft {
+        String partOf;
+        List<Student> students;
+        List<MeetingPattern> meets;
         List<SessionChange> sessionChanges;
         Set<String> leavesOut;
         Map<String, Integer> gaps;
@@ -129,6 +142,9 @@ public record Section(
 
     private Section with(Consumer<Draft> change) {
         Draft draft = new Draft();
+        draft.partOf = partOf;
+        draft.students = students;
+        draft.meets = meets;
         draft.sessionChanges = sessionChanges;
         draft.leavesOut = leavesOut;
         draft.gaps = gaps;
@@ -141,8 +157,11 @@ public record Section(
         change.accept(draft);
         return new Section(
                 code,
+                instructor,
+                draft.partOf,
+                draft.students,
                 pace,
-                meets,
+                draft.meets,
                 beat,
                 draft.sessionChanges,
                 draft.leavesOut,
@@ -154,6 +173,19 @@ public record Section(
                 draft.partly,
                 draft.notes,
                 extra);
+    }
+
+    /** The same as a half-group of another section, given as "HYD 210/A"; empty for none. */
+    public Section asPartOf(String other) {
+        return with(d -> d.partOf = other);
+    }
+
+    public Section withStudents(List<Student> others) {
+        return with(d -> d.students = others);
+    }
+
+    public Section withMeets(List<MeetingPattern> others) {
+        return with(d -> d.meets = others);
     }
 
     public Section withSessionChanges(List<SessionChange> others) {

@@ -3,12 +3,14 @@ package app.matsuri.core.session;
 import app.matsuri.core.calendar.Extra;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.List;
 import java.util.Objects;
 
 /**
  * When a section meets: a recurrence with a time of day.
  *
  * @param rule an RFC 5545 RRULE as {@link Recurrence} reads it, kept as typed; null where only letters are given
+ * @param letters day letters on which it meets; empty for any. With a rule it meets where both hold
  * @param start local start time
  * @param minutes length, 1 or more
  * @param place where, may be empty
@@ -18,6 +20,7 @@ import java.util.Objects;
  */
 public record MeetingPattern(
         String rule,
+        List<String> letters,
         LocalTime start,
         int minutes,
         String place,
@@ -30,13 +33,27 @@ public record MeetingPattern(
         Objects.requireNonNull(start, "start");
         Objects.requireNonNull(place, "place");
         Objects.requireNonNull(link, "link");
+        letters = List.copyOf(letters);
+        if (rule == null && letters.isEmpty()) {
+            throw new IllegalArgumentException("a class needs a rule or day letters");
+        }
         if (minutes < 1) {
             throw new IllegalArgumentException("a class needs a length of at least one minute");
         }
     }
 
+    /** The same at another place. */
+    public MeetingPattern at(String other) {
+        return new MeetingPattern(rule, letters, start, minutes, other, link, from, until, extra);
+    }
+
+    /** The same, valid from and until other days. */
+    public MeetingPattern within(LocalDate first, LocalDate last) {
+        return new MeetingPattern(rule, letters, start, minutes, place, link, first, last, extra);
+    }
+
     /** A pattern for the whole term. */
     public static MeetingPattern of(String rule, LocalTime start, int minutes) {
-        return new MeetingPattern(rule, start, minutes, "", "", null, null, Extra.NONE);
+        return new MeetingPattern(rule, List.of(), start, minutes, "", "", null, null, Extra.NONE);
     }
 }

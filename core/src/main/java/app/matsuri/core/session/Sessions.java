@@ -11,9 +11,15 @@ import java.util.OptionalInt;
  *
  * @param all numbered from 0 here and from 1 on screen
  * @param lost sessions that a day off took away, in time order
+ * @param cancelled names of classes that were cancelled by hand, in time order
  * @param notes what a person should know about the changes, clashes and rules behind them
  */
-public record Sessions(List<Session> all, List<Lost> lost, List<Note> notes, Map<LocalDateTime, Integer> byName) {
+public record Sessions(
+        List<Session> all,
+        List<Lost> lost,
+        List<LocalDateTime> cancelled,
+        List<Note> notes,
+        Map<LocalDateTime, Integer> byName) {
 
     /** A session that does not take place and why. */
     public record Lost(LocalDateTime name, String reason) {}
@@ -37,12 +43,12 @@ public record Sessions(List<Session> all, List<Lost> lost, List<Note> notes, Map
         }
     }
 
-    static Sessions of(List<Session> all, List<Lost> lost, List<Note> notes) {
+    static Sessions of(List<Session> all, List<Lost> lost, List<LocalDateTime> cancelled, List<Note> notes) {
         Map<LocalDateTime, Integer> byName = new HashMap<>(all.size() * 2);
         for (int i = 0; i < all.size(); i++) {
             byName.putIfAbsent(all.get(i).name(), i);
         }
-        return new Sessions(List.copyOf(all), List.copyOf(lost), List.copyOf(notes), byName);
+        return new Sessions(List.copyOf(all), List.copyOf(lost), List.copyOf(cancelled), List.copyOf(notes), byName);
     }
 
     public int size() {

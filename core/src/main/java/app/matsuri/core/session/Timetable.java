@@ -110,25 +110,57 @@ public record Timetable(
                 }
             }
             lost.sort(Comparator.comparing(Lost::name));
-            return Sessions.of(all, lost, notes);
+            Set<LocalDateTime> gone = new HashSet<>();
+            lost.forEach(l -> gone.add(l.name()));
+            List<LocalDateTime> cancelled = drafts.stream()
+                    .filter(d -> d.cancelled && !gone.contains(d.name))
+                    .map(d -> d.name)
+                    .sorted()
+                    .toList();
+            return Sessions.of(all, lost, cancelled, notes);
         }
 
         private void meetings(MeetingPattern pattern) {
-            if (pattern.rule() == null) {
-                return;
-            }
-            Recurrence recurrence;
-            try {
-                recurrence = Recurrence.of(pattern.rule());
-            } catch (IllegalArgumentException e) {
-                note(Note.Kind.RULE_NOT_READ, null, e.getMessage());
-                return;
-            }
             LocalDate anchor = pattern.from() == null ? term.first() : pattern.from();
             LocalDate from = anchor.isBefore(term.first()) ? term.first() : anchor;
             LocalDate until =
                     pattern.until() == null || pattern.until().isAfter(term.last()) ? term.last() : pattern.until();
-            int before = drafts.size();
+            List<LocalDate> days;
+            if (pattern.rule() == null) {
+                days = from.isAfter(until)
+                        ? List.of()
+                        : from.datesUntil(until.plusDays(1)).toList();
+            } else {
+                try {
+                    days = recurring(Recurrence.of(pattern.rule()), anchor, from, until);
+                } catch (IllegalArgumentException e) {
+                    note(Note.Kind.RULE_NOT_READ, null, e.getMessage());
+                    return;
+                }
+            }
+            if (!pattern.letters().isEmpty()) {
+                days = days.stream()
+                        .filter(day -> calendar.letter(day)
+                                .filter(pattern.letters()::contains)
+                                .isPresent())
+                        .toList();
+            }
+            for (LocalDate day : days) {
+                add(new Draft(day.atTime(pattern.start()), pattern.minutes(), pattern.place(), Origin.PATTERN));
+            }
+            if (days.isEmpty()) {
+                note(Note.Kind.NO_SESSION_FROM_RULE, null, "“" + said(pattern) + "” gives no class in this term");
+            }
+        }
+
+        private static String said(MeetingPattern pattern) {
+            String letters = String.join(", ", pattern.letters());
+            return pattern.rule() == null
+                    ? "day " + letters
+                    : pattern.rule() + (letters.isEmpty() ? "" : " on day " + letters);
+        }
+
+        private List<LocalDate> recurring(Recurrence recurrence, LocalDate anchor, LocalDate from, LocalDate until) {
             List<LocalDate> days = new ArrayList<>();
             for (LocalDate day : recurrence.dates(anchor, until)) {
                 if (!day.isBefore(from) && !term.runsAs().containsKey(day)) {
@@ -140,12 +172,7 @@ public record Timetable(
                     days.add(day);
                 }
             });
-            for (LocalDate day : days) {
-                add(new Draft(day.atTime(pattern.start()), pattern.minutes(), pattern.place(), Origin.PATTERN));
-            }
-            if (drafts.size() == before && days.isEmpty()) {
-                note(Note.Kind.NO_SESSION_FROM_RULE, null, "“" + pattern.rule() + "” gives no class in this term");
-            }
+            return days;
         }
 
         /** One a week: on the weekday, or, where that is a day off, on the week's next teaching day, else its last. */

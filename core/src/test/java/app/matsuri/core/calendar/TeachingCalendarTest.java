@@ -123,6 +123,7 @@ class TeachingCalendarTest {
                 List.of(),
                 new TreeSet<>(),
                 new TreeMap<>(),
+                null,
                 Extra.NONE);
         assertThat(TeachingCalendar.of(term).week(1)).contains(day("2026-08-30"));
         assertThat(TeachingCalendar.of(term).weekNumber(day("2026-09-06"))).hasValue(2);
@@ -207,6 +208,7 @@ class TeachingCalendarTest {
                 term.closures(),
                 new TreeSet<>(extra),
                 new TreeMap<>(runsAs),
+                null,
                 Extra.NONE);
     }
 }

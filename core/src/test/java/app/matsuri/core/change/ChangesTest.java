@@ -317,6 +317,9 @@ class ChangesTest {
         Section now = before.courses().get(0).sections().get(0);
         Section other = new Section(
                 "A",
+                "",
+                "",
+                List.of(),
                 Section.Pace.SESSIONS,
                 List.of(MeetingPattern.of("FREQ=WEEKLY;BYDAY=TU", LocalTime.of(9, 0), 50)),
                 null,

@@ -142,7 +142,7 @@ class FindingsTest {
     @Test
     void minutesBelowWhatIsAskedFor() {
         Course course =
-                new Course("HYD 210", "", 2250, 50, 480, 240, List.of(sectionA()), List.of(unit(44)), Extra.NONE);
+                new Course("HYD 210", "", 2250, null, 50, 480, 240, List.of(sectionA()), List.of(unit(44)), Extra.NONE);
         Decisions plan = plan(sectionA()).withCourses(List.of(course));
         assertThat(of(plan, "minutes-missing"))
                 .singleElement()

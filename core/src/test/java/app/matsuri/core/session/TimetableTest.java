@@ -239,6 +239,7 @@ class TimetableTest {
                 term.closures(),
                 new TreeSet<>(),
                 runsAs,
+                null,
                 Extra.NONE);
     }
 

@@ -3,14 +3,18 @@ package app.matsuri.exchange.change;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.ChangeSeries;
 import app.matsuri.core.change.ChangeSession;
 import app.matsuri.core.change.HoldEmpty;
 import app.matsuri.core.change.LeaveOut;
+import app.matsuri.core.change.MarkDays;
 import app.matsuri.core.change.Move;
 import app.matsuri.core.change.Pin;
+import app.matsuri.core.change.PutClosure;
 import app.matsuri.core.change.PutCourse;
 import app.matsuri.core.change.PutItem;
 import app.matsuri.core.change.PutLesson;
+import app.matsuri.core.change.PutRoster;
 import app.matsuri.core.change.PutSection;
 import app.matsuri.core.change.PutUnit;
 import app.matsuri.core.change.RecordTaught;
@@ -21,15 +25,17 @@ import app.matsuri.core.change.RemoveLesson;
 import app.matsuri.core.change.RemoveRecord;
 import app.matsuri.core.change.RemoveSection;
 import app.matsuri.core.change.RemoveUnit;
+import app.matsuri.core.change.RestoreSession;
+import app.matsuri.core.change.SetFirstPlanDay;
+import app.matsuri.core.change.SetRotation;
 import app.matsuri.core.change.SetTerm;
 import app.matsuri.core.change.Shift;
+import app.matsuri.core.change.Together;
 import app.matsuri.core.session.SessionChange;
 import app.matsuri.exchange.plan.CourseReader;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.Faults;
 import app.matsuri.exchange.plan.In;
-import app.matsuri.exchange.plan.Out;
-import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.plan.SectionReader;
 import app.matsuri.exchange.plan.TermReader;
 import app.matsuri.exchange.plan.Words;
@@ -131,7 +137,37 @@ public final class ChangeJson {
             SessionChange change = needed(in, "change", in.object("change", SectionReader::change));
             return new ChangeSession(in.required("course"), in.required("section"), change);
         });
+        KINDS.put("restore-session", in -> {
+            var session = needed(in, "session", in.moment("session"));
+            return new RestoreSession(in.required("course"), in.required("section"), session);
+        });
+        KINDS.put("change-series", in -> {
+            Integer pattern = needed(in, "pattern", in.number("pattern", null, 0));
+            LocalDate from = in.date("from");
+            var meets = needed(in, "meets", in.object("meets", SectionReader::pattern));
+            String course = in.required("course");
+            String section = in.required("section");
+            return pattern == null || meets == null ? null : new ChangeSeries(course, section, pattern, from, meets);
+        });
+        KINDS.put("put-closure", in -> {
+            LocalDate first = day(in, "first");
+            LocalDate last = in.has("last") ? in.date("last") : first;
+            String reason = in.text("reason", "");
+            Closure closure = needed(in, "closure", in.object("closure", TermReader::closure));
+            return closure == null ? null : new PutClosure(first, last, reason, closure);
+        });
+        KINDS.put("mark-days", ChangeJson::mark);
+        KINDS.put("first-plan-day", in -> new SetFirstPlanDay(in.date("day")));
+        KINDS.put("set-rotation", in -> new SetRotation(in.object("rotation", TermReader::rotation)));
+        KINDS.put(
+                "put-roster",
+                in -> new PutRoster(
+                        in.required("course"), in.required("section"), in.objects("students", SectionReader::student)));
+        KINDS.put("together", ChangeJson::together);
     }
+
+    /** The most changes in one step. */
+    private static final int MOST_TOGETHER = 5_000;
 
     private ChangeJson() {}
 
@@ -149,16 +185,22 @@ public final class ChangeJson {
         if (in == null) {
             return new Reading(null, faults.all());
         }
+        Change change = change(in);
+        return new Reading(faults.fatal() ? null : change, faults.all());
+    }
+
+    private static Change change(In in) {
+        Faults faults = in.faults();
         String kind = in.required("kind");
         Function<In, Change> reader = kind == null ? null : KINDS.get(kind);
         if (kind != null && reader == null) {
             faults.fatal(
-                    "/kind",
+                    in.at("kind"),
                     "“" + kind + "” is no kind of change. There are " + String.join(", ", KINDS.keySet()) + ".");
         }
         Change change = reader == null ? null : reader.apply(in);
         in.extra();
-        return new Reading(faults.fatal() ? null : change, faults.all());
+        return change;
     }
 
     private static <T> T needed(In in, String field, T value) {
@@ -170,6 +212,32 @@ public final class ChangeJson {
 
     private static LocalDate day(In in, String field) {
         return needed(in, field, in.date(field));
+    }
+
+    private static Change mark(In in) {
+        LocalDate first = day(in, "first");
+        LocalDate last = in.has("last") ? in.date("last") : first;
+        String as = needed(in, "as", in.word("as", null, Words.all(MarkDays.Mark.class)));
+        var weekday = in.weekday("weekday", null);
+        if (as == null || first == null || last == null) {
+            return null;
+        }
+        MarkDays.Mark mark = Words.constant(MarkDays.Mark.class, as);
+        if (mark == MarkDays.Mark.RUNS_AS && weekday == null) {
+            in.faults().fatal(in.pointer(), "“weekday” is missing: say as which weekday the day runs.");
+            return null;
+        }
+        return new MarkDays(first, last, mark, weekday);
+    }
+
+    private static Change together(In in) {
+        String does = in.text("does", "");
+        List<Change> changes = in.objects("changes", ChangeJson::change);
+        if (changes.isEmpty() || changes.size() > MOST_TOGETHER) {
+            in.faults().fatal(in.pointer(), "Give 1 to " + MOST_TOGETHER + " changes.");
+            return null;
+        }
+        return new Together(does == null ? "" : does, changes);
     }
 
     private static Change shift(In in) {
@@ -203,114 +271,6 @@ public final class ChangeJson {
 
     /** Writes a change so that it reads back as the same change. */
     public static Map<String, Object> write(Change change) {
-        Out out = new Out();
-        if (change instanceof AddClosure add) {
-            out.put("kind", "add-closure").put("closure", PlanWriter.closure(add.closure()));
-        } else if (change instanceof RemoveClosure remove) {
-            out.put("kind", "remove-closure")
-                    .put("first", remove.first().toString())
-                    .put("last", remove.last().toString())
-                    .some("reason", remove.reason());
-        } else if (change instanceof SetTerm set) {
-            out.put("kind", "set-term").put("term", PlanWriter.term(set.term()));
-        } else if (change instanceof PutCourse put) {
-            out.put("kind", "put-course").some("was", put.was()).put("course", PlanWriter.course(put.course()));
-        } else if (change instanceof RemoveCourse remove) {
-            out.put("kind", "remove-course").put("course", remove.course());
-        } else if (change instanceof PutSection put) {
-            out.put("kind", "put-section")
-                    .put("course", put.course())
-                    .some("was", put.was())
-                    .put("section", PlanWriter.section(put.section()));
-        } else if (change instanceof RemoveSection remove) {
-            out.put("kind", "remove-section").put("course", remove.course()).put("section", remove.section());
-        } else if (change instanceof PutUnit put) {
-            out.put("kind", "put-unit")
-                    .put("course", put.course())
-                    .put("unit", PlanWriter.unit(put.unit()))
-                    .some("before", put.before());
-        } else if (change instanceof RemoveUnit remove) {
-            out.put("kind", "remove-unit").put("course", remove.course()).put("unit", remove.unit());
-        } else if (change instanceof PutLesson put) {
-            out.put("kind", "put-lesson")
-                    .put("course", put.course())
-                    .some("unit", put.unit())
-                    .put("lesson", PlanWriter.lesson(put.lesson()))
-                    .some("before", put.before());
-        } else if (change instanceof RemoveLesson remove) {
-            out.put("kind", "remove-lesson").put("course", remove.course()).put("lesson", remove.lesson());
-        } else if (change instanceof PutItem put) {
-            out.put("kind", "put-item")
-                    .put("course", put.course())
-                    .some("unit", put.unit())
-                    .put("item", PlanWriter.item(put.item()));
-        } else if (change instanceof RemoveItem remove) {
-            out.put("kind", "remove-item").put("course", remove.course()).put("item", remove.item());
-        } else {
-            moving(out, change);
-        }
-        return out.map();
-    }
-
-    private static void moving(Out out, Change change) {
-        if (change instanceof Shift shift) {
-            out.put("kind", "shift")
-                    .put("course", shift.course())
-                    .some("section", shift.section())
-                    .some("lessons", shift.lessons())
-                    .some("unit", shift.unit())
-                    .some("items", shift.items())
-                    .some("week", shift.week())
-                    .some("from", shift.from() == null ? null : shift.from().toString())
-                    .put("by", shift.by())
-                    .put("in", Words.word(shift.in()))
-                    .unless(false, "onlyThese", shift.onlyThese());
-        } else if (change instanceof Move move) {
-            out.put("kind", "move")
-                    .put("course", move.course())
-                    .some("section", move.section())
-                    .some("lessons", move.lessons())
-                    .some("items", move.items())
-                    .put("to", move.to().toString())
-                    .put("place", move.place())
-                    .unless(false, "fixed", move.fixed())
-                    .put("keepSpacing", move.keepSpacing());
-        } else if (change instanceof Pin pin) {
-            out.put("kind", "pin")
-                    .put("course", pin.course())
-                    .some("section", pin.section())
-                    .put("lesson", pin.lesson())
-                    .put("date", pin.date() == null ? null : pin.date().toString());
-        } else if (change instanceof RecordTaught record) {
-            out.put("kind", "record-taught")
-                    .put("course", record.course())
-                    .put("section", record.section())
-                    .put("session", Words.moment(record.session()))
-                    .put("lessons", record.lessons())
-                    .put("partly", record.partly())
-                    .unless("", "note", record.note());
-        } else if (change instanceof RemoveRecord remove) {
-            out.put("kind", "remove-record")
-                    .put("course", remove.course())
-                    .put("section", remove.section())
-                    .put("session", Words.moment(remove.session()));
-        } else if (change instanceof HoldEmpty hold) {
-            out.put("kind", "hold-empty")
-                    .put("course", hold.course())
-                    .put("section", hold.section())
-                    .put("session", Words.moment(hold.session()))
-                    .put("hold", hold.hold());
-        } else if (change instanceof LeaveOut leave) {
-            out.put("kind", "leave-out")
-                    .put("course", leave.course())
-                    .put("section", leave.section())
-                    .put("lesson", leave.lesson())
-                    .put("leave", leave.leave());
-        } else if (change instanceof ChangeSession session) {
-            out.put("kind", "change-session")
-                    .put("course", session.course())
-                    .put("section", session.section())
-                    .put("change", PlanWriter.change(session.change()));
-        }
+        return ChangeWriter.write(change);
     }
 }

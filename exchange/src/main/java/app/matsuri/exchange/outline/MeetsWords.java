@@ -1,6 +1,5 @@
 package app.matsuri.exchange.outline;
 
-import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.plan.Words;
 import java.time.DayOfWeek;
@@ -50,7 +49,7 @@ public final class MeetsWords {
                 .strip();
         String byDay = String.join(",", days.stream().map(Words::weekday).toList());
         return Optional.of(
-                new MeetingPattern("FREQ=WEEKLY;BYDAY=" + byDay, start, minutes, place, "", null, null, Extra.NONE));
+                MeetingPattern.of("FREQ=WEEKLY;BYDAY=" + byDay, start, minutes).at(place));
     }
 
     private static Set<DayOfWeek> days(String text) {

@@ -7,6 +7,7 @@ import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.HoursAsked;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.session.MeetingPattern;
@@ -48,9 +49,6 @@ public record Start(
         String meets,
         String credits,
         String outline) {
-
-    /** Minutes of class that one credit asks for: 15 hours of 50 minutes (34 CFR 600.2 and common practice). */
-    private static final int MINUTES_PER_CREDIT = 750;
 
     private static final Pattern CODE = Pattern.compile("^([\\p{Lu}]{2,8}\\s?\\d{1,4}\\p{Lu}{0,2})\\b[:,\\s]*(.*)$");
 
@@ -113,6 +111,7 @@ public record Start(
                 closures,
                 new TreeSet<>(),
                 new TreeMap<>(),
+                null,
                 Extra.NONE);
         TeachingCalendar calendar = TeachingCalendar.of(term);
         said.add(new Said(
@@ -165,11 +164,15 @@ public record Start(
                                 ? ""
                                 : "Days or times were not understood. Write it as MWF 10-10:50 Weir House 2.")));
         Integer required = null;
+        HoursAsked asks = null;
         if (!credits.isBlank()) {
             Optional<Integer> n = DayWords.count(credits.strip()).filter(c -> c > 0 && c < 100);
-            required = n.map(c -> c * MINUTES_PER_CREDIT).orElse(null);
-            said.add(n.map(c ->
-                            new Said("credits", true, String.format("%,d minutes of class", c * MINUTES_PER_CREDIT)))
+            asks = n.map(c -> new HoursAsked(HoursAsked.In.CREDITS, c)).orElse(null);
+            required = asks == null ? null : asks.classMinutes();
+            said.add(n.map(c -> new Said(
+                            "credits",
+                            true,
+                            String.format("%,d minutes of class", c * HoursAsked.CLASS_MINUTES_PER_CREDIT)))
                     .orElse(new Said("credits", false, "Give a whole number of credits, or leave it empty.")));
         }
         if (pattern.isEmpty()) {
@@ -181,6 +184,7 @@ public record Start(
                 code,
                 title,
                 required,
+                asks,
                 pattern.get().minutes(),
                 Course.WEEK_LIMIT,
                 Course.DAY_LIMIT,

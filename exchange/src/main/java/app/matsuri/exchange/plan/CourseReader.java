@@ -3,6 +3,7 @@ package app.matsuri.exchange.plan;
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.HoursAsked;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
@@ -21,6 +22,10 @@ public final class CourseReader {
         String code = in.id("code");
         String title = in.required("title");
         Integer required = in.number("requiredMinutes", null, 0);
+        HoursAsked asks = in.object("asks", CourseReader::asks);
+        if (required == null && asks != null && !in.has("requiredMinutes")) {
+            required = asks.classMinutes();
+        }
         Integer usual = in.number("usualMinutes", 50, 1);
         Integer week = in.number("weekLimit", Course.WEEK_LIMIT, 1);
         Integer day = in.number("dayLimit", Course.DAY_LIMIT, 1);
@@ -29,7 +34,27 @@ public final class CourseReader {
         Extra extra = in.extra();
         return code == null || title == null || usual == null || week == null || day == null
                 ? null
-                : new Course(code, title, required, usual, week, day, sections, units, extra);
+                : new Course(code, title, required, asks, usual, week, day, sections, units, extra);
+    }
+
+    /** How hours are asked for: credits or ects. */
+    public static HoursAsked asks(In in) {
+        Integer credits = in.number("credits", null, 1);
+        Integer ects = in.number("ects", null, 1);
+        in.extra();
+        if (in.faults().fatal()) {
+            return null;
+        }
+        if ((credits == null) == (ects == null)) {
+            in.faults().fatal(in.pointer(), "Say how many credits, or how many ects, not both.");
+            return null;
+        }
+        int amount = credits == null ? ects : credits;
+        if (amount > 100) {
+            in.faults().fatal(in.pointer(), amount + " is too many for one course: give 100 or fewer.");
+            return null;
+        }
+        return new HoursAsked(credits == null ? HoursAsked.In.ECTS : HoursAsked.In.CREDITS, amount);
     }
 
     /** The unit with its lessons and items; null when a fault leaves it without meaning. */

@@ -1,14 +1,17 @@
 package app.matsuri.exchange.plan;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.DayRotation;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.HoursAsked;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
@@ -52,7 +55,22 @@ public final class PlanWriter {
                         "extraDays",
                         term.extraDays().stream().map(LocalDate::toString).toList())
                 .some("runsAs", runsAs)
+                .some("rotation", rotation(term.rotation()))
                 .with(term.extra());
+    }
+
+    /** The day letters; null for none. */
+    public static Map<String, Object> rotation(DayRotation rotation) {
+        if (rotation == null) {
+            return null;
+        }
+        Map<String, String> restarts = new LinkedHashMap<>();
+        rotation.restarts().forEach((day, letter) -> restarts.put(day.toString(), letter));
+        return new Out()
+                .put("letters", rotation.letters())
+                .put("advances", Words.word(rotation.advances()))
+                .some("restarts", restarts)
+                .with(rotation.extra());
     }
 
     public static Map<String, Object> closure(Closure closure) {
@@ -76,6 +94,7 @@ public final class PlanWriter {
                 .put("code", course.code())
                 .put("title", course.title())
                 .some("requiredMinutes", course.requiredMinutes())
+                .some("asks", asks(course.asks()))
                 .put("usualMinutes", course.usualMinutes())
                 .unless(Course.WEEK_LIMIT, "weekLimit", course.weekLimit())
                 .unless(Course.DAY_LIMIT, "dayLimit", course.dayLimit())
@@ -86,6 +105,13 @@ public final class PlanWriter {
                 .with(course.extra());
     }
 
+    /** How hours are asked for; null for not. */
+    public static Map<String, Object> asks(HoursAsked asks) {
+        return asks == null
+                ? null
+                : new Out().put(Words.word(asks.in()), asks.amount()).map();
+    }
+
     public static Map<String, Object> section(Section section) {
         Map<String, String> pins = new LinkedHashMap<>();
         section.pins().forEach((id, date) -> pins.put(id, text(date.orElse(null))));
@@ -93,6 +119,11 @@ public final class PlanWriter {
         section.taught().forEach((name, lessons) -> taught.put(Words.moment(name), lessons));
         return new Out()
                 .put("code", section.code())
+                .unless("", "instructor", section.instructor())
+                .unless("", "partOf", section.partOf())
+                .some(
+                        "students",
+                        section.students().stream().map(PlanWriter::student).toList())
                 .put("pace", Words.word(section.pace()))
                 .some("meets", section.meets().stream().map(PlanWriter::pattern).toList())
                 .some(
@@ -120,9 +151,18 @@ public final class PlanWriter {
                 .with(section.extra());
     }
 
+    public static Map<String, Object> student(Student student) {
+        return new Out()
+                .put("id", student.id())
+                .put("name", student.name())
+                .unless("", "mail", student.mail())
+                .map();
+    }
+
     public static Map<String, Object> pattern(MeetingPattern pattern) {
         return new Out()
                 .some("rule", pattern.rule())
+                .some("letters", pattern.letters())
                 .put("start", pattern.start().toString())
                 .put("minutes", pattern.minutes())
                 .unless("", "place", pattern.place())

@@ -2,6 +2,7 @@ package app.matsuri.exchange.plan;
 
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Student;
 import app.matsuri.core.session.Beat;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
@@ -25,6 +26,9 @@ public final class SectionReader {
     /** The section; null when a fault leaves it without meaning. */
     public static Section section(In in) {
         String code = in.id("code");
+        String instructor = in.text("instructor", "");
+        String partOf = in.text("partOf", "");
+        List<Student> students = in.objects("students", SectionReader::student);
         String pace = in.word("pace", "sessions", Words.all(Section.Pace.class));
         List<MeetingPattern> meets = in.objects("meets", SectionReader::pattern);
         Beat beat = in.object("beat", b -> {
@@ -65,11 +69,14 @@ public final class SectionReader {
             }
         });
         Extra extra = in.extra();
-        if (code == null || pace == null) {
+        if (code == null || pace == null || instructor == null || partOf == null) {
             return null;
         }
         return new Section(
                 code,
+                instructor,
+                partOf,
+                students,
                 Words.constant(Section.Pace.class, pace),
                 meets,
                 beat,
@@ -85,6 +92,18 @@ public final class SectionReader {
                 extra);
     }
 
+    /** A student; null when a fault leaves it without meaning. */
+    public static Student student(In in) {
+        String id = in.id("id");
+        String name = in.required("name");
+        String mail = in.text("mail", "");
+        in.extra();
+        if (id == null || name == null || mail == null || name.isBlank()) {
+            return null;
+        }
+        return new Student(id, name, mail);
+    }
+
     private static Map<String, Integer> numbers(In in, String field, int least) {
         Map<String, Integer> numbers = new LinkedHashMap<>();
         in.entries(field, entry -> {
@@ -96,18 +115,22 @@ public final class SectionReader {
         return numbers;
     }
 
-    static MeetingPattern pattern(In in) {
+    /** When it meets; null when a fault leaves it without meaning. */
+    public static MeetingPattern pattern(In in) {
         String rule = in.text("rule", null);
-        boolean letters = in.has("letters");
+        List<String> letters = in.texts("letters", "a day letter in quotes", x -> x);
         LocalTime start = in.time("start");
         Integer minutes = in.number("minutes", null, 1);
         String place = in.text("place", "");
         String link = in.text("link", "");
         LocalDate from = in.date("from");
         LocalDate until = in.date("until");
-        if (rule == null && !letters) {
+        if (rule == null && letters.isEmpty()) {
             in.faults()
-                    .fatal(in.pointer(), "“rule” is missing: say when it meets, such as FREQ=WEEKLY;BYDAY=MO,WE,FR.");
+                    .fatal(
+                            in.pointer(),
+                            "“rule” is missing: say when it meets, such as FREQ=WEEKLY;BYDAY=MO,WE,FR,"
+                                    + " or give day letters.");
         }
         if (!in.has("start")) {
             in.faults().fatal(in.pointer(), "“start” is missing: give a time of day such as 10:00.");
@@ -115,11 +138,11 @@ public final class SectionReader {
         if (!in.has("minutes")) {
             in.faults().fatal(in.pointer(), "“minutes” is missing: give the length of a class.");
         }
-        Extra extra = in.extraWith("letters");
-        if (start == null || minutes == null || place == null || link == null || rule == null && !letters) {
+        Extra extra = in.extra();
+        if (start == null || minutes == null || place == null || link == null || rule == null && letters.isEmpty()) {
             return null;
         }
-        return new MeetingPattern(rule, start, minutes, place, link, from, until, extra);
+        return new MeetingPattern(rule, letters, start, minutes, place, link, from, until, extra);
     }
 
     public static SessionChange change(In in) {

@@ -1,6 +1,8 @@
 package app.matsuri.exchange.plan;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.DayRotation;
+import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Term;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -47,6 +49,7 @@ public final class TermReader {
                 runsAs.put(day, weekday);
             }
         });
+        DayRotation rotation = in.object("rotation", TermReader::rotation);
         if (first != null && last != null && last.isBefore(first)) {
             in.faults()
                     .fatal(
@@ -68,7 +71,42 @@ public final class TermReader {
             return null;
         }
         return new Term(
-                name, first, last, zone, weekdays, weekStart, firstPlanDay, closures, extraDays, runsAs, in.extra());
+                name,
+                first,
+                last,
+                zone,
+                weekdays,
+                weekStart,
+                firstPlanDay,
+                closures,
+                extraDays,
+                runsAs,
+                rotation,
+                in.extra());
+    }
+
+    /** The day letters; null when a fault leaves them without meaning. */
+    public static DayRotation rotation(In in) {
+        List<String> letters = in.texts("letters", "a day letter in quotes", x -> x);
+        String advances = in.word("advances", "teaching-days", Words.all(DayRotation.Advance.class));
+        SortedMap<LocalDate, String> restarts = new TreeMap<>();
+        in.entries("restarts", entry -> {
+            LocalDate day = entry.keyAs("a date such as 2026-10-14", LocalDate::parse);
+            String letter = entry.text("a day letter in quotes", x -> x);
+            if (day != null && letter != null) {
+                restarts.put(day, letter);
+            }
+        });
+        Extra extra = in.extra();
+        if (advances == null) {
+            return null;
+        }
+        try {
+            return new DayRotation(letters, Words.constant(DayRotation.Advance.class, advances), restarts, extra);
+        } catch (IllegalArgumentException e) {
+            in.faults().fatal(in.pointer(), "The day letters cannot stand: " + e.getMessage() + ".");
+            return null;
+        }
     }
 
     private static LocalDate day(In in, String field, String what) {

@@ -9,14 +9,17 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.session.Beat;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
+import app.matsuri.exchange.plan.CourseReader;
 import app.matsuri.exchange.plan.Faults;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.RuleReader;
+import app.matsuri.exchange.plan.TermReader;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.server.storage.row.CalendarRow;
 import app.matsuri.server.storage.row.ClosureRow;
@@ -29,6 +32,7 @@ import app.matsuri.server.storage.row.SectionLessonRow;
 import app.matsuri.server.storage.row.SectionRow;
 import app.matsuri.server.storage.row.SectionSessionRow;
 import app.matsuri.server.storage.row.SessionChangeRow;
+import app.matsuri.server.storage.row.StudentRow;
 import app.matsuri.server.storage.row.TaughtRow;
 import app.matsuri.server.storage.row.UnitRow;
 import java.time.DayOfWeek;
@@ -79,6 +83,7 @@ final class RowReader {
                         c.code,
                         c.title,
                         c.requiredMinutes,
+                        read(c.asks, CourseReader::asks),
                         c.usualMinutes,
                         c.weekLimit,
                         c.dayLimit,
@@ -119,6 +124,7 @@ final class RowReader {
                         .toList(),
                 extraDays,
                 runsAs,
+                read(row.rotation, TermReader::rotation),
                 extra(row.extra));
     }
 
@@ -137,6 +143,18 @@ final class RowReader {
                 extra(row.extra));
     }
 
+    /** What a JSON column holds; null for none. */
+    private static <T> T read(String json, Function<In, T> reader) {
+        if (json == null) {
+            return null;
+        }
+        T value = reader.apply(In.of(Json.read(json), "", new Faults()));
+        if (value == null) {
+            throw new IllegalStateException("a stored value cannot be read: " + json);
+        }
+        return value;
+    }
+
     private static List<String> words(String list) {
         return list.isEmpty() ? List.of() : Arrays.asList(list.split(","));
     }
@@ -147,6 +165,8 @@ final class RowReader {
 
     /** Reads sections with what hangs on them. */
     private final class Sections {
+        private final Map<String, List<StudentRow>> students =
+                grouped(StudentRow.class, s -> s.course + "\n" + s.section, s -> s.position);
         private final Map<String, List<PatternRow>> patterns =
                 grouped(PatternRow.class, p -> p.course + "\n" + p.section, p -> p.position);
         private final Map<String, List<SessionChangeRow>> changes =
@@ -203,10 +223,18 @@ final class RowReader {
             Beat beat = row.beat == null ? null : new Beat(row.beat.equals("daily") ? null : Words.weekday(row.beat));
             return new Section(
                     row.code,
+                    row.instructor == null ? "" : row.instructor,
+                    row.partOf == null ? "" : row.partOf,
+                    students.getOrDefault(key, List.of()).stream()
+                            .map(s -> new Student(s.id, s.name, s.mail))
+                            .toList(),
                     Words.constant(Section.Pace.class, row.pace),
                     patterns.getOrDefault(key, List.of()).stream()
                             .map(p -> new MeetingPattern(
                                     p.rule,
+                                    p.letters == null
+                                            ? List.of()
+                                            : List.of(Json.MAPPER.readValue(p.letters, String[].class)),
                                     p.startTime,
                                     p.minutes,
                                     p.place,
@@ -296,15 +324,7 @@ final class RowReader {
         }
 
         private DateRule rule(String json) {
-            if (json == null) {
-                return null;
-            }
-            Faults faults = new Faults();
-            DateRule rule = RuleReader.rule(In.of(Json.read(json), "", faults));
-            if (rule == null) {
-                throw new IllegalStateException("a stored date rule cannot be read: " + json);
-            }
-            return rule;
+            return read(json, RuleReader::rule);
         }
     }
 }

@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
@@ -25,6 +26,7 @@ import app.matsuri.server.storage.row.SectionLessonRow;
 import app.matsuri.server.storage.row.SectionRow;
 import app.matsuri.server.storage.row.SectionSessionRow;
 import app.matsuri.server.storage.row.SessionChangeRow;
+import app.matsuri.server.storage.row.StudentRow;
 import app.matsuri.server.storage.row.TaughtRow;
 import app.matsuri.server.storage.row.UnitRow;
 import java.time.LocalDate;
@@ -74,6 +76,7 @@ final class RowWriter {
         Map<String, String> runsAs = new LinkedHashMap<>();
         term.runsAs().forEach((day, weekday) -> runsAs.put(day.toString(), Words.weekday(weekday)));
         row.runsAs = json(runsAs);
+        row.rotation = term.rotation() == null ? null : json(PlanWriter.rotation(term.rotation()));
         row.extra = extra(term.extra());
         row.fileExtra = extra(decisions.extra());
         rows.put(row);
@@ -111,6 +114,7 @@ final class RowWriter {
         row.position = position;
         row.title = course.title();
         row.requiredMinutes = course.requiredMinutes();
+        row.asks = course.asks() == null ? null : json(PlanWriter.asks(course.asks()));
         row.usualMinutes = course.usualMinutes();
         row.weekLimit = course.weekLimit();
         row.dayLimit = course.dayLimit();
@@ -130,6 +134,8 @@ final class RowWriter {
         row.course = course;
         row.code = section.code();
         row.position = position;
+        row.instructor = none(section.instructor());
+        row.partOf = none(section.partOf());
         row.pace = Words.word(section.pace());
         row.beat = section.beat() == null
                 ? null
@@ -138,6 +144,9 @@ final class RowWriter {
                         : Words.weekday(section.beat().weekday());
         row.extra = extra(section.extra());
         rows.put(row);
+        for (int i = 0; i < section.students().size(); i++) {
+            student(course, section.code(), section.students().get(i), i);
+        }
         for (int i = 0; i < section.meets().size(); i++) {
             pattern(course, section.code(), section.meets().get(i), i);
         }
@@ -148,6 +157,23 @@ final class RowWriter {
         sessionsOf(course, section);
     }
 
+    /** Columns that came later hold null for nothing, as the deltas from before them do. */
+    private static String none(String text) {
+        return text.isEmpty() ? null : text;
+    }
+
+    private void student(String course, String section, Student student, int position) {
+        StudentRow row = new StudentRow();
+        row.termId = termId;
+        row.course = course;
+        row.section = section;
+        row.id = student.id();
+        row.position = position;
+        row.name = student.name();
+        row.mail = student.mail();
+        rows.put(row);
+    }
+
     private void pattern(String course, String section, MeetingPattern pattern, int position) {
         PatternRow row = new PatternRow();
         row.termId = termId;
@@ -155,6 +181,7 @@ final class RowWriter {
         row.section = section;
         row.position = position;
         row.rule = pattern.rule();
+        row.letters = pattern.letters().isEmpty() ? null : json(pattern.letters());
         row.startTime = pattern.start();
         row.minutes = pattern.minutes();
         row.place = pattern.place();

@@ -11,6 +11,7 @@ import app.matsuri.server.storage.row.SectionLessonRow;
 import app.matsuri.server.storage.row.SectionRow;
 import app.matsuri.server.storage.row.SectionSessionRow;
 import app.matsuri.server.storage.row.SessionChangeRow;
+import app.matsuri.server.storage.row.StudentRow;
 import app.matsuri.server.storage.row.TaughtRow;
 import app.matsuri.server.storage.row.UnitRow;
 import java.util.Collection;
@@ -28,6 +29,7 @@ public final class Rows {
             ClosureRow.class,
             CourseRow.class,
             SectionRow.class,
+            StudentRow.class,
             PatternRow.class,
             SessionChangeRow.class,
             SectionLessonRow.class,

@@ -27,6 +27,7 @@ public final class CalendarRow implements Row {
     public LocalDate firstPlanDay;
     public String extraDays;
     public String runsAs;
+    public String rotation;
     public String extra;
     public String fileExtra;
 

@@ -23,6 +23,7 @@ public final class CourseRow implements Row {
     public int position;
     public String title;
     public Integer requiredMinutes;
+    public String asks;
     public int usualMinutes;
     public int weekLimit;
     public int dayLimit;

@@ -29,6 +29,7 @@ public final class PatternRow implements Row {
     public int position;
 
     public String rule;
+    public String letters;
     public LocalTime startTime;
     public int minutes;
     public String place;

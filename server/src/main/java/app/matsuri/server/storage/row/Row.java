@@ -6,6 +6,7 @@ public sealed interface Row
                 ClosureRow,
                 CourseRow,
                 SectionRow,
+                StudentRow,
                 PatternRow,
                 SessionChangeRow,
                 SectionLessonRow,

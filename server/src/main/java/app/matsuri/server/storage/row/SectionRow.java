@@ -24,6 +24,8 @@ public final class SectionRow implements Row {
     public String code;
 
     public int position;
+    public String instructor;
+    public String partOf;
     public String pace;
     public String beat;
     public String extra;
