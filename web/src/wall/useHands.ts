@@ -106,7 +106,7 @@ export function useHands(context: HandsContext) {
       event.preventDefault();
       return;
     }
-    const locked = state.proposal.value !== null;
+    const locked = state.proposal.value !== null && !state.applying.value;
     const act: Record<string, () => void> = {
       Enter: () => (opened.value = focus.value),
       " ": chooseNext,

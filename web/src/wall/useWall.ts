@@ -22,6 +22,8 @@ export interface WallState {
   problem: Ref<string>;
   done: Ref<Done | null>;
   busy: Ref<boolean>;
+  /** What is proposed is being made: whatever is asked for now follows it. */
+  applying: Ref<boolean>;
   load(course?: string, section?: string): Promise<void>;
   /** Shows what a change would do; makes it at once when nothing else moves. True unless it was refused. */
   propose(change: Change): Promise<boolean>;
@@ -47,6 +49,7 @@ export function useWall(termId: number): WallState {
   const problem = ref("");
   const done = ref<Done | null>(null);
   const busy = ref(false);
+  const applying = ref(false);
   const shown = computed(() => proposal.value?.wall ?? wall.value);
   let query: { course?: string; section?: string } = {};
 
@@ -138,6 +141,7 @@ export function useWall(termId: number): WallState {
     problem,
     done,
     busy,
+    applying,
     async load(course, section) {
       query = course && section ? { course, section } : {};
       proposal.value = null;
@@ -156,9 +160,11 @@ export function useWall(termId: number): WallState {
         }
       }),
     async apply() {
+      applying.value = proposal.value !== null;
       await doing(async () => {
         if (pending.value && proposal.value) await make(pending.value, proposal.value.version);
       });
+      applying.value = false;
     },
     discard,
     async undo() {

@@ -46,7 +46,7 @@ class ScriptTest {
         assertThat(said.code()).as(said.err()).isZero();
         assertThat(said.out().lines())
                 .startsWith("course,section,what,id,title,starts,ends,state")
-                .contains("HYD 210,A,lesson,CH2,\"Pools, riffles, bars\",2026-10-09T10:00,2026-10-09T10:50,planned");
+                .contains("HYD 210,A,lesson,CH2,\"Pools, riffles, bars\",2026-10-09T10:00,2026-10-09T10:50,ok");
     }
 
     @Test

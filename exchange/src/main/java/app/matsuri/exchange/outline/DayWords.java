@@ -1,5 +1,6 @@
 package app.matsuri.exchange.outline;
 
+import java.text.Normalizer;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -10,6 +11,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * The one reader of days as people type them: "3 nov", "Nov. 3, 2026", "Fri 9 Oct", "2026-11-03", "3.11.", "11/3",
@@ -19,32 +21,65 @@ import java.util.regex.Pattern;
  * @param base what "+2 weeks" and "next monday" count from
  * @param first first day of the term, to choose years by; null where none is known
  * @param last last day of the term; null where none is known
+ * @param slashDayFirst whether 10/11 is the tenth of November
  */
-public record DayWords(LocalDate base, LocalDate first, LocalDate last) {
+public record DayWords(LocalDate base, LocalDate first, LocalDate last, boolean slashDayFirst) {
 
-    static final String MONTH =
-            "(jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?"
-                    + "|nov(?:ember)?|dec(?:ember)?)\\.?";
-    static final String WEEKDAY =
-            "(mon(?:day)?|tue(?:s(?:day)?)?|wed(?:nesday)?|thu(?:r(?:s(?:day)?)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)";
-    private static final String MAYBE_WEEKDAY = "(?:" + WEEKDAY + "\\.?,?\\s+)?";
-    private static final String YEAR = "(?:,?\\s+(\\d{4}))?";
-    private static final String ORDINAL = "(\\d{1,2})(?:st|nd|rd|th)?\\.?";
+    /** Days in which 10/11 is the eleventh of October. */
+    public DayWords(LocalDate base, LocalDate first, LocalDate last) {
+        this(base, first, last, false);
+    }
+
+
+    /** Months in English, German, French and Spanish, long and short. */
+    static final String MONTH = "(jan(?:uary|uar|vier)?|janv|j[äa]nner|enero|ene|feb(?:ruary|ruar|rero)?|f[ée]vr?(?:ier)?"
+            + "|march|mars|marzo|m[äa]rz|mar|apr(?:il)?|avr(?:il)?|abr(?:il)?|mayo|may|mai"
+            + "|june|juni|juin|junio|jun|july|juli|juillet|juil|julio|jul|aug(?:ust)?|ao[ûu]t|agosto|ago"
+            + "|sept?(?:ember|embre)?|septiembre|setiembre|oct(?:ober|obre|ubre)?|okt(?:ober)?|nov(?:ember|embre|iembre)?"
+            + "|dec(?:ember)?|d[ée]c(?:embre)?|dez(?:ember)?|dic(?:iembre)?)\\b\\.?";
+
+    /** Weekdays likewise. */
+    static final String WEEKDAY = "(mon(?:day|tag)?|tue(?:s(?:day)?)?|wed(?:nesday)?|thu(?:r(?:s(?:day)?)?)?|fri(?:day)?"
+            + "|sat(?:urday)?|sun(?:day)?|dienstag|mittwoch|donnerstag|freitag|samstag|sonnabend|sonntag"
+            + "|lundi|mardi|mercredi|jeudi|vendredi|samedi|dimanche"
+            + "|lunes|martes|mi[ée]rcoles|jueves|viernes|s[áa]bado|domingo)s?\\b";
+
+    private static final String MAYBE_WEEKDAY = "(?:" + WEEKDAY + "\\.?,?\\s+(?:the\\s+|el\\s+|le\\s+|den\\s+)?)?";
+    private static final String YEAR = "(?:,?\\s+(?:de(?:l)?\\s+)?(\\d{4}))?";
+    private static final String ORDINAL = "(\\d{1,2})(?:st|nd|rd|th|er|º)?\\.?";
 
     private static final Pattern ISO = Pattern.compile("(\\d{4})-(\\d{1,2})-(\\d{1,2})");
-    private static final Pattern DAY_MONTH = of(MAYBE_WEEKDAY + ORDINAL + "\\s*(?:of\\s+)?" + MONTH + YEAR);
+    private static final Pattern DAY_MONTH = of(MAYBE_WEEKDAY + ORDINAL + "\\s*(?:of\\s+|de\\s+)?" + MONTH + YEAR);
     private static final Pattern MONTH_DAY = of(MAYBE_WEEKDAY + MONTH + "\\s*" + ORDINAL + YEAR);
-    private static final Pattern DOTTED = of("(\\d{1,2})\\.\\s?(\\d{1,2})\\.?(\\d{4})?");
-    private static final Pattern SLASHED = of("(\\d{1,2})/(\\d{1,2})(?:/(\\d{2,4}))?");
+    private static final Pattern DOTTED = of(MAYBE_WEEKDAY + "(\\d{1,2})\\.\\s?(\\d{1,2})(?:\\.\\s?(\\d{4}|\\d{2}))?\\.?");
+    private static final Pattern SLASHED = of(MAYBE_WEEKDAY + "(\\d{1,2})/(\\d{1,2})(?:/(\\d{4}|\\d{2}))?");
     private static final Pattern PLUS = of("(?:\\+|in\\s+)\\s*(\\d{1,3})\\s*(d(?:ays?)?|w(?:eeks?)?)?");
     private static final Pattern NEXT = of("(?:(next|this|on)\\s+)?" + WEEKDAY);
 
-    private static final List<String> MONTHS =
-            List.of("jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");
-    private static final List<String> WEEKDAYS = List.of("mon", "tue", "wed", "thu", "fri", "sat", "sun");
+    /** How months begin, without accents, in the languages above. */
+    private static final List<Pattern> MONTHS = Stream.of(
+                    "jan|ene|jae",
+                    "feb|fev",
+                    "mar",
+                    "apr|avr|abr",
+                    "may|mai",
+                    "jun|juin",
+                    "jul|juil",
+                    "aug|aou|ago",
+                    "sep|set",
+                    "oct|okt",
+                    "nov",
+                    "dec|dez|dic")
+            .map(start -> Pattern.compile("(?:" + start + ").*"))
+            .toList();
+
+    private static final List<Pattern> WEEKDAYS = Stream.of(
+                    "mon|lun", "tue|die|mardi|martes", "wed|mit|mer|mie", "thu|don|jeu|jue", "fri|fre|ven|vie", "sat|sam|sonna|sab", "sun|sonntag|dim|dom")
+            .map(start -> Pattern.compile("(?:" + start + ").*"))
+            .toList();
 
     private static Pattern of(String regex) {
-        return Pattern.compile(regex, Pattern.CASE_INSENSITIVE);
+        return Pattern.compile(regex, Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE | Pattern.UNICODE_CHARACTER_CLASS);
     }
 
     /** The day that the whole text names. */
@@ -71,15 +106,14 @@ public record DayWords(LocalDate base, LocalDate first, LocalDate last) {
         }
         m = DOTTED.matcher(text);
         if (m.matches()) {
-            return dated(m.group(3), number(m.group(2)), number(m.group(1)), null);
+            return dated(century(m.group(4)), number(m.group(3)), number(m.group(2)), m.group(1));
         }
         m = SLASHED.matcher(text);
         if (m.matches()) {
-            boolean dayFirst = number(m.group(1)) > 12;
-            int month = number(m.group(dayFirst ? 2 : 1));
-            int day = number(m.group(dayFirst ? 1 : 2));
-            String year = m.group(3) == null ? null : m.group(3).length() == 2 ? "20" + m.group(3) : m.group(3);
-            return dated(year, month, day, null);
+            boolean dayFirst = slashDayFirst || number(m.group(2)) > 12;
+            int month = number(m.group(dayFirst ? 3 : 2));
+            int day = number(m.group(dayFirst ? 2 : 3));
+            return dated(century(m.group(4)), month, day, m.group(1));
         }
         m = PLUS.matcher(text);
         if (m.matches()) {
@@ -122,6 +156,10 @@ public record DayWords(LocalDate base, LocalDate first, LocalDate last) {
         return nearest;
     }
 
+    private static String century(String year) {
+        return year == null || year.length() == 4 ? year : "20" + year;
+    }
+
     private static long far(LocalDate a, LocalDate b) {
         return Math.abs(a.toEpochDay() - b.toEpochDay());
     }
@@ -135,11 +173,22 @@ public record DayWords(LocalDate base, LocalDate first, LocalDate last) {
     }
 
     static int month(String word) {
-        return MONTHS.indexOf(word.toLowerCase(Locale.ROOT).substring(0, 3)) + 1;
+        return index(MONTHS, word) + 1;
     }
 
     static DayOfWeek weekday(String word) {
-        return DayOfWeek.of(WEEKDAYS.indexOf(word.toLowerCase(Locale.ROOT).substring(0, 3)) + 1);
+        return DayOfWeek.of(index(WEEKDAYS, word) + 1);
+    }
+
+    private static int index(List<Pattern> starts, String word) {
+        String plain = Normalizer.normalize(word.toLowerCase(Locale.ROOT), Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "");
+        for (int i = 0; i < starts.size(); i++) {
+            if (starts.get(i).matcher(plain).matches()) {
+                return i;
+            }
+        }
+        throw new IllegalArgumentException("“" + word + "” is neither a month nor a weekday");
     }
 
     static int number(String digits) {

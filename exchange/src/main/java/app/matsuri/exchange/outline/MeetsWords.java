@@ -1,10 +1,13 @@
 package app.matsuri.exchange.outline;
 
+import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.plan.Words;
 import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.LocalTime;
+import java.time.format.TextStyle;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -12,8 +15,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
-/** When a class meets as a timetable prints it: "MWF 10-10:50 Weir House 2", "Tue Thu 1-2:15 pm", "daily 9:00 50 min". */
+/**
+ * When a class meets as a timetable prints it: "MWF 10-10:50 Weir House 2", "Tue Thu 1-2:15 pm", "daily 9:00 50 min",
+ * "every second Thu 15-16:50", "days A, C 9-9:50", "first Tuesday of the month 16-17".
+ */
 public final class MeetsWords {
 
     private static final String CLOCK = "(\\d{1,2})(?:[:.](\\d{2}))?\\s*(am|pm)?";
@@ -21,10 +28,34 @@ public final class MeetsWords {
             "(?<!\\d)" + CLOCK + "(?:\\s*(?:-|–|to)\\s*" + CLOCK
                     + "|\\s*[,]?\\s*(?:for\\s+)?(\\d{2,3})\\s*min(?:utes)?)",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern LONG_DAYS = Pattern.compile(DayWords.WEEKDAY + "s?\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern LONG_DAYS = Pattern.compile(DayWords.WEEKDAY, Pattern.CASE_INSENSITIVE);
     private static final Pattern SHORT_DAYS = Pattern.compile("(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}");
 
+    private static final Pattern TWO_LETTERS = Pattern.compile("(?i)(?:mo|di|mi|do|fr|sa|so|tu|we|th|su)");
+    private static final Pattern EVERY = Pattern.compile(
+            "(?i)\\b(?:every|each)\\s+(second|other|third|fourth|\\d)(?:nd|rd|th)?\\b(?:\\s+weeks?)?|\\b(biweekly|fortnightly)\\b");
+    private static final Pattern MONTHLY = Pattern.compile("(?i)\\b(first|second|third|fourth|last)\\s+"
+            + DayWords.WEEKDAY + "(?:\\s+of\\s+(?:the|each|every)\\s+month)?");
+    private static final Pattern LETTERS =
+            Pattern.compile("(?i)\\bdays?\\s+((?:\\p{Alnum}{1,3})(?:\\s*(?:,|and|&|\\+|/)\\s*\\p{Alnum}{1,3})*)\\s*$");
+    private static final List<String> ORDINALS = List.of("", "first", "second", "third", "fourth");
+
     private MeetsWords() {}
+
+    /** Several patterns, parted by semicolons or lines; empty when one of them is not understood. */
+    public static List<MeetingPattern> readAll(String text) {
+        List<MeetingPattern> patterns = new ArrayList<>();
+        for (String part : text.split("[;\\n]+")) {
+            if (!part.isBlank()) {
+                Optional<MeetingPattern> pattern = read(part.strip());
+                if (pattern.isEmpty()) {
+                    return List.of();
+                }
+                patterns.add(pattern.get());
+            }
+        }
+        return patterns;
+    }
 
     /** The pattern that the words mean; empty when days or times are missing. */
     public static Optional<MeetingPattern> read(String text) {
@@ -32,9 +63,12 @@ public final class MeetsWords {
         if (!times.find()) {
             return Optional.empty();
         }
-        Set<DayOfWeek> days = days(text.substring(0, times.start()));
+        String before = text.substring(0, times.start());
+        Matcher letters = LETTERS.matcher(before);
+        boolean byLetter = letters.find() && !before.toLowerCase(Locale.ROOT).contains("weekday");
+        String rule = byLetter ? null : rule(before);
         Optional<LocalTime[]> span = span(times);
-        if (days.isEmpty() || span.isEmpty()) {
+        if (!byLetter && rule == null || span.isEmpty()) {
             return Optional.empty();
         }
         LocalTime start = span.get()[0];
@@ -47,9 +81,35 @@ public final class MeetsWords {
         String place = text.substring(times.end())
                 .replaceFirst("^[\\s,;:@]*(?:in\\s+)?", "")
                 .strip();
-        String byDay = String.join(",", days.stream().map(Words::weekday).toList());
-        return Optional.of(
-                MeetingPattern.of("FREQ=WEEKLY;BYDAY=" + byDay, start, minutes).at(place));
+        List<String> on = byLetter
+                ? Stream.of(letters.group(1).split("(?i)\\s*(?:,|\\band\\b|&|\\+|/)\\s*"))
+                        .map(letter -> letter.toUpperCase(Locale.ROOT))
+                        .toList()
+                : List.of();
+        return Optional.of(new MeetingPattern(rule, on, start, minutes, place, "", null, null, Extra.NONE));
+    }
+
+    /** The recurrence that the words before the times mean; null when they mean none. */
+    private static String rule(String before) {
+        Matcher monthly = MONTHLY.matcher(before);
+        if (monthly.find() && (before.toLowerCase(Locale.ROOT).contains("month") || !EVERY.matcher(before).find())) {
+            int nth = ORDINALS.indexOf(monthly.group(1).toLowerCase(Locale.ROOT));
+            return "FREQ=MONTHLY;BYDAY=" + nth + Words.weekday(DayWords.weekday(monthly.group(2)));
+        }
+        Matcher every = EVERY.matcher(before);
+        int interval = 1;
+        String rest = before;
+        if (every.find()) {
+            String n = every.group(1) == null ? "second" : every.group(1).toLowerCase(Locale.ROOT);
+            interval = n.equals("other") ? 2 : n.matches("\\d") ? DayWords.number(n) : ORDINALS.indexOf(n);
+            rest = before.substring(0, every.start()) + " " + before.substring(every.end());
+        }
+        Set<DayOfWeek> days = days(rest);
+        if (days.isEmpty() || interval < 1) {
+            return null;
+        }
+        return "FREQ=WEEKLY;" + (interval > 1 ? "INTERVAL=" + interval + ";" : "") + "BYDAY="
+                + String.join(",", days.stream().map(Words::weekday).toList());
     }
 
     private static Set<DayOfWeek> days(String text) {
@@ -65,12 +125,29 @@ public final class MeetsWords {
         if (!days.isEmpty()) {
             return days;
         }
-        for (String word : List.of(text.strip().split("[\\s,/]+"))) {
+        List<String> words = List.of(text.strip().split("[\\s,/]+"));
+        if (words.stream().allMatch(word -> TWO_LETTERS.matcher(word).matches())) {
+            words.forEach(word -> days.add(twoLetters(word.toLowerCase(Locale.ROOT))));
+            return days;
+        }
+        for (String word : words) {
             if (SHORT_DAYS.matcher(word).matches()) {
                 letters(word, days);
             }
         }
         return days;
+    }
+
+    private static DayOfWeek twoLetters(String word) {
+        return switch (word) {
+            case "mo" -> DayOfWeek.MONDAY;
+            case "di", "tu" -> DayOfWeek.TUESDAY;
+            case "mi", "we" -> DayOfWeek.WEDNESDAY;
+            case "do", "th" -> DayOfWeek.THURSDAY;
+            case "fr" -> DayOfWeek.FRIDAY;
+            case "sa" -> DayOfWeek.SATURDAY;
+            default -> DayOfWeek.SUNDAY;
+        };
     }
 
     private static void letters(String word, Set<DayOfWeek> days) {
@@ -120,17 +197,45 @@ public final class MeetsWords {
         return Optional.of(LocalTime.of(hour % 12 + (half.equalsIgnoreCase("pm") ? 12 : 0), minute));
     }
 
-    /** A pattern made from such words, in words. */
+    /** When a pattern meets, in words. */
     public static String say(MeetingPattern pattern) {
-        String days = pattern.rule().replaceFirst(".*BYDAY=", "").replace(",", ", ");
-        String names = days.replace("MO", "Mon")
-                .replace("TU", "Tue")
-                .replace("WE", "Wed")
-                .replace("TH", "Thu")
-                .replace("FR", "Fri")
-                .replace("SA", "Sat")
-                .replace("SU", "Sun");
-        return names + ", " + pattern.start() + " to " + pattern.start().plusMinutes(pattern.minutes()) + ", "
+        return days(pattern) + ", " + pattern.start() + " to " + pattern.start().plusMinutes(pattern.minutes()) + ", "
                 + pattern.minutes() + " minutes" + (pattern.place().isEmpty() ? "" : ", " + pattern.place());
+    }
+
+    /** The days of a pattern in words: "Mon, Wed, Fri", "every 2 weeks Thu", "day A, C", "first Tue of the month". */
+    public static String days(MeetingPattern pattern) {
+        String letters = pattern.letters().isEmpty() ? "" : "day " + String.join(", ", pattern.letters());
+        if (pattern.rule() == null) {
+            return letters;
+        }
+        String rule = pattern.rule().toUpperCase(Locale.ROOT);
+        String byDay = part(rule, "BYDAY");
+        String interval = part(rule, "INTERVAL");
+        boolean plain = rule.matches("FREQ=(WEEKLY|MONTHLY);(INTERVAL=\\d+;)?BYDAY=[-0-9A-Z,]+(;WKST=[A-Z]{2})?");
+        if (!plain) {
+            return rule + (letters.isEmpty() ? "" : ", " + letters);
+        }
+        String every = interval.isEmpty() || interval.equals("1") ? "" : "every " + interval + " weeks ";
+        String said = String.join(
+                ", ", Stream.of(byDay.split(",")).map(MeetsWords::nthDay).toList());
+        return every + said + (rule.startsWith("FREQ=MONTHLY") ? " of the month" : "")
+                + (letters.isEmpty() ? "" : ", " + letters);
+    }
+
+    private static String part(String rule, String name) {
+        Matcher m = Pattern.compile("(?:^|;)" + name + "=([^;]+)").matcher(rule);
+        return m.find() ? m.group(1) : "";
+    }
+
+    private static String nthDay(String word) {
+        String day = Words.weekday(word.substring(word.length() - 2)).getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
+        String n = word.substring(0, word.length() - 2).replace("+", "");
+        return switch (n) {
+            case "" -> day;
+            case "-1" -> "last " + day;
+            case "1", "2", "3", "4" -> ORDINALS.get(DayWords.number(n)) + " " + day;
+            default -> n + ". " + day;
+        };
     }
 }
