@@ -30,19 +30,20 @@ public record DayWords(LocalDate base, LocalDate first, LocalDate last, boolean 
         this(base, first, last, false);
     }
 
-
     /** Months in English, German, French and Spanish, long and short. */
-    static final String MONTH = "(jan(?:uary|uar|vier)?|janv|j[äa]nner|enero|ene|feb(?:ruary|ruar|rero)?|f[ée]vr?(?:ier)?"
-            + "|march|mars|marzo|m[äa]rz|mar|apr(?:il)?|avr(?:il)?|abr(?:il)?|mayo|may|mai"
-            + "|june|juni|juin|junio|jun|july|juli|juillet|juil|julio|jul|aug(?:ust)?|ao[ûu]t|agosto|ago"
-            + "|sept?(?:ember|embre)?|septiembre|setiembre|oct(?:ober|obre|ubre)?|okt(?:ober)?|nov(?:ember|embre|iembre)?"
-            + "|dec(?:ember)?|d[ée]c(?:embre)?|dez(?:ember)?|dic(?:iembre)?)\\b\\.?";
+    static final String MONTH =
+            "(jan(?:uary|uar|vier)?|janv|j[äa]nner|enero|ene|feb(?:ruary|ruar|rero)?|f[ée]vr?(?:ier)?"
+                    + "|march|mars|marzo|m[äa]rz|mar|apr(?:il)?|avr(?:il)?|abr(?:il)?|mayo|may|mai"
+                    + "|june|juni|juin|junio|jun|july|juli|juillet|juil|julio|jul|aug(?:ust)?|ao[ûu]t|agosto|ago"
+                    + "|sept?(?:ember|embre)?|septiembre|setiembre|oct(?:ober|obre|ubre)?|okt(?:ober)?|nov(?:ember|embre|iembre)?"
+                    + "|dec(?:ember)?|d[ée]c(?:embre)?|dez(?:ember)?|dic(?:iembre)?)\\b\\.?";
 
     /** Weekdays likewise. */
-    static final String WEEKDAY = "(mon(?:day|tag)?|tue(?:s(?:day)?)?|wed(?:nesday)?|thu(?:r(?:s(?:day)?)?)?|fri(?:day)?"
-            + "|sat(?:urday)?|sun(?:day)?|dienstag|mittwoch|donnerstag|freitag|samstag|sonnabend|sonntag"
-            + "|lundi|mardi|mercredi|jeudi|vendredi|samedi|dimanche"
-            + "|lunes|martes|mi[ée]rcoles|jueves|viernes|s[áa]bado|domingo)s?\\b";
+    static final String WEEKDAY =
+            "(mon(?:day|tag)?|tue(?:s(?:day)?)?|wed(?:nesday)?|thu(?:r(?:s(?:day)?)?)?|fri(?:day)?"
+                    + "|sat(?:urday)?|sun(?:day)?|dienstag|mittwoch|donnerstag|freitag|samstag|sonnabend|sonntag"
+                    + "|lundi|mardi|mercredi|jeudi|vendredi|samedi|dimanche"
+                    + "|lunes|martes|mi[ée]rcoles|jueves|viernes|s[áa]bado|domingo)s?\\b";
 
     private static final String MAYBE_WEEKDAY = "(?:" + WEEKDAY + "\\.?,?\\s+(?:the\\s+|el\\s+|le\\s+|den\\s+)?)?";
     private static final String YEAR = "(?:,?\\s+(?:de(?:l)?\\s+)?(\\d{4}))?";
@@ -51,7 +52,8 @@ public record DayWords(LocalDate base, LocalDate first, LocalDate last, boolean 
     private static final Pattern ISO = Pattern.compile("(\\d{4})-(\\d{1,2})-(\\d{1,2})");
     private static final Pattern DAY_MONTH = of(MAYBE_WEEKDAY + ORDINAL + "\\s*(?:of\\s+|de\\s+)?" + MONTH + YEAR);
     private static final Pattern MONTH_DAY = of(MAYBE_WEEKDAY + MONTH + "\\s*" + ORDINAL + YEAR);
-    private static final Pattern DOTTED = of(MAYBE_WEEKDAY + "(\\d{1,2})\\.\\s?(\\d{1,2})(?:\\.\\s?(\\d{4}|\\d{2}))?\\.?");
+    private static final Pattern DOTTED =
+            of(MAYBE_WEEKDAY + "(\\d{1,2})\\.\\s?(\\d{1,2})(?:\\.\\s?(\\d{4}|\\d{2}))?\\.?");
     private static final Pattern SLASHED = of(MAYBE_WEEKDAY + "(\\d{1,2})/(\\d{1,2})(?:/(\\d{4}|\\d{2}))?");
     private static final Pattern PLUS = of("(?:\\+|in\\s+)\\s*(\\d{1,3})\\s*(d(?:ays?)?|w(?:eeks?)?)?");
     private static final Pattern NEXT = of("(?:(next|this|on)\\s+)?" + WEEKDAY);
@@ -74,12 +76,19 @@ public record DayWords(LocalDate base, LocalDate first, LocalDate last, boolean 
             .toList();
 
     private static final List<Pattern> WEEKDAYS = Stream.of(
-                    "mon|lun", "tue|die|mardi|martes", "wed|mit|mer|mie", "thu|don|jeu|jue", "fri|fre|ven|vie", "sat|sam|sonna|sab", "sun|sonntag|dim|dom")
+                    "mon|lun",
+                    "tue|die|mardi|martes",
+                    "wed|mit|mer|mie",
+                    "thu|don|jeu|jue",
+                    "fri|fre|ven|vie",
+                    "sat|sam|sonna|sab",
+                    "sun|sonntag|dim|dom")
             .map(start -> Pattern.compile("(?:" + start + ").*"))
             .toList();
 
     private static Pattern of(String regex) {
-        return Pattern.compile(regex, Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE | Pattern.UNICODE_CHARACTER_CLASS);
+        return Pattern.compile(
+                regex, Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE | Pattern.UNICODE_CHARACTER_CLASS);
     }
 
     /** The day that the whole text names. */

@@ -31,7 +31,7 @@ public final class DaysOffReader {
             "add[/ -]?drop|drop/add|to (?:add|drop|withdraw)|withdraw(?:al)?|regist(?:er|ration)|enrol?ment|tuition|fees? due|payment"
                     + "|grades? (?:due|posted|open)|report cards?|progress reports?|commencement|graduation|orientation|move-in|advising"
                     + "|application|deadline|convocation|census|quarter ends|marking period|parents?['’]? evening|open (?:day|evening|house)"
-                    + "|early bird|anmeldeschluss|einschreibung|inscriptions?|matr[íi]cula|picture day");
+                    + "|early bird|elternabend|elternsprechtag|r[ée]unions?|anmeldeschluss|einschreibung|inscriptions?|matr[íi]cula|picture day");
     private static final Pattern OFF = words(
             "no (?:class(?:es)?|school|students|lectures)|closed|off|holidays?|breaks?|recess|vacations?|half[- ]?term|bank holiday"
                     + "|inset|in-service|staff (?:day|development|training)|professional (?:development|learning|day)|teacher (?:work ?day|planning|training)"
@@ -135,8 +135,9 @@ public final class DaysOffReader {
 
     private static Line undated(int number, String text) {
         boolean digits = text.matches(".*\\d.*");
-        boolean names = text.matches("(?iu).*(calendar|term|semester|year|quarter|dates|holidays|breaks|kalender|ferien|calendrier"
-                + "|calendario|date\\b|event|reason|district|school|college|university).*");
+        boolean names = text.matches(
+                "(?iu).*(calendar|term|semester|year|quarter|dates|holidays|breaks|kalender|ferien|calendrier"
+                        + "|calendario|date\\b|event|reason|district|school|college|university).*");
         return names || !digits && !OFF.matcher(text).find()
                 ? new Line(number, text, "heading", "no date in it, passed over", null)
                 : new Line(
@@ -171,12 +172,15 @@ public final class DaysOffReader {
     }
 
     private static String reason(String rest) {
-        return rest.replaceAll("(?iu)\\(?\\b" + DayWords.WEEKDAY + "(?:\\s*[-–/]\\s*" + DayWords.WEEKDAY + ")?\\)?", " ")
-                .replaceAll("(?iu)\\b(?:M|T|W|Th|R|F)(?:\\s*[-–/]\\s*(?:M|T|W|Th|R|F))?\\b(?=[\\s,:.\\t]*$|\\s*\\t)", " ")
+        return rest.replaceAll(
+                        "(?iu)\\(?\\b" + DayWords.WEEKDAY + "(?:\\s*[-–/]\\s*" + DayWords.WEEKDAY + ")?\\)?", " ")
+                .replaceAll(
+                        "(?iu)\\b(?:M|T|W|Th|R|F)(?:\\s*[-–/]\\s*(?:M|T|W|Th|R|F))?\\b(?=[\\s,:.\\t]*$|\\s*\\t)", " ")
                 .replaceAll(
                         "(?i)[(\\[]?\\b(no class(es)?( held)?|no school|no students|(offices?|college|school|schools|university|campus) closed"
                                 + "|closed|off|work may be due)\\b(?: for students)?[)\\]]?",
                         " ")
+                .replaceAll("^[\\s\\t]*(?:Mo|Di|Mi|Do|Fr|Sa|So)\\b", " ")
                 .replaceAll("(?iu)^[\\s\\t]*(?:vom|von|du|del|from|on|le|el|der|am)\\b", " ")
                 .replaceAll("(?iu)\\b(?:vom|von|du|del|from|on|le|el|am)[\\s\\t]*$", " ")
                 .replaceAll("[()\\[\\]]", " ")

@@ -92,7 +92,9 @@ public final class MeetsWords {
     /** The recurrence that the words before the times mean; null when they mean none. */
     private static String rule(String before) {
         Matcher monthly = MONTHLY.matcher(before);
-        if (monthly.find() && (before.toLowerCase(Locale.ROOT).contains("month") || !EVERY.matcher(before).find())) {
+        if (monthly.find()
+                && (before.toLowerCase(Locale.ROOT).contains("month")
+                        || !EVERY.matcher(before).find())) {
             int nth = ORDINALS.indexOf(monthly.group(1).toLowerCase(Locale.ROOT));
             return "FREQ=MONTHLY;BYDAY=" + nth + Words.weekday(DayWords.weekday(monthly.group(2)));
         }
@@ -219,7 +221,9 @@ public final class MeetsWords {
         String every = interval.isEmpty() || interval.equals("1") ? "" : "every " + interval + " weeks ";
         String said = String.join(
                 ", ", Stream.of(byDay.split(",")).map(MeetsWords::nthDay).toList());
-        return every + said + (rule.startsWith("FREQ=MONTHLY") ? " of the month" : "")
+        return every
+                + said
+                + (rule.startsWith("FREQ=MONTHLY") ? " of the month" : "")
                 + (letters.isEmpty() ? "" : ", " + letters);
     }
 

@@ -12,8 +12,9 @@ import java.util.regex.Pattern;
  */
 public final class RunWords {
 
-    private static final String TO = "\\s*(?:-|–|—|/|&|\\bto\\b|\\band\\b|\\buntil\\b|\\bthrough\\b|\\bthru\\b|\\bbis\\b"
-            + "(?:\\s+zum)?|\\bund\\b|\\bet\\b|\\bau\\b|\\bal?\\b|\\bhasta\\b|\\by\\b)\\s*(?:the\\s+|el\\s+|le\\s+)?";
+    private static final String TO =
+            "\\s*(?:-|–|—|/|&|\\bto\\b|\\band\\b|\\buntil\\b|\\bthrough\\b|\\bthru\\b|\\bbis\\b"
+                    + "(?:\\s+zum)?|\\bund\\b|\\bet\\b|\\bau\\b|\\bal?\\b|\\bhasta\\b|\\by\\b)\\s*(?:the\\s+|el\\s+|le\\s+)?";
     private static final String MONTH = DayWords.MONTH.replaceFirst("\\(", "(?:");
     private static final String NAMED =
             "(?:" + DayWords.WEEKDAY.replaceFirst("\\(", "(?:") + "\\.?,?\\s+(?:the\\s+|el\\s+|le\\s+|den\\s+)?)?";
@@ -41,8 +42,7 @@ public final class RunWords {
 
     private static Pattern of(String regex) {
         String from = regex.startsWith("^") ? regex : "(?<![\\p{L}\\d.])" + regex;
-        return Pattern.compile(
-                from, Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE | Pattern.UNICODE_CHARACTER_CLASS);
+        return Pattern.compile(from, Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE | Pattern.UNICODE_CHARACTER_CLASS);
     }
 
     /**
@@ -66,11 +66,15 @@ public final class RunWords {
             Optional<LocalDate> first = words.read(m.group(1));
             Optional<LocalDate> last = words.read(m.group(2));
             boolean yearAtEnd = m.group(2).matches(".*\\d{4}.*") && !m.group(1).matches(".*\\d{4}.*");
-            if (first.isPresent() && last.isPresent() && (yearAtEnd || last.get().isBefore(first.get()))) {
+            if (first.isPresent()
+                    && last.isPresent()
+                    && (yearAtEnd || last.get().isBefore(first.get()))) {
                 // "Dec 21 - Jan 1, 2027", and a run over the new year whose years were both chosen by the term
-                boolean endFits = yearAtEnd || words.first() != null && !last.get().isBefore(words.first());
+                boolean endFits =
+                        yearAtEnd || words.first() != null && !last.get().isBefore(words.first());
                 if (endFits) {
-                    first = before(last, first.get().getMonthValue(), first.get().getDayOfMonth(), words, true);
+                    first = before(
+                            last, first.get().getMonthValue(), first.get().getDayOfMonth(), words, true);
                 } else {
                     last = Optional.of(last.get().plusYears(1));
                 }
@@ -103,9 +107,7 @@ public final class RunWords {
         }
         int last = m.group(2) == null ? n(m, 1) : n(m, 2);
         return run(
-                m,
-                words.dated(null, month.getValue(), n(m, 1), null),
-                words.dated(null, month.getValue(), last, null));
+                m, words.dated(null, month.getValue(), n(m, 1), null), words.dated(null, month.getValue(), last, null));
     }
 
     /** The month that a heading names, such as "October 2026"; empty when it says more than that. */

@@ -81,9 +81,11 @@ class DaysOffReaderTest {
 
     @Test
     void aMonthStandsOverTheLinesBelowIt() {
-        List<DaysOffReader.Line> lines =
-                DaysOffReader.read("October 2026\n12-13 Fall break\nMon 26 Staff day\nMarch 2027\n15-19 Spring break", YEAR);
-        assertThat(lines).extracting(DaysOffReader.Line::state).containsExactly("heading", "off", "off", "heading", "off");
+        List<DaysOffReader.Line> lines = DaysOffReader.read(
+                "October 2026\n12-13 Fall break\nMon 26 Staff day\nMarch 2027\n15-19 Spring break", YEAR);
+        assertThat(lines)
+                .extracting(DaysOffReader.Line::state)
+                .containsExactly("heading", "off", "off", "heading", "off");
         assertThat(lines.get(2).closure().first()).isEqualTo(LocalDate.parse("2026-10-26"));
         assertThat(lines.get(4).closure().last()).isEqualTo(LocalDate.parse("2027-03-19"));
     }
@@ -99,7 +101,10 @@ class DaysOffReaderTest {
     @Test
     void dayFirstSlashesAreReadWhereTheyAreUsual() {
         DayWords british = new DayWords(YEAR.base(), YEAR.first(), YEAR.last(), true);
-        assertThat(DaysOffReader.read("12/10/2026 Staff day", british).get(0).closure().first())
+        assertThat(DaysOffReader.read("12/10/2026 Staff day", british)
+                        .get(0)
+                        .closure()
+                        .first())
                 .isEqualTo(LocalDate.parse("2026-10-12"));
         assertThat(one("12/10/2026 Staff day").closure().first()).isEqualTo(LocalDate.parse("2026-12-10"));
     }

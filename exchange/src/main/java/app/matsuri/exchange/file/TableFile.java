@@ -1,0 +1,169 @@
+package app.matsuri.exchange.file;
+
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.Stream;
+import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
+import org.apache.commons.compress.archivers.zip.ZipFile;
+import org.dhatim.fastexcel.reader.Cell;
+import org.dhatim.fastexcel.reader.CellType;
+import org.dhatim.fastexcel.reader.ReadableWorkbook;
+import org.dhatim.fastexcel.reader.ReadingOptions;
+import org.dhatim.fastexcel.reader.Row;
+
+/** Reads the rows of a table: CSV with whatever separator, pasted cells, or the first sheet of a workbook. */
+public final class TableFile {
+
+    /** The most rows that are read. */
+    public static final int MOST_ROWS = 20_000;
+
+    private static final int MOST_CELLS = 200;
+    private static final long MOST_UNPACKED = 60_000_000;
+    private static final int MOST_PARTS = 500;
+    private static final String SEPARATORS = ",;\t|";
+
+    private TableFile() {}
+
+    /**
+     * The rows of a workbook, a CSV file or pasted cells; empty rows are left out.
+     *
+     * @throws Unreadable when it cannot be read
+     */
+    public static List<List<String>> rows(Given file) {
+        return file.kind() == Given.Kind.WORKBOOK ? workbook(file) : text(file.name(), file.text());
+    }
+
+    private static List<List<String>> text(String name, String text) {
+        char separator = separator(text);
+        List<List<String>> rows = new ArrayList<>();
+        try (CsvReader<CsvRecord> csv = CsvReader.builder()
+                .fieldSeparator(separator)
+                .allowExtraFields(true)
+                .allowMissingFields(true)
+                .allowUnclosedQuote(separator == '\t')
+                .ofCsvRecord(text)) {
+            for (CsvRecord row : csv) {
+                add(rows, row.getFields().stream().limit(MOST_CELLS).toList(), name);
+            }
+        } catch (CsvParseException e) {
+            throw new Unreadable(
+                    "“" + name + "” is no table that can be read: " + e.getMessage()
+                            + " Look for a quote (\") that is not closed.",
+                    e);
+        } catch (IOException e) {
+            throw new Unreadable("“" + name + "” could not be read.", e);
+        }
+        return rows;
+    }
+
+    /** The separator that stands most evenly in the first lines, outside quotes. */
+    private static char separator(String text) {
+        List<String> lines = text.lines()
+                .map(line -> line.replaceAll("\"[^\"]*\"", ""))
+                .filter(line -> !line.isBlank())
+                .limit(20)
+                .toList();
+        char best = ',';
+        long most = 0;
+        for (char c : SEPARATORS.toCharArray()) {
+            long with = lines.stream().filter(line -> line.indexOf(c) >= 0).count();
+            long score = with * (c == ',' ? 2 : 3); // a comma stands in many a name
+            if (score > most) {
+                most = score;
+                best = c;
+            }
+        }
+        return best;
+    }
+
+    private static void add(List<List<String>> rows, List<String> cells, String name) {
+        if (cells.stream().allMatch(String::isBlank)) {
+            return;
+        }
+        if (rows.size() == MOST_ROWS) {
+            throw new Unreadable("“" + name + "” has more than 20,000 rows. Cut it down to what is needed.");
+        }
+        rows.add(cells.stream().map(String::strip).toList());
+    }
+
+    private static List<List<String>> workbook(Given file) {
+        check(file);
+        List<List<String>> rows = new ArrayList<>();
+        try (ReadableWorkbook book = new ReadableWorkbook(
+                        new ByteArrayInputStream(file.content()), new ReadingOptions(true, false));
+                Stream<Row> sheet = book.getFirstSheet().openStream()) {
+            sheet.forEach(row -> {
+                List<String> cells = new ArrayList<>();
+                for (int i = 0; i < Math.min(row.getCellCount(), MOST_CELLS); i++) {
+                    cells.add(row.getOptionalCell(i).map(TableFile::said).orElse(""));
+                }
+                add(rows, cells, file.name());
+            });
+        } catch (IOException | RuntimeException e) {
+            if (e instanceof Unreadable unreadable) {
+                throw unreadable;
+            }
+            throw new Unreadable("“" + file.name() + "” is no workbook that can be read. Save it as .xlsx or .csv.", e);
+        }
+        return rows;
+    }
+
+    /** A cell as text; a date as 2026-10-12, with its time where it has one. */
+    private static String said(Cell cell) {
+        String format = cell.getDataFormatString();
+        boolean date = cell.getType() == CellType.NUMBER && format != null && format.matches("(?i).*[dmyh].*");
+        if (date) {
+            LocalDateTime moment = cell.asDate();
+            return moment.toLocalTime().toSecondOfDay() == 0
+                    ? moment.toLocalDate().toString()
+                    : moment.toLocalDate() + " " + moment.toLocalTime();
+        }
+        String text = cell.getText() == null ? "" : cell.getText();
+        return cell.getType() == CellType.NUMBER ? text.replaceFirst("\\.0$", "") : text;
+    }
+
+    /** Unpacks once, counting: a bomb or a document type never reaches a parser. */
+    private static void check(Given file) {
+        long unpacked = 0;
+        int parts = 0;
+        byte[] buffer = new byte[16_384];
+        try (ZipFile zip = ZipFile.builder().setByteArray(file.content()).get()) {
+            for (ZipArchiveEntry entry : Collections.list(zip.getEntries())) {
+                String part = entry.getName();
+                if (++parts > MOST_PARTS || part.contains("..") || part.startsWith("/")) {
+                    throw new Unreadable("“" + file.name() + "” is no workbook as spreadsheets write them.");
+                }
+                StringBuilder head = new StringBuilder();
+                InputStream content = zip.getInputStream(entry);
+                for (int n = content.read(buffer); n >= 0; n = content.read(buffer)) {
+                    unpacked += n;
+                    if (unpacked > MOST_UNPACKED) {
+                        throw new Unreadable("“" + file.name()
+                                + "” unpacks to more than 60 MB. Save only the sheet that is needed.");
+                    }
+                    if (head.length() < 4_096) {
+                        head.append(new String(buffer, 0, Math.min(n, 4_096), StandardCharsets.ISO_8859_1));
+                    }
+                }
+                if (head.indexOf("<!DOCTYPE") >= 0 || head.indexOf("<!ENTITY") >= 0) {
+                    throw new Unreadable("“" + file.name()
+                            + "” carries a document type, which no spreadsheet needs. It was not read.");
+                }
+            }
+        } catch (IOException e) {
+            throw new Unreadable("“" + file.name() + "” is damaged. Save it again as .xlsx or .csv.", e);
+        }
+        if (parts == 0) {
+            throw new Unreadable("“" + file.name() + "” is damaged. Save it again as .xlsx or .csv.");
+        }
+    }
+}
