@@ -5,6 +5,7 @@ import { router } from "./app/router";
 import "./design/tokens.css";
 import "./design/base.css";
 import "./design/wall.css";
+import "./design/term.css";
 import { MatsuriPreset } from "./design/preset";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? "";

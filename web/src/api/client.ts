@@ -10,6 +10,10 @@ export type Gone = Schemas["Gone"];
 export type ItemView = Schemas["ItemView"];
 export type LessonView = Schemas["LessonView"];
 export type ProposalView = Schemas["ProposalView"];
+export type CalendarView = Schemas["CalendarView"];
+export type CalendarWeek = Schemas["CalendarWeek"];
+export type CalendarDay = Schemas["CalendarDay"];
+export type ClosureView = Schemas["ClosureView"];
 export type FindingView = Schemas["FindingView"];
 export type OutlineUnit = Schemas["OutlineUnit"];
 

@@ -36,6 +36,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/holidays/countries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["countries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holidays/regions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["regions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -100,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/changes": {
         parameters: {
             query?: never;
@@ -110,6 +158,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/classes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["classes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/classes.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["classesTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/classes.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["classesCalendar"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -132,6 +228,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/days-off.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["daysOffTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/days-off.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["daysOffCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/days-off/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["files"];
+        put?: never;
+        post: operations["keep_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/days-off/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/history": {
         parameters: {
             query?: never;
@@ -139,7 +299,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["read_1"];
+        get: operations["read_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -180,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/holidays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["holidays"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/meetings": {
         parameters: {
             query?: never;
@@ -187,7 +363,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["meeting"];
+        get: operations["meetings"];
         put?: never;
         post?: never;
         delete?: never;
@@ -244,6 +420,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/roster": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["roster"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/roster/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/rules": {
         parameters: {
             query?: never;
@@ -270,6 +478,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["said"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/timetable/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["timetable"];
         delete?: never;
         options?: never;
         head?: never;
@@ -328,11 +552,127 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        CalendarColumn: {
+            teaches: boolean;
+            /** Format: int32 */
+            weekday: number;
+        };
+        CalendarDay: {
+            /** Format: date */
+            date: string;
+            extra: boolean;
+            inTerm: boolean;
+            letter?: string | null;
+            /** Format: int32 */
+            off?: number | null;
+            parts: number[];
+            past: boolean;
+            planStart: boolean;
+            runsAs?: string | null;
+            sessions: components["schemas"]["CalendarSession"][];
+            teaches: boolean;
+            today: boolean;
+        };
+        CalendarSession: {
+            /** Format: int32 */
+            minutes: number;
+            /** Format: date-time */
+            name: string;
+            /** Format: int32 */
+            number: number;
+            origin: string;
+            paused: boolean;
+            /** Format: int32 */
+            section: number;
+            /** Format: date-time */
+            start: string;
+        };
+        CalendarView: {
+            balance: components["schemas"]["WeekdayCount"][];
+            closures: components["schemas"]["ClosureView"][];
+            columns: components["schemas"]["CalendarColumn"][];
+            courses: components["schemas"]["CourseHead"][];
+            /** Format: int32 */
+            findings: number;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            firstPlanDay?: string | null;
+            /** Format: date */
+            last: string;
+            mend?: components["schemas"]["SwapView"];
+            redo?: string | null;
+            rotation?: components["schemas"]["RotationView"];
+            sections: components["schemas"]["SectionHead"][];
+            /** Format: int32 */
+            teachingDays: number;
+            /** Format: int32 */
+            teachingWeeks: number;
+            /** Format: int64 */
+            termId: number;
+            termName: string;
+            /** Format: date */
+            today: string;
+            undo?: string | null;
+            /** Format: int64 */
+            version: number;
+            /** Format: int32 */
+            weekCount: number;
+            weekStart: string;
+            weekdays: string[];
+            weeks: components["schemas"]["CalendarWeek"][];
+            zone: string;
+        };
+        CalendarWeek: {
+            counts: components["schemas"]["WeekCount"][];
+            days: components["schemas"]["CalendarDay"][];
+            /** Format: date */
+            first: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            teachingWeek?: number | null;
+        };
         ChangeRequest: {
             /** @description See docs/plan-file.md */
             change: string;
             /** Format: int64 */
             version: number;
+        };
+        ClassLine: {
+            /** Format: int32 */
+            minutes: number;
+            /** Format: date-time */
+            name: string;
+            /** Format: int32 */
+            number?: number | null;
+            place: string;
+            reason: string;
+            /** Format: int32 */
+            series?: number | null;
+            /** Format: date-time */
+            start: string;
+            state: string;
+            taught: boolean;
+        };
+        ClosureView: {
+            days: string;
+            /** Format: date */
+            first: string;
+            /** Format: time-local */
+            from?: string | null;
+            justInCase: boolean;
+            kind: string;
+            /** Format: date */
+            last: string;
+            noClass: boolean;
+            nothingDue: boolean;
+            only?: string[] | null;
+            planPauses: boolean;
+            proposed: boolean;
+            reason: string;
+            /** Format: time-local */
+            to?: string | null;
         };
         Column: {
             meets: boolean;
@@ -340,6 +680,15 @@ export interface components {
             time?: string | null;
             /** Format: int32 */
             weekday: number;
+        };
+        CourseHead: {
+            asks: string;
+            code: string;
+            /** Format: int32 */
+            requiredMinutes?: number | null;
+            title: string;
+            /** Format: int32 */
+            usualMinutes: number;
         };
         Day: {
             /** Format: date */
@@ -366,6 +715,13 @@ export interface components {
         DayRead: {
             /** Format: date */
             date: string;
+        };
+        DaysOffRead: {
+            differences?: {
+                [key: string]: unknown;
+            } | null;
+            differencesSaid: string[];
+            lines: components["schemas"]["OffLine"][];
         };
         DemoSignIn: {
             displayName: string;
@@ -426,6 +782,21 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        HolidayLine: {
+            closure: {
+                [key: string]: unknown;
+            };
+            /** Format: date */
+            day: string;
+            everyone: boolean;
+            name: string;
+            state: string;
+            takes: string;
+        };
+        HolidaysRead: {
+            checked: boolean;
+            holidays: components["schemas"]["HolidayLine"][];
+        };
         ItemView: {
             fixed: boolean;
             hangsOn?: string | null;
@@ -466,6 +837,13 @@ export interface components {
             state: string;
             text: string;
         };
+        ListGiven: {
+            /** Format: byte */
+            content?: string | null;
+            dayFirst?: boolean | null;
+            name?: string | null;
+            text?: string | null;
+        };
         Made: {
             sentence: string;
             /** Format: int64 */
@@ -480,10 +858,10 @@ export interface components {
             displayName: string;
             signIn: string;
         };
-        MeetingRead: {
-            pattern: {
+        MeetingsRead: {
+            patterns: {
                 [key: string]: unknown;
-            };
+            }[];
             said: string;
         };
         MomentName: {
@@ -520,6 +898,17 @@ export interface components {
             planPauses: boolean;
             proposed: boolean;
             reason: string;
+        };
+        OffLine: {
+            closure?: {
+                [key: string]: unknown;
+            } | null;
+            /** Format: int32 */
+            number: number;
+            said: string;
+            state: string;
+            takes?: string | null;
+            text: string;
         };
         Outline: {
             noDate: components["schemas"]["OutlineItem"][];
@@ -566,8 +955,13 @@ export interface components {
             startsWeek: boolean;
             title: string;
         };
+        Place: {
+            code: string;
+            name: string;
+        };
         ProposalView: {
             appear: components["schemas"]["FindingView"][];
+            calendar?: components["schemas"]["CalendarView"];
             does: string;
             goAway: components["schemas"]["FindingView"][];
             moves: components["schemas"]["MoveView"][];
@@ -577,6 +971,36 @@ export interface components {
             /** Format: int64 */
             version: number;
             wall?: components["schemas"]["WallView"];
+        };
+        RosterGiven: {
+            /** Format: byte */
+            content?: string | null;
+            course: string;
+            name?: string | null;
+            section: string;
+            text?: string | null;
+        };
+        RosterLine: {
+            /** Format: int32 */
+            number: number;
+            said: string;
+            state: string;
+            student?: components["schemas"]["StudentLine"];
+            text: string;
+        };
+        RosterRead: {
+            change?: {
+                [key: string]: unknown;
+            } | null;
+            lines: components["schemas"]["RosterLine"][];
+            missing: components["schemas"]["StudentLine"][];
+        };
+        RotationView: {
+            advances: string;
+            letters: string[];
+            restarts: {
+                [key: string]: string;
+            };
         };
         RuleRead: {
             rule: {
@@ -596,6 +1020,38 @@ export interface components {
             course: string;
             courseTitle: string;
             section: string;
+        };
+        SectionHead: {
+            /** Format: int32 */
+            asked?: number | null;
+            beat?: string | null;
+            byWeekday: components["schemas"]["WeekdayCount"][];
+            course: string;
+            courseTitle: string;
+            instructor: string;
+            /** Format: int32 */
+            leastInAll?: number | null;
+            meets: string[];
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            missing: number;
+            /** Format: int32 */
+            missingSessions: number;
+            /** Format: int32 */
+            mostInAll?: number | null;
+            pace: string;
+            partOf: string;
+            patterns: {
+                [key: string]: unknown;
+            }[];
+            section: string;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            students: number;
+            /** Format: int32 */
+            work: number;
         };
         SectionView: {
             course: string;
@@ -630,6 +1086,11 @@ export interface components {
             start: string;
             state: string;
         };
+        SourceLine: {
+            name: string;
+            /** Format: date-time */
+            readAt: string;
+        };
         StartForm: {
             course: string;
             credits: string;
@@ -651,6 +1112,17 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        StudentLine: {
+            id: string;
+            mail: string;
+            name: string;
+        };
+        SwapView: {
+            as: string;
+            /** Format: date */
+            day: string;
+            said: string;
+        };
         TermLine: {
             /** Format: date */
             first: string;
@@ -665,6 +1137,23 @@ export interface components {
             begins: boolean;
             ends: boolean;
             unit: string;
+        };
+        TimetableGiven: {
+            /** Format: byte */
+            content: string;
+            name?: string | null;
+        };
+        TimetableGroup: {
+            change?: {
+                [key: string]: unknown;
+            } | null;
+            /** Format: int32 */
+            classes: number;
+            course: string;
+            said: string[];
+            section: string;
+            state: string;
+            title: string;
         };
         Understood: {
             daysOff: components["schemas"]["DayOffLine"][];
@@ -716,6 +1205,18 @@ export interface components {
             over: number;
             /** Format: int32 */
             teachingWeek?: number | null;
+        };
+        WeekCount: {
+            /** Format: int32 */
+            stand: number;
+            /** Format: int32 */
+            usual: number;
+        };
+        WeekdayCount: {
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            weekday: number;
         };
         Welcome: {
             demo: boolean;
@@ -820,6 +1321,51 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    countries: {
+        parameters: {
+            query?: {
+                language?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Place"][];
+                };
+            };
+        };
+    };
+    regions: {
+        parameters: {
+            query?: {
+                country?: string;
+                language?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Place"][];
+                };
             };
         };
     };
@@ -935,6 +1481,28 @@ export interface operations {
             };
         };
     };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+        };
+    };
     make: {
         parameters: {
             query?: never;
@@ -957,6 +1525,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Made"];
+                };
+            };
+        };
+    };
+    classes: {
+        parameters: {
+            query: {
+                course: string;
+                section?: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassLine"][];
+                };
+            };
+        };
+    };
+    classesTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    classesCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
         };
@@ -986,7 +1623,125 @@ export interface operations {
             };
         };
     };
-    read_1: {
+    daysOffTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    daysOffCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    files: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceLine"][];
+                };
+            };
+        };
+    };
+    keep_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceLine"][];
+                };
+            };
+        };
+    };
+    read_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaysOffRead"];
+                };
+            };
+        };
+    };
+    read_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -1060,7 +1815,33 @@ export interface operations {
             };
         };
     };
-    meeting: {
+    holidays: {
+        parameters: {
+            query?: {
+                country?: string;
+                region?: string;
+                language?: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HolidaysRead"];
+                };
+            };
+        };
+    };
+    meetings: {
         parameters: {
             query: {
                 text: string;
@@ -1079,7 +1860,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MeetingRead"];
+                    "application/json": components["schemas"]["MeetingsRead"];
                 };
             };
         };
@@ -1111,6 +1892,7 @@ export interface operations {
             query?: {
                 course?: string;
                 section?: string;
+                view?: string;
             };
             header?: never;
             path: {
@@ -1157,6 +1939,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Made"];
+                };
+            };
+        };
+    };
+    roster: {
+        parameters: {
+            query: {
+                course: string;
+                section?: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentLine"][];
+                };
+            };
+        };
+    };
+    read_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRead"];
                 };
             };
         };
@@ -1211,6 +2044,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RuleSaid"];
+                };
+            };
+        };
+    };
+    timetable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimetableGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimetableGroup"][];
                 };
             };
         };

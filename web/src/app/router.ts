@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: "/sign-in", component: () => import("../account/SignInPage.vue"), meta: { open: true } },
     { path: "/", component: () => import("../terms/TermsPage.vue") },
     { path: "/new", component: () => import("../start/StartPage.vue") },
+    { path: "/terms/:termId/term", component: () => import("../term/TermPage.vue") },
     { path: "/terms/:termId/wall", component: () => import("../wall/WallPage.vue") },
     { path: "/terms/:termId/history", component: () => import("../history/HistoryPage.vue") },
   ],

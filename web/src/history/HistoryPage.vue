@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRoute } from "vue-router";
 import { type Schemas, api, ask } from "../api/client";
 import Band from "../frame/Band.vue";
+import ViewLinks from "../frame/ViewLinks.vue";
 
 /** Who changed what and when, newest first; moments can be named and returned to. */
 const route = useRoute();
@@ -80,12 +81,7 @@ function when(at: string) {
 
 <template>
   <Band>
-    <nav aria-label="Views">
-      <RouterLink :to="{ path: `/terms/${termId}/wall`, query: route.query }">Wall</RouterLink>
-      <RouterLink :to="{ path: `/terms/${termId}/history`, query: route.query }" aria-current="page"
-        >History</RouterLink
-      >
-    </nav>
+    <ViewLinks :term-id="termId" here="history" />
   </Band>
   <main class="page">
     <h1>

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
+import ProposalStrip from "../change/ProposalStrip.vue";
 import Band from "../frame/Band.vue";
+import UndoRedo from "../frame/UndoRedo.vue";
+import ViewLinks from "../frame/ViewLinks.vue";
 import { count } from "../ui/say";
 import DayOffDialog from "./DayOffDialog.vue";
 import DaySlip from "./DaySlip.vue";
@@ -11,8 +14,6 @@ import KeysDialog from "./KeysDialog.vue";
 import MoveDialog from "./MoveDialog.vue";
 import OutlinePane from "./OutlinePane.vue";
 import PhoneWeeks from "./PhoneWeeks.vue";
-import ProposalStrip from "./ProposalStrip.vue";
-import SetupDialog from "./SetupDialog.vue";
 import ShiftDialog from "./ShiftDialog.vue";
 import WallGrid from "./WallGrid.vue";
 import WallLegend from "./WallLegend.vue";
@@ -32,7 +33,7 @@ const opened = ref("");
 const focus = ref("");
 const run = shallowRef<[string, string] | null>(null);
 const picked = shallowRef<ReadonlySet<string>>(new Set());
-const dialog = ref<"" | "off" | "shift" | "move" | "findings" | "keys" | "setup">("");
+const dialog = ref<"" | "off" | "shift" | "move" | "findings" | "keys">("");
 const editing = ref("");
 const wide = ref(false);
 const keptWeek = ref(0);
@@ -161,11 +162,7 @@ function edited() {
         {{ s.course }} {{ s.courseTitle }}, {{ s.section }}
       </option>
     </select>
-    <button v-if="wall" type="button" class="plain" style="margin-left: 8px" @click="dialog = 'setup'">Edit</button>
-    <nav aria-label="Views">
-      <RouterLink :to="{ path: `/terms/${termId}/wall`, query: route.query }" aria-current="page">Wall</RouterLink>
-      <RouterLink :to="{ path: `/terms/${termId}/history`, query: route.query }">History</RouterLink>
-    </nav>
+    <ViewLinks :term-id="termId" here="wall" />
     <template #right>
       <button v-if="shown" type="button" class="plain" @click="dialog = 'findings'">
         <span class="lamp">{{ shown.findings.length }}</span><span class="w">{{
@@ -173,30 +170,13 @@ function edited() {
         }}</span
         ><span class="vh">, show them</span>
       </button>
-      <button
-        type="button"
-        class="icon"
-        :disabled="!wall?.undo || !!proposal || busy"
-        :title="wall?.undo ? `Undo: ${wall.undo}` : 'Nothing to undo'"
-        aria-label="Undo"
-        @click="state.undo()"
-      >
-        <svg width="16" height="14" viewBox="0 0 16 14" aria-hidden="true">
-          <path d="M5 1 1.5 4.5 5 8M2 4.5h8a4 4 0 0 1 0 8H6" fill="none" stroke="currentColor" stroke-width="1.6" />
-        </svg>
-      </button>
-      <button
-        type="button"
-        class="icon"
-        :disabled="!wall?.redo || !!proposal || busy"
-        :title="wall?.redo ? `Redo: ${wall.redo}` : 'Nothing to redo'"
-        aria-label="Redo"
-        @click="state.redo()"
-      >
-        <svg width="16" height="14" viewBox="0 0 16 14" aria-hidden="true">
-          <path d="m11 1 3.5 3.5L11 8M14 4.5H6a4 4 0 0 0 0 8h4" fill="none" stroke="currentColor" stroke-width="1.6" />
-        </svg>
-      </button>
+      <UndoRedo
+        :undo="wall?.undo"
+        :redo="wall?.redo"
+        :held="!!proposal || busy"
+        @undo="state.undo()"
+        @redo="state.redo()"
+      />
     </template>
   </Band>
   <h1 class="vh">{{ shown ? `The wall of ${shown.section.course}, section ${shown.section.section}` : "The wall" }}</h1>
@@ -299,7 +279,6 @@ function edited() {
       @update:visible="dialog = ''"
     />
     <FindingsDialog :visible="dialog === 'findings'" :wall="shown" @update:visible="dialog = ''" />
-    <SetupDialog v-if="dialog === 'setup'" :wall="shown" @done="dialog = ''" />
     <EditDialog v-if="editing" :thing="editing" :wall="shown" @done="edited" />
   </template>
   <KeysDialog :visible="dialog === 'keys'" @update:visible="dialog = ''" />

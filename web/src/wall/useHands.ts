@@ -1,7 +1,7 @@
 import { type Ref, type ShallowRef, onBeforeUnmount, onMounted, shallowRef } from "vue";
 import { dropChange } from "./drop";
 import type { WallState } from "./useWall";
-import { walk } from "./walk";
+import { walk } from "../ui/walk";
 
 /** What the keys act on. */
 export interface HandsContext {
@@ -10,7 +10,7 @@ export interface HandsContext {
   opened: Ref<string>;
   run: ShallowRef<[string, string] | null>;
   picked: ShallowRef<ReadonlySet<string>>;
-  dialog: Ref<"" | "off" | "shift" | "move" | "findings" | "keys" | "setup">;
+  dialog: Ref<"" | "off" | "shift" | "move" | "findings" | "keys">;
   editing: Ref<string>;
   wide: Ref<boolean>;
   keptWeek: Ref<number>;

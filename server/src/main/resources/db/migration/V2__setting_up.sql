@@ -15,3 +15,11 @@ create table student (
   primary key (term_id, course, section, id),
   foreign key (term_id, course, section) references section (term_id, course, code)
 );
+
+create table source_file (
+  term_id bigint not null references term (id),
+  name varchar(200) not null,
+  content binary large object not null,
+  read_at timestamp with time zone not null,
+  primary key (term_id, name)
+);

@@ -366,8 +366,9 @@ class JourneysTest {
     void whatWasSetUpCanBeEdited() throws Exception {
         try (Page page = Page.open(App.demo())) {
             page.withPlan("I. Tolvanen", AUTUMN);
-            page.press("Edit");
-            page.press("Add a section");
+            page.press("Term");
+            page.press("add a section to HYD 210");
+            page.see("#section-code");
             page.type("#section-code", "C");
             page.type("#section-meets", "TR 8:30-9:45 Weir House 1");
             page.seeText(".p-dialog", "Tue, Thu, 08:30 to 09:45");
@@ -375,6 +376,7 @@ class JourneysTest {
             page.seeText(".strip", "Add section HYD 210 C");
             page.press("Apply");
             page.seeText(".notice", "Add section HYD 210 C");
+            page.press("Wall");
             page.press("Add a unit");
             page.type("#edit-title", "Ice on rivers");
             page.type("#edit-code", "IC");

@@ -5,6 +5,8 @@ import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.calendar.CalendarView;
+import app.matsuri.server.calendar.Calendars;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
@@ -33,16 +35,20 @@ class ChangeController {
     private final ChangeService changes;
     private final TermStore store;
     private final Walls walls;
+    private final Calendars calendars;
 
-    ChangeController(ChangeService changes, TermStore store, Walls walls) {
+    ChangeController(ChangeService changes, TermStore store, Walls walls, Calendars calendars) {
         this.changes = changes;
         this.store = store;
         this.walls = walls;
+        this.calendars = calendars;
     }
 
     /**
      * What a change would do, and the wall as it would be.
      *
+     * @param wall null where the term has no section, or its set-up view was asked for
+     * @param calendar the set-up view; null where it was not asked for
      * @param quiet nothing else moves and nothing breaks: it may be made at once
      */
     record ProposalView(
@@ -54,7 +60,8 @@ class ChangeController {
             List<MoveView> moves,
             List<WallView.FindingView> appear,
             List<WallView.FindingView> goAway,
-            @Nullable WallView wall) {}
+            @Nullable WallView wall,
+            @Nullable CalendarView calendar) {}
 
     /** One thing that a change moves. */
     record MoveView(
@@ -93,9 +100,11 @@ class ChangeController {
             @PathVariable long termId,
             @RequestParam(required = false) String course,
             @RequestParam(required = false) String section,
+            @RequestParam(required = false) String view,
             @RequestBody @Schema(type = "object") JsonNode change) {
         Stored stored = store.load(by.workspaceId(), termId);
         Proposal proposal = Proposal.of(stored.decisions(), read(change));
+        boolean setUp = "term".equals(view);
         return new ProposalView(
                 stored.version(),
                 proposal.does(),
@@ -105,7 +114,10 @@ class ChangeController {
                 proposal.moves().stream().map(MoveView::of).toList(),
                 proposal.appear().stream().map(WallBuilder::view).toList(),
                 proposal.goAway().stream().map(WallBuilder::view).toList(),
-                proposal.schedule().sections().isEmpty() ? null : walls.proposed(stored, proposal, course, section));
+                setUp || proposal.schedule().sections().isEmpty()
+                        ? null
+                        : walls.proposed(stored, proposal, course, section),
+                setUp ? calendars.proposed(stored, proposal) : null);
     }
 
     @PostMapping(path = "/changes", consumes = "application/json")

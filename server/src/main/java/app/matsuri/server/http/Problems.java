@@ -1,6 +1,7 @@
 package app.matsuri.server.http;
 
 import app.matsuri.core.change.Refused;
+import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.server.storage.NoSuchTerm;
 import app.matsuri.server.storage.StaleVersion;
@@ -39,6 +40,16 @@ class Problems {
                 "change-refused",
                 "This change cannot be made",
                 refused.getMessage(),
+                List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unreadable(Unreadable file) {
+        return answer(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "file-not-readable",
+                "This file cannot be read",
+                file.getMessage(),
                 List.of());
     }
 

@@ -6,7 +6,6 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.session.Sessions;
 import app.matsuri.exchange.outline.DayWords;
 import app.matsuri.exchange.outline.DueWords;
-import app.matsuri.exchange.outline.MeetsWords;
 import app.matsuri.exchange.plan.Faults;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.PlanWriter;
@@ -83,21 +82,6 @@ class WordsController {
                             ? Optional.of(sessions.get(next).date())
                             : Optional.<LocalDate>empty();
                 });
-    }
-
-    /** A meeting pattern that was understood, and the same in words. */
-    record MeetingRead(Map<String, Object> pattern, String said) {}
-
-    @GetMapping("/meetings")
-    MeetingRead meeting(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestParam String text) {
-        store.load(by.workspaceId(), termId);
-        return MeetsWords.read(text)
-                .map(p -> new MeetingRead(PlanWriter.pattern(p), MeetsWords.say(p)))
-                .orElseThrow(() -> new Problem(
-                        HttpStatus.UNPROCESSABLE_CONTENT,
-                        "meeting-not-understood",
-                        "Not understood",
-                        "Days or times were not understood. Write it as MWF 10-10:50 Weir House 2."));
     }
 
     @GetMapping("/rules")

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { dropChange, saysDrop } from "./drop";
-import { day, lesson, wallOf } from "./testWall";
+import { dropChange, saysDrop } from "../wall/drop";
+import { day, lesson, wallOf } from "../wall/testWall";
 import { walk } from "./walk";
 
 describe("walking the days with the arrow keys", () => {

@@ -1,7 +1,11 @@
-import type { WallView } from "../api/client";
+/** Weeks of days, as the wall and the term are drawn. */
+export interface Days {
+  weeks: readonly { days: readonly { date: string }[] }[];
+  columns: readonly unknown[];
+}
 
 /** The day that an arrow key leads to from a day, or the day itself at the wall's edge. */
-export function walk(wall: WallView, from: string, key: string): string {
+export function walk(wall: Days, from: string, key: string): string {
   const weeks = wall.weeks;
   let row = weeks.findIndex((w) => w.days.some((d) => d.date === from));
   let column = weeks[row]?.days.findIndex((d) => d.date === from) ?? 0;

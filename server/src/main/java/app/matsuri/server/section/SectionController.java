@@ -1,0 +1,369 @@
+package app.matsuri.server.section;
+
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.PutCourse;
+import app.matsuri.core.change.PutRoster;
+import app.matsuri.core.change.PutSection;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Student;
+import app.matsuri.core.session.MeetingPattern;
+import app.matsuri.core.session.Session;
+import app.matsuri.core.session.SessionChange;
+import app.matsuri.core.session.Sessions;
+import app.matsuri.core.session.Timetable;
+import app.matsuri.exchange.calendar.CalendarReader;
+import app.matsuri.exchange.calendar.TimetableReader;
+import app.matsuri.exchange.change.ChangeJson;
+import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.file.Unreadable;
+import app.matsuri.exchange.outline.MeetsWords;
+import app.matsuri.exchange.plan.PlanWriter;
+import app.matsuri.exchange.plan.Words;
+import app.matsuri.exchange.roster.RosterReader;
+import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.http.Problem;
+import app.matsuri.server.storage.TermStore;
+import jakarta.annotation.Nullable;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Sections: their classes, their rosters, and the institution's timetable read into them. */
+@RestController
+@RequestMapping(path = "/api/terms/{termId}", produces = "application/json")
+class SectionController {
+
+    private final TermStore store;
+
+    SectionController(TermStore store) {
+        this.store = store;
+    }
+
+    /**
+     * One class of a section, also one that does not take place.
+     *
+     * @param name the start it first had
+     * @param number from 1; null where it does not take place
+     * @param state "stands", "moved", "added", "cancelled" or "off"
+     * @param reason why it is off; empty otherwise
+     * @param series index of the pattern that it comes from; null for an added one
+     */
+    record ClassLine(
+            LocalDateTime name,
+            LocalDateTime start,
+            int minutes,
+            String place,
+            @Nullable Integer number,
+            String state,
+            String reason,
+            @Nullable Integer series,
+            boolean taught) {}
+
+    @GetMapping("/classes")
+    List<ClassLine> classes(
+            @AuthenticationPrincipal SignedIn by,
+            @PathVariable long termId,
+            @RequestParam String course,
+            @RequestParam(defaultValue = "") String section) {
+        Decisions decisions = store.load(by.workspaceId(), termId).decisions();
+        Section in = find(decisions, course, section);
+        TeachingCalendar calendar = TeachingCalendar.of(decisions.term());
+        Sessions sessions = in.timetable(course).sessions(calendar);
+        Map<LocalDateTime, Integer> series = series(in, course, calendar);
+        List<ClassLine> lines = new ArrayList<>();
+        for (int i = 0; i < sessions.size(); i++) {
+            Session s = sessions.get(i);
+            lines.add(new ClassLine(
+                    s.name(),
+                    s.start(),
+                    s.minutes(),
+                    s.place(),
+                    i + 1,
+                    switch (s.origin()) {
+                        case MOVED -> "moved";
+                        case ADDED -> "added";
+                        default -> "stands";
+                    },
+                    "",
+                    series.get(s.name()),
+                    s.record()));
+        }
+        for (Sessions.Lost lost : sessions.lost()) {
+            lines.add(gone(lost.name(), "off", lost.reason(), series, in));
+        }
+        for (LocalDateTime name : sessions.cancelled()) {
+            lines.add(gone(name, "cancelled", "", series, in));
+        }
+        lines.sort(Comparator.comparing(ClassLine::start));
+        return lines;
+    }
+
+    private static ClassLine gone(
+            LocalDateTime name, String state, String reason, Map<LocalDateTime, Integer> series, Section in) {
+        Integer from = series.get(name);
+        MeetingPattern pattern = from == null ? null : in.meets().get(from);
+        return new ClassLine(
+                name,
+                name,
+                pattern == null ? 0 : pattern.minutes(),
+                pattern == null ? "" : pattern.place(),
+                null,
+                state,
+                reason,
+                from,
+                false);
+    }
+
+    /** Which pattern each class comes from: asked of each alone, with nothing off. */
+    private static Map<LocalDateTime, Integer> series(Section in, String course, TeachingCalendar calendar) {
+        Map<LocalDateTime, Integer> series = new HashMap<>();
+        for (int i = 0; i < in.meets().size(); i++) {
+            Timetable alone = new Timetable(
+                    course, in.code(), List.of(in.meets().get(i)), null, List.of(), Set.of(), Set.of());
+            Sessions sessions = alone.sessions(calendar);
+            for (Session s : sessions.all()) {
+                series.putIfAbsent(s.name(), i);
+            }
+            for (Sessions.Lost lost : sessions.lost()) {
+                series.putIfAbsent(lost.name(), i);
+            }
+        }
+        return series;
+    }
+
+    private static Section find(Decisions decisions, String course, String section) {
+        return decisions
+                .course(course)
+                .flatMap(c -> c.section(section))
+                .orElseThrow(() -> new Problem(
+                        HttpStatus.NOT_FOUND,
+                        "no-such-section",
+                        "No such section",
+                        "“" + course + "” has no section “" + section + "” any more. Look again."));
+    }
+
+    /** Meeting patterns that were understood, and the same in words. */
+    record MeetingsRead(List<Map<String, Object>> patterns, String said) {}
+
+    @GetMapping("/meetings")
+    MeetingsRead meetings(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestParam String text) {
+        store.load(by.workspaceId(), termId);
+        List<MeetingPattern> patterns = MeetsWords.readAll(text);
+        if (patterns.isEmpty()) {
+            throw new Problem(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "meeting-not-understood",
+                    "Not understood",
+                    "Days or times were not understood. Write it as MWF 10-10:50 Weir House 2; several parted by “;”.");
+        }
+        return new MeetingsRead(
+                patterns.stream()
+                        .map(PlanWriter::pattern)
+                        .toList(),
+                patterns.stream().map(MeetsWords::say).collect(Collectors.joining("; ")));
+    }
+
+    /** A student on a roster. */
+    record StudentLine(String id, String name, String mail) {
+
+        static StudentLine of(Student s) {
+            return new StudentLine(s.id(), s.name(), s.mail());
+        }
+    }
+
+    @GetMapping("/roster")
+    List<StudentLine> roster(
+            @AuthenticationPrincipal SignedIn by,
+            @PathVariable long termId,
+            @RequestParam String course,
+            @RequestParam(defaultValue = "") String section) {
+        Decisions decisions = store.load(by.workspaceId(), termId).decisions();
+        return find(decisions, course, section).students().stream()
+                .map(StudentLine::of)
+                .toList();
+    }
+
+    /**
+     * A roster as pasted, or a file.
+     *
+     * @param content of the file, in base 64; null for pasted text
+     */
+    record RosterGiven(
+            String course,
+            String section,
+            @Nullable String name,
+            @Nullable String text,
+            @Nullable byte[] content) {}
+
+    /**
+     * One line and what was understood.
+     *
+     * @param state "student", "here" (on the roster already), "double", "passed", "heading" or "not-understood"
+     */
+    record RosterLine(int number, String text, String state, String said, @Nullable StudentLine student) {}
+
+    /**
+     * What reading came to.
+     *
+     * @param missing who is on the roster and not on the list
+     * @param change the roster with those of the list added, as a change; null where nobody is new
+     */
+    record RosterRead(
+            List<RosterLine> lines,
+            List<StudentLine> missing,
+            @Nullable Map<String, Object> change) {}
+
+    @PostMapping(path = "/roster/read", consumes = "application/json")
+    RosterRead read(
+            @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody RosterGiven given) {
+        Decisions decisions = store.load(by.workspaceId(), termId).decisions();
+        List<Student> now = find(decisions, given.course(), given.section()).students();
+        String text = given.text() == null ? "" : given.text();
+        List<RosterReader.Line> read = given.content() == null && text.isBlank()
+                ? List.of()
+                : given.content() != null
+                        ? RosterReader.read(new Given(given.name() == null ? "the file" : given.name(), given.content()))
+                        : RosterReader.read(text);
+        Set<String> ids = now.stream().map(Student::id).collect(Collectors.toSet());
+        Set<String> names = now.stream().map(s -> s.name().toLowerCase()).collect(Collectors.toSet());
+        List<RosterLine> lines = new ArrayList<>();
+        List<Student> all = new ArrayList<>(now);
+        Set<String> listed = read.stream()
+                .filter(l -> l.student() != null)
+                .flatMap(l -> Stream.of(
+                        l.student().id(), l.student().name().toLowerCase()))
+                .collect(Collectors.toSet());
+        for (RosterReader.Line line : read) {
+            Student s = line.student();
+            boolean here = s != null && (ids.contains(s.id()) || names.contains(s.name().toLowerCase()));
+            boolean fresh = s != null && line.state().equals("student") && !here;
+            if (fresh) {
+                all.add(s);
+            }
+            lines.add(new RosterLine(
+                    line.number(),
+                    line.text(),
+                    here && line.state().equals("student") ? "here" : line.state(),
+                    here && line.state().equals("student") ? line.said() + ", on the roster already" : line.said(),
+                    s == null ? null : StudentLine.of(s)));
+        }
+        return new RosterRead(
+                lines,
+                listed.isEmpty()
+                        ? List.of()
+                        : now.stream()
+                                .filter(s -> !listed.contains(s.id())
+                                        && !listed.contains(s.name().toLowerCase()))
+                                .map(StudentLine::of)
+                                .toList(),
+                all.size() == now.size()
+                        ? null
+                        : ChangeJson.write(new PutRoster(given.course(), given.section(), all)));
+    }
+
+    /** The institution's timetable as a file. */
+    record TimetableGiven(@Nullable String name, byte[] content) {}
+
+    /**
+     * One section of a timetable.
+     *
+     * @param said its series and single changes in words
+     * @param state "new", "changed" or "same" against what stands
+     * @param classes how many classes it has in the term
+     * @param change what takes it, as a change; null where it is the same
+     */
+    record TimetableGroup(
+            String course,
+            String title,
+            String section,
+            List<String> said,
+            int classes,
+            String state,
+            @Nullable Map<String, Object> change) {}
+
+    @PostMapping(path = "/timetable/read", consumes = "application/json")
+    List<TimetableGroup> timetable(
+            @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody TimetableGiven given) {
+        Decisions decisions = store.load(by.workspaceId(), termId).decisions();
+        byte[] content = given.content() == null ? new byte[0] : given.content();
+        Given file = new Given(given.name() == null ? "the file" : given.name(), content);
+        if (file.kind() != Given.Kind.CALENDAR) {
+            throw new Unreadable(
+                    "“" + file.name() + "” is no calendar file. Export the timetable as .ics.");
+        }
+        CalendarReader.Reading reading = CalendarReader.read(file, decisions.term().zone());
+        TeachingCalendar calendar = TeachingCalendar.of(decisions.term());
+        return TimetableReader.read(reading.events(), decisions.term()).stream()
+                .map(group -> group(group, decisions, calendar))
+                .toList();
+    }
+
+    private static TimetableGroup group(
+            TimetableReader.Group group, Decisions decisions, TeachingCalendar calendar) {
+        Course course = decisions.course(group.course()).orElse(null);
+        Section was = course == null ? null : course.section(group.section()).orElse(null);
+        int usual = group.meets().isEmpty() ? 50 : group.meets().get(0).minutes();
+        Section base = was != null ? was : Section.of(group.section(), Section.Pace.SESSIONS, group.meets());
+        Section section = base.withMeets(group.meets()).withSessionChanges(group.changes());
+        Sessions now = section.timetable(group.course()).sessions(calendar);
+        boolean same = was != null
+                && now.all().equals(was.timetable(group.course()).sessions(calendar).all());
+        Change change = course == null
+                ? new PutCourse(
+                        null,
+                        new Course(
+                                group.course(),
+                                group.title(),
+                                null,
+                                null,
+                                usual,
+                                Course.WEEK_LIMIT,
+                                Course.DAY_LIMIT,
+                                List.of(section),
+                                List.of(),
+                                Extra.NONE))
+                : new PutSection(group.course(), was == null ? null : was.code(), section);
+        List<String> said = new ArrayList<>(
+                group.meets().stream().map(MeetsWords::say).toList());
+        group.changes().forEach(c -> said.add(change(c)));
+        return new TimetableGroup(
+                group.course(),
+                group.title(),
+                group.section(),
+                said,
+                now.size(),
+                was == null ? "new" : same ? "same" : "changed",
+                same ? null : ChangeJson.write(change));
+    }
+
+    private static String change(SessionChange change) {
+        if (change instanceof SessionChange.Cancel cancel) {
+            return "no class " + Words.moment(cancel.session()).replace('T', ' ');
+        }
+        if (change instanceof SessionChange.Move move) {
+            return Words.moment(move.session()).replace('T', ' ') + " moved to "
+                    + Words.moment(move.to()).replace('T', ' ');
+        }
+        return "once " + Words.moment(((SessionChange.Add) change).at()).replace('T', ' ');
+    }
+}

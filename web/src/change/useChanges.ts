@@ -1,0 +1,188 @@
+import { type ComputedRef, type Ref, type ShallowRef, computed, ref, shallowRef } from "vue";
+import { type Change, ProblemError, type ProposalView, api, ask } from "../api/client";
+
+/** A line that says what was just done and offers to take it back. */
+export interface Done {
+  text: string;
+  undo: boolean;
+}
+
+/** What a view of a term shows, what is proposed on it, and the ways to change it. */
+export interface ChangeState<V> {
+  termId: number;
+  /** The view as it stands; null until it is loaded. */
+  view: ShallowRef<V | null>;
+  /** What is proposed; null when nothing is. */
+  proposal: ShallowRef<ProposalView | null>;
+  /** The view to draw: as proposed, else as it stands. */
+  shown: ComputedRef<V | null>;
+  /** The change that the proposal would make. */
+  pending: ShallowRef<Change | null>;
+  problem: Ref<string>;
+  done: Ref<Done | null>;
+  busy: Ref<boolean>;
+  /** What is proposed is being made: whatever is asked for now follows it. */
+  applying: Ref<boolean>;
+  /** Loads the view anew, with nothing proposed. */
+  load(): Promise<void>;
+  /** Shows what a change would do; makes it at once when nothing else moves. True unless it was refused. */
+  propose(change: Change): Promise<boolean>;
+  apply(): Promise<void>;
+  discard(): void;
+  undo(): Promise<void>;
+  redo(): Promise<void>;
+}
+
+/** How a view is asked for. */
+export interface Source<V> {
+  fetch(): Promise<V>;
+  /** What is sent along with a proposal so that the answer holds the view. */
+  query(): { course?: string; section?: string; view?: string };
+  /** The view that a proposal's answer holds; null for none. */
+  of(proposal: ProposalView): V | null;
+  /** The proposal with another view in it. */
+  into(proposal: ProposalView, view: V): ProposalView;
+  /** The fresh view, with what is as before kept as the same objects. */
+  keep(old: V | null, fresh: V): V;
+}
+
+/** The one way to change a term from a view of it. */
+export function useChanges<V extends { version: number }>(termId: number, source: Source<V>): ChangeState<V> {
+  const view = shallowRef(null) as ShallowRef<V | null>;
+  const proposal = shallowRef<ProposalView | null>(null);
+  const pending = shallowRef<Change | null>(null);
+  const problem = ref("");
+  const done = ref<Done | null>(null);
+  const busy = ref(false);
+  const applying = ref(false);
+  const shown = computed(() => (proposal.value && source.of(proposal.value)) ?? view.value);
+
+  let queue: Promise<unknown> = Promise.resolve();
+
+  /** Runs one action after the other, none lost; what goes wrong is said. */
+  function doing(action: () => Promise<void>): Promise<boolean> {
+    const turn = queue.then(() => run(action));
+    queue = turn;
+    return turn;
+  }
+
+  async function run(action: () => Promise<void>): Promise<boolean> {
+    busy.value = true;
+    problem.value = "";
+    try {
+      await action();
+      return true;
+    } catch (e) {
+      problem.value = e instanceof Error ? e.message : String(e);
+      if (e instanceof ProblemError && e.status === 409) {
+        await reload().catch(() => undefined);
+        await proposeAgain();
+      }
+      return false;
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  async function reload() {
+    view.value = source.keep(view.value, await source.fetch());
+  }
+
+  async function fetchProposal(change: Change) {
+    const found = await ask(
+      api.POST("/api/terms/{termId}/proposals", {
+        params: { path: { termId }, query: source.query() },
+        body: change as never,
+      }),
+    );
+    const base = shown.value;
+    const fresh = source.of(found);
+    return base && fresh ? source.into(found, source.keep(base, fresh)) : found;
+  }
+
+  async function proposeAgain() {
+    if (!pending.value) return;
+    try {
+      proposal.value = await fetchProposal(pending.value);
+    } catch (e) {
+      proposal.value = null;
+      pending.value = null;
+      problem.value += " " + (e as Error).message;
+    }
+  }
+
+  async function make(change: Change, version: number) {
+    const made = await ask(
+      api.POST("/api/terms/{termId}/changes", {
+        params: { path: { termId } },
+        body: { version, change: change as never },
+      }),
+    );
+    proposal.value = null;
+    pending.value = null;
+    await reload();
+    done.value = { text: made.sentence, undo: true };
+  }
+
+  async function step(way: "undo" | "redo") {
+    const version = view.value?.version;
+    if (version === undefined) return;
+    const made = await ask(api.POST(`/api/terms/{termId}/${way}`, { params: { path: { termId } }, body: { version } }));
+    await reload();
+    done.value = { text: made.sentence, undo: false };
+  }
+
+  function discard() {
+    proposal.value = null;
+    pending.value = null;
+    problem.value = "";
+  }
+
+  return {
+    termId,
+    view,
+    proposal,
+    shown,
+    pending,
+    problem,
+    done,
+    busy,
+    applying,
+    async load() {
+      proposal.value = null;
+      pending.value = null;
+      await doing(reload);
+    },
+    propose: (change) =>
+      doing(async () => {
+        done.value = null;
+        const found = await fetchProposal(change);
+        if (found.quiet) {
+          await make(change, found.version);
+        } else {
+          pending.value = change;
+          proposal.value = found;
+        }
+      }),
+    async apply() {
+      applying.value = proposal.value !== null;
+      await doing(async () => {
+        if (pending.value && proposal.value) await make(pending.value, proposal.value.version);
+      });
+      applying.value = false;
+    },
+    discard,
+    async undo() {
+      // looked at in turn, so that an undo right after Apply waits for it; what is only proposed is taken back first
+      await doing(async () => {
+        if (proposal.value) discard();
+        else await step("undo");
+      });
+    },
+    async redo() {
+      await doing(async () => {
+        if (!proposal.value) await step("redo");
+      });
+    },
+  };
+}

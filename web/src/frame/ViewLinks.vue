@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { useRoute } from "vue-router";
+
+/** The views of a term, in the order in which the work is done. The section that is looked at goes along. */
+defineProps<{ termId: number; here: "term" | "wall" | "history" }>();
+const route = useRoute();
+const views = [
+  { path: "term", name: "Term" },
+  { path: "wall", name: "Wall" },
+  { path: "history", name: "History" },
+] as const;
+</script>
+
+<template>
+  <nav aria-label="Views">
+    <RouterLink
+      v-for="view in views"
+      :key="view.path"
+      :to="{ path: `/terms/${termId}/${view.path}`, query: route.query }"
+      :aria-current="view.path === here ? 'page' : undefined"
+      >{{ view.name }}</RouterLink
+    >
+  </nav>
+</template>

@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import Dialog from "primevue/dialog";
+import { computed, ref, shallowRef } from "vue";
+import { type Schemas, api, ask } from "../api/client";
+import GiveList, { type Given } from "../ui/GiveList.vue";
+import { count } from "../ui/say";
+import { injectTerm } from "./useTerm";
+
+/** Days off from the list that a school publishes, pasted or as a file, with what was understood beside it. */
+const emit = defineEmits<{ done: [] }>();
+const state = injectTerm();
+const { busy } = state;
+const read = shallowRef<Schemas["DaysOffRead"] | null>(null);
+const given = shallowRef<Given>({});
+const left = ref<Set<number>>(new Set());
+const dayFirst = ref(/^(?!en-US|en$)/.test(navigator.language));
+const problem = ref("");
+let asked = 0;
+
+const ready = computed(() =>
+  (read.value?.lines ?? []).filter((l) => l.closure && (l.state === "off" || l.state === "overlap")),
+);
+const chosen = computed(() => ready.value.filter((l) => !left.value.has(l.number)));
+const again = computed(() => read.value?.differences !== undefined && read.value?.differences !== null);
+
+async function look(next: Given) {
+  given.value = next;
+  const turn = ++asked;
+  problem.value = "";
+  try {
+    const found = await ask(
+      api.POST("/api/terms/{termId}/days-off/read", {
+        params: { path: { termId: state.termId } },
+        body: { ...next, dayFirst: dayFirst.value },
+      }),
+    );
+    if (turn === asked) {
+      read.value = found;
+      left.value = new Set();
+    }
+  } catch (e) {
+    if (turn === asked) problem.value = (e as Error).message;
+  }
+}
+/** A file that was read is kept, so that reading it again tells what differs. */
+async function keep() {
+  const { name, content } = given.value;
+  if (!name || !content) return;
+  await ask(
+    api.POST("/api/terms/{termId}/days-off/files", {
+      params: { path: { termId: state.termId } },
+      body: { name, content },
+    }),
+  );
+}
+async function take() {
+  const from = given.value.name ? ` from “${given.value.name}”` : "";
+  const ok = await state.propose({
+    kind: "together",
+    does: `Take ${count(chosen.value.length, "day off", "days off")}${from}`,
+    changes: chosen.value.map((l) => ({ kind: "add-closure", closure: l.closure })),
+  });
+  if (ok) await finish();
+  else problem.value = state.problem.value;
+}
+async function takeDifferences() {
+  const change = read.value?.differences as Record<string, unknown>;
+  if (await state.propose(change as never)) await finish();
+  else problem.value = state.problem.value;
+}
+async function finish() {
+  try {
+    await keep();
+    emit("done");
+  } catch (e) {
+    problem.value = (e as Error).message;
+  }
+}
+function tick(number: number) {
+  const next = new Set(left.value);
+  if (!next.delete(number)) next.add(number);
+  left.value = next;
+}
+</script>
+
+<template>
+  <Dialog
+    :visible="true"
+    modal
+    header="Days off from a list"
+    :style="{ width: '1020px' }"
+    @update:visible="emit('done')"
+  >
+    <div class="two">
+      <div class="give-side">
+        <GiveList
+          id="paste-off"
+          label="The school’s list of dates"
+          accept=".ics,.csv,.xlsx,.txt"
+          :wrong="problem"
+          placeholder="Paste the list as the school publishes it, a line each:
+
+Fall break October 12-13
+Nov 25 to 27: Harvest holiday
+12.-13.10. Herbstferien"
+          @given="look"
+        />
+        <p class="ticks">
+          <label
+            ><input v-model="dayFirst" type="checkbox" @change="look(given)" /> 10/11 is the tenth of November</label
+          >
+        </p>
+      </div>
+      <div class="understood" aria-live="polite">
+        <p v-if="!read?.lines.length" class="soft">What is understood of it stands here, line by line.</p>
+        <ul v-else>
+          <li v-for="l in read.lines" :key="l.number + l.text" :class="l.state">
+            <label v-if="l.closure && (l.state === 'off' || l.state === 'overlap')">
+              <input type="checkbox" :checked="!left.has(l.number)" @change="tick(l.number)" />
+              <span>
+                <b>{{ (l.closure as { reason?: string }).reason || "Day off" }}</b>, {{ l.said
+                }}<span class="soft">, {{ l.takes }}</span>
+              </span>
+            </label>
+            <span v-else>
+              <span class="gave">{{ l.text.trim() }}</span>
+              <span :class="l.state === 'not-understood' ? 'look' : 'soft'"> {{ l.said }}</span>
+            </span>
+          </li>
+        </ul>
+        <div v-if="again" class="problem">
+          <p>This file was read before.</p>
+          <p v-if="!read?.differencesSaid.length">Nothing in it differs.</p>
+          <ul v-else>
+            <li v-for="d in read?.differencesSaid" :key="d">{{ d }}</li>
+          </ul>
+          <button
+            v-if="read?.differencesSaid.length"
+            type="button"
+            class="btn"
+            :disabled="busy"
+            @click="takeDifferences"
+          >
+            Take what differs
+          </button>
+        </div>
+      </div>
+    </div>
+    <div class="actions">
+      <button type="button" class="btn quiet" @click="emit('done')">Close</button>
+      <button type="button" class="btn go" :disabled="!chosen.length || busy" @click="take">
+        Take {{ count(chosen.length, "day off", "days off") }}
+      </button>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 16px;
+}
+.give-side {
+  display: flex;
+  flex-direction: column;
+}
+.give-side > :first-child {
+  flex: 1;
+}
+.understood {
+  max-height: 420px;
+  overflow: auto;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  border-bottom: 1px solid var(--rule);
+  padding: 3px 0;
+}
+li label {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+.gave {
+  color: var(--ink-faint);
+}
+@media (max-width: 760px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

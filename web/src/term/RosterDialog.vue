@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import Dialog from "primevue/dialog";
+import { computed, onMounted, ref, shallowRef } from "vue";
+import { type CalendarView, type Schemas, api, ask } from "../api/client";
+import GiveList, { type Given } from "../ui/GiveList.vue";
+import { count } from "../ui/say";
+import { injectTerm } from "./useTerm";
+
+/** The students of a section: read from a list or file, looked over, split into half-groups, removed. */
+const props = defineProps<{ term: CalendarView; course: string; section: string }>();
+const emit = defineEmits<{ done: [] }>();
+const state = injectTerm();
+const { busy } = state;
+
+type Student = Schemas["StudentLine"];
+const students = shallowRef<Student[]>([]);
+const read = shallowRef<Schemas["RosterRead"] | null>(null);
+const problem = ref("");
+const removing = ref(false);
+const splitting = ref(false);
+const half = ref<Record<string, string>>({});
+let asked = 0;
+const query = { course: props.course, section: props.section };
+const fresh = computed(() => (read.value?.lines ?? []).filter((l) => l.state === "student").length);
+const halves = computed(() => props.term.sections.filter((s) => s.partOf === `${props.course}/${props.section}`));
+
+async function load() {
+  students.value = await ask(
+    api.GET("/api/terms/{termId}/roster", { params: { path: { termId: state.termId }, query } }),
+  );
+}
+onMounted(() => load().catch((e: Error) => (problem.value = e.message)));
+
+async function look(given: Given) {
+  const turn = ++asked;
+  problem.value = "";
+  try {
+    const found = await ask(
+      api.POST("/api/terms/{termId}/roster/read", {
+        params: { path: { termId: state.termId } },
+        body: { ...query, ...given },
+      }),
+    );
+    if (turn === asked) read.value = found;
+  } catch (e) {
+    if (turn === asked) problem.value = (e as Error).message;
+  }
+}
+async function propose(change: Record<string, unknown>) {
+  if (!(await state.propose(change as never))) {
+    problem.value = state.problem.value;
+    return;
+  }
+  if (state.proposal.value) emit("done");
+  read.value = null;
+  removing.value = false;
+  splitting.value = false;
+  await load();
+}
+const put = (list: Student[], section = props.section, course = props.course) => ({
+  kind: "put-roster",
+  course,
+  section,
+  students: list.map((s) => ({ id: s.id, name: s.name, ...(s.mail ? { mail: s.mail } : {}) })),
+});
+function without(id: string) {
+  return propose(put(students.value.filter((s) => s.id !== id)));
+}
+/** Deals the students out evenly, in the order of the list. */
+function evenly() {
+  half.value = Object.fromEntries(
+    students.value.map((s, n) => [
+      s.id,
+      halves.value[Math.floor((n * halves.value.length) / students.value.length)]!.section,
+    ]),
+  );
+}
+function split() {
+  return propose({
+    kind: "together",
+    does: `Half-groups of ${props.course} ${props.section}`,
+    changes: halves.value.map((h) =>
+      put(
+        students.value.filter((s) => half.value[s.id] === h.section),
+        h.section,
+        h.course,
+      ),
+    ),
+  });
+}
+</script>
+
+<template>
+  <Dialog
+    :visible="true"
+    modal
+    :header="`Students of ${course} ${section}`"
+    :style="{ width: '960px' }"
+    @update:visible="emit('done')"
+  >
+    <div class="two">
+      <div>
+        <GiveList
+          id="roster-list"
+          label="Names of students"
+          accept=".csv,.xlsx,.txt"
+          :wrong="problem"
+          placeholder="Paste names, a line each, or a table with a header:
+
+Oakes, Wren
+Tove Lindqvist <tove@quillmarsh.example>"
+          @given="look"
+        />
+        <ul v-if="read?.lines.length" class="understood" aria-live="polite">
+          <li v-for="l in read.lines" :key="l.number">
+            <span v-if="l.state === 'student'">+ {{ l.said }}</span>
+            <span v-else>
+              <span class="faint">{{ l.text.trim() }}</span>
+              <span :class="l.state === 'not-understood' ? 'look' : 'soft'">: {{ l.said }}</span>
+            </span>
+          </li>
+        </ul>
+        <p v-if="read?.missing.length" class="soft">
+          On the roster and not on this list: {{ read.missing.map((s) => s.name).join(", ") }}.
+        </p>
+        <div class="actions">
+          <button
+            type="button"
+            class="btn go"
+            :disabled="!read?.change || busy"
+            @click="propose(read!.change as Record<string, unknown>)"
+          >
+            Add {{ count(fresh, "student") }}
+          </button>
+        </div>
+      </div>
+      <div>
+        <h2>{{ count(students.length, "student") }}</h2>
+        <p v-if="!students.length" class="soft">Nobody yet. Names stay with you: students’ pages never show them.</p>
+        <ul v-else class="list">
+          <li v-for="s in students" :key="s.id">
+            <span>{{ s.name }}</span>
+            <span class="soft">{{ s.mail }}</span>
+            <select v-if="splitting" v-model="half[s.id]" class="field" :aria-label="`Half-group of ${s.name}`">
+              <option :value="undefined">no half-group</option>
+              <option v-for="h in halves" :key="h.course + h.section" :value="h.section">{{ h.section }}</option>
+            </select>
+            <button v-else type="button" class="do" :disabled="busy" @click="without(s.id)">
+              take out<span class="vh"> {{ s.name }}</span>
+            </button>
+          </li>
+        </ul>
+        <div v-if="students.length" class="actions">
+          <template v-if="splitting">
+            <button type="button" class="btn" @click="evenly">Deal them out evenly</button>
+            <button type="button" class="btn quiet" @click="splitting = false">Leave it</button>
+            <button type="button" class="btn go" :disabled="busy" @click="split">Set the half-groups</button>
+          </template>
+          <template v-else-if="removing">
+            <span>These {{ count(students.length, "person is", "people are") }} removed; Undo brings them back.</span>
+            <button type="button" class="btn quiet" @click="removing = false">Keep them</button>
+            <button type="button" class="btn go" :disabled="busy" @click="propose(put([]))">Remove them all</button>
+          </template>
+          <template v-else>
+            <button v-if="halves.length > 1" type="button" class="btn" @click="splitting = true">Half-groups…</button>
+            <button type="button" class="btn" @click="removing = true">Remove all…</button>
+          </template>
+        </div>
+      </div>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 18px;
+}
+.list,
+.understood {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  max-height: 380px;
+  overflow: auto;
+}
+.understood {
+  max-height: 150px;
+  margin-top: 6px;
+}
+.list li {
+  display: grid;
+  grid-template-columns: 1fr 1fr auto;
+  gap: 10px;
+  border-bottom: 1px solid var(--rule);
+  align-items: center;
+  min-height: 27px;
+}
+@media (max-width: 760px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

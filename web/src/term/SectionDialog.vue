@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import Dialog from "primevue/dialog";
+import { computed, onMounted, ref } from "vue";
+import type { CalendarView } from "../api/client";
+import { type Json, clean, meetings, planOf } from "./plan";
+import { injectTerm } from "./useTerm";
+
+/** Adds a section to a course, or changes one: when it meets, where, with whom, and how lessons take its time. */
+const props = defineProps<{ term: CalendarView; course: string; section: string }>();
+const emit = defineEmits<{ done: [] }>();
+const state = injectTerm();
+const { problem, busy } = state;
+
+const was = ref<Json | null>(null);
+const loaded = ref(false);
+const code = ref(props.section);
+const kind = ref<"meets" | "daily" | "weekly">("meets");
+const weekday = ref("MO");
+const text = ref("");
+const patterns = ref<Json[]>([]);
+const said = ref("");
+const wrong = ref(false);
+const pace = ref("sessions");
+const instructor = ref("");
+const partOf = ref("");
+const WEEKDAYS = ["MO", "TU", "WE", "TH", "FR", "SA", "SU"];
+
+const head = computed(() => props.term.sections.find((s) => s.course === props.course && s.section === props.section));
+const others = computed(() =>
+  props.term.sections.filter((s) => !(s.course === props.course && s.section === props.section)),
+);
+
+onMounted(async () => {
+  const plan = await planOf(state.termId);
+  const course = plan.courses.find((c: Json) => c.code === props.course);
+  was.value = course?.sections?.find((s: Json) => s.code === props.section) ?? null;
+  if (was.value) {
+    patterns.value = was.value.meets ?? [];
+    pace.value = was.value.pace ?? "sessions";
+    instructor.value = was.value.instructor ?? "";
+    partOf.value = was.value.partOf ?? "";
+    if (was.value.beat && !patterns.value.length) {
+      kind.value = was.value.beat.weekday ? "weekly" : "daily";
+      weekday.value = was.value.beat.weekday ?? "MO";
+    }
+  } else {
+    const codes = (course?.sections ?? []).map((s: Json) => s.code);
+    code.value = [..."ABCDEFGHJKLM"].find((c) => !codes.includes(c)) ?? "";
+  }
+  loaded.value = true;
+});
+
+async function read() {
+  if (!text.value.trim()) {
+    said.value = "";
+    wrong.value = false;
+    patterns.value = was.value?.meets ?? [];
+    return;
+  }
+  try {
+    const found = await meetings(state.termId, text.value);
+    patterns.value = found.patterns as Json[];
+    said.value = found.said;
+    wrong.value = false;
+    const first = patterns.value[0];
+    const usual = props.term.courses.find((c) => c.code === props.course)?.usualMinutes ?? 50;
+    if (first && !was.value) pace.value = Math.abs(first.minutes - usual) > 10 ? "minutes" : "sessions";
+  } catch (e) {
+    said.value = (e as Error).message;
+    wrong.value = true;
+  }
+}
+async function save() {
+  const next: Json = {
+    ...(was.value ?? {}),
+    code: code.value.trim(),
+    instructor: instructor.value.trim(),
+    partOf: partOf.value,
+    pace: pace.value,
+    meets: kind.value === "meets" ? patterns.value : [],
+    beat: kind.value === "meets" ? null : kind.value === "daily" ? {} : { weekday: weekday.value },
+  };
+  const ok = await state.propose({
+    kind: "put-section",
+    course: props.course,
+    ...(was.value ? { was: props.section } : {}),
+    section: clean(next),
+  });
+  if (ok) emit("done");
+}
+async function remove() {
+  if (await state.propose({ kind: "remove-section", course: props.course, section: props.section })) emit("done");
+}
+function link(n: number, event: Event) {
+  patterns.value = patterns.value.map((p, at) =>
+    at === n ? { ...p, link: (event.target as HTMLInputElement).value } : p,
+  );
+}
+</script>
+
+<template>
+  <Dialog
+    :visible="true"
+    modal
+    :header="section ? `Section ${course} ${section}` : `A section of ${course}`"
+    :style="{ width: '640px' }"
+    @update:visible="emit('done')"
+  >
+    <form v-if="loaded" class="form" @submit.prevent="save">
+      <label for="section-code">Code</label>
+      <input id="section-code" v-model="code" class="field" required maxlength="40" />
+      <span>Meets</span>
+      <span class="ticks" role="radiogroup" aria-label="Meets">
+        <label><input v-model="kind" type="radio" value="meets" /> at set times</label>
+        <label><input v-model="kind" type="radio" value="weekly" /> no meetings, a beat a week</label>
+        <label><input v-model="kind" type="radio" value="daily" /> no meetings, a beat a day</label>
+      </span>
+      <template v-if="kind === 'meets'">
+        <label for="section-meets">{{ section ? "Meets instead" : "When and where" }}</label>
+        <span>
+          <input
+            id="section-meets"
+            v-model="text"
+            class="field"
+            style="width: 100%"
+            :required="!patterns.length"
+            :aria-invalid="wrong"
+            aria-describedby="section-said"
+            placeholder="MWF 10-10:50 Weir House 2; every second Thu 15-16:50 Lab"
+            @input="read"
+          />
+          <span id="section-said" :class="wrong ? 'look' : 'soft'" role="status">{{
+            said ||
+            head?.meets.join("; ") ||
+            "days, times and place; several parted by “;”; day letters as “days A, C 9-9:50”"
+          }}</span>
+        </span>
+        <template v-for="(p, n) in patterns" :key="n">
+          <label :for="`section-link-${n}`">Meeting link{{ patterns.length > 1 ? ` ${n + 1}` : "" }}</label>
+          <input
+            :id="`section-link-${n}`"
+            class="field"
+            :value="p.link ?? ''"
+            maxlength="1000"
+            placeholder="one for the whole series, or none"
+            @input="link(n, $event)"
+          />
+        </template>
+      </template>
+      <template v-else-if="kind === 'weekly'">
+        <label for="section-beat">On</label>
+        <select id="section-beat" v-model="weekday" class="field">
+          <option v-for="w in WEEKDAYS" :key="w" :value="w">{{ w[0] }}{{ w[1]?.toLowerCase() }}</option>
+        </select>
+      </template>
+      <label for="section-who">Instructor</label>
+      <input id="section-who" v-model="instructor" class="field" maxlength="200" placeholder="you" />
+      <label for="section-half">Half-group of</label>
+      <select id="section-half" v-model="partOf" class="field">
+        <option value="">none</option>
+        <option v-for="o in others" :key="o.course + o.section" :value="`${o.course}/${o.section}`">
+          {{ o.course }} {{ o.section }}
+        </option>
+      </select>
+      <label for="section-pace">Lessons take</label>
+      <select id="section-pace" v-model="pace" class="field">
+        <option value="sessions">whole classes</option>
+        <option value="minutes">minutes, across classes</option>
+      </select>
+      <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
+      <div class="wide actions">
+        <button v-if="section" type="button" class="btn" :disabled="busy" @click="remove">Take out this section</button>
+        <button type="button" class="btn quiet" @click="emit('done')">Close</button>
+        <button type="submit" class="btn go" :disabled="busy || wrong">
+          {{ section ? "See what it does" : "Add it" }}
+        </button>
+      </div>
+    </form>
+  </Dialog>
+</template>

@@ -1,0 +1,255 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from "vue";
+import { useRoute } from "vue-router";
+import ProposalStrip from "../change/ProposalStrip.vue";
+import { draftOf, written } from "../change/closure";
+import Band from "../frame/Band.vue";
+import UndoRedo from "../frame/UndoRedo.vue";
+import ViewLinks from "../frame/ViewLinks.vue";
+import { walk } from "../ui/walk";
+import BeginningPanel from "./BeginningPanel.vue";
+import ClassesDialog from "./ClassesDialog.vue";
+import CourseDialog from "./CourseDialog.vue";
+import DaysOffPanel from "./DaysOffPanel.vue";
+import HolidaysPanel from "./HolidaysPanel.vue";
+import MeaningPanel from "./MeaningPanel.vue";
+import PasteDialog from "./PasteDialog.vue";
+import RosterDialog from "./RosterDialog.vue";
+import SectionDialog from "./SectionDialog.vue";
+import SectionsPanel from "./SectionsPanel.vue";
+import TermGrid from "./TermGrid.vue";
+import TermSums from "./TermSums.vue";
+import TimetableDialog from "./TimetableDialog.vue";
+import { BRUSHES, type Brush } from "./brush";
+import { type Run, usePaint } from "./usePaint";
+import { TERM, useTerm } from "./useTerm";
+
+/** The term as it is set up: its days to paint on, and beside them what it gives and what is decided. */
+const route = useRoute();
+const termId = Number(route.params.termId);
+const state = useTerm(termId);
+provide(TERM, state);
+const { view, shown, proposal, problem, done, busy } = state;
+
+const course = ref("");
+const brush = ref<Brush>("off");
+const run = shallowRef<Run | null>(null);
+/** The day off that is being changed; -1 for none. */
+const index = ref(-1);
+const focus = ref("");
+const grid = ref<InstanceType<typeof TermGrid>>();
+const dialog = ref<"" | "paste" | "section" | "course" | "classes" | "roster" | "timetable">("");
+const at = ref({ course: "", section: "" });
+let anchor = "";
+
+onBeforeUnmount(() => document.removeEventListener("keydown", anywhere));
+onMounted(async () => {
+  document.addEventListener("keydown", anywhere);
+  await state.load();
+  document.title = `${view.value?.termName || "Term"}, set up, Matsuri`;
+  const days = view.value?.weeks.flatMap((w) => w.days) ?? [];
+  const asked = String(route.query.section ?? "").split("/")[0];
+  const codes = view.value?.courses.map((c) => c.code) ?? [];
+  course.value = codes.find((c) => c === asked) ?? codes[0] ?? "";
+  focus.value = days.find((d) => d.inTerm)?.date ?? "";
+});
+watch(done, (now) => {
+  if (now) window.setTimeout(() => done.value === now && (done.value = null), 12000);
+});
+watch(proposal, (now) => {
+  if (now) close();
+});
+
+function close() {
+  run.value = null;
+  index.value = -1;
+  void state.look(null);
+}
+const offAt = (date: string) => {
+  const day = view.value?.weeks.flatMap((w) => w.days).find((d) => d.date === date);
+  return day?.off ?? day?.parts[0] ?? -1;
+};
+function open(n: number) {
+  const closure = view.value?.closures[n];
+  if (!closure || proposal.value) return;
+  index.value = n;
+  run.value = [closure.first, closure.last];
+}
+/** A press on a day off opens it; anything else that is painted is given a meaning. */
+function painted(next: Run, press: boolean) {
+  if (proposal.value || dialog.value) return;
+  problem.value = "";
+  focus.value = next[0];
+  const stands = press ? offAt(next[0]) : -1;
+  if (stands >= 0) {
+    open(stands);
+    return;
+  }
+  index.value = -1;
+  run.value = next;
+}
+function stretched(n: number, next: Run) {
+  const was = view.value?.closures[n];
+  if (!was || proposal.value) return;
+  const closure = written(draftOf(was), next[0], next[1]);
+  void state.propose({ kind: "put-closure", first: was.first, last: was.last, reason: was.reason, closure });
+}
+const paint = usePaint(painted, stretched);
+const drawn = computed<Run | null>(() => paint.brush.value ?? run.value);
+
+function key(event: KeyboardEvent) {
+  const date = (event.target as HTMLElement).dataset.date;
+  if (!date || !shown.value || event.ctrlKey || event.metaKey || event.altKey) return;
+  if (event.key.startsWith("Arrow") || event.key === "Home" || event.key === "End") {
+    event.preventDefault();
+    const to = walk(shown.value, date, event.key);
+    if (event.shiftKey) {
+      if (!run.value || index.value >= 0) anchor = date;
+      index.value = -1;
+      run.value = anchor <= to ? [anchor, to] : [to, anchor];
+    }
+    focus.value = to;
+    grid.value?.focusDay(to);
+  } else if (event.key === "Enter" || event.key === " ") {
+    event.preventDefault();
+    if (run.value && index.value < 0) document.getElementById("mean-reason")?.focus();
+    else painted([date, date], true);
+  } else if (event.key === "Escape") close();
+}
+function anywhere(event: KeyboardEvent) {
+  const typing = (event.target as HTMLElement).closest("input, select, textarea, [role=dialog]") !== null;
+  if (typing) return;
+  const lower = event.key.toLowerCase();
+  if ((event.ctrlKey || event.metaKey) && lower === "z") {
+    event.preventDefault();
+    void (event.shiftKey ? state.redo() : state.undo());
+  } else if (lower === "a" && proposal.value && !event.ctrlKey) void state.apply();
+  else if (lower === "x" && proposal.value && !event.ctrlKey) state.discard();
+}
+function stand(event: FocusEvent) {
+  const date = (event.target as HTMLElement).dataset.date;
+  if (date) focus.value = date;
+}
+function show(which: typeof dialog.value, course = "", section = "") {
+  at.value = { course, section };
+  problem.value = "";
+  dialog.value = which;
+  close();
+}
+</script>
+
+<template>
+  <div class="page-frame">
+    <Band>
+      <span v-if="shown" class="term-name">{{ shown.termName || "Term" }}</span>
+      <select
+        v-if="shown && shown.courses.length > 1"
+        v-model="course"
+        class="sel"
+        aria-label="Course whose classes are shown"
+      >
+        <option v-for="c in shown.courses" :key="c.code" :value="c.code">{{ c.code }} {{ c.title }}</option>
+      </select>
+      <ViewLinks :term-id="termId" here="term" />
+      <template #right>
+        <RouterLink v-if="shown" :to="{ path: `/terms/${termId}/wall`, query: route.query }" class="plain found">
+          <span class="lamp">{{ shown.findings }}</span><span class="w">{{
+            shown.findings === 1 ? "finding" : "findings"
+          }}</span>
+        </RouterLink>
+        <UndoRedo
+          :undo="view?.undo"
+          :redo="view?.redo"
+          :held="!!proposal || busy"
+          @undo="state.undo()"
+          @redo="state.redo()"
+        />
+      </template>
+    </Band>
+    <h1 class="vh">Setting up {{ shown?.termName || "the term" }}</h1>
+    <main v-if="view && shown" class="main setup">
+      <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -->
+      <div class="setup-left" @keydown="key" @focusin="stand">
+        <fieldset class="brushes">
+          <legend class="soft">Drag over days:</legend>
+          <label v-for="b in BRUSHES" :key="b.brush">
+            <input v-model="brush" type="radio" name="brush" :value="b.brush" />
+            <span class="sw" :class="b.swatch" aria-hidden="true"></span>{{ b.name }}
+          </label>
+        </fieldset>
+        <TermGrid
+          ref="grid"
+          :term="shown"
+          :run="drawn"
+          :focus="focus"
+          :course="course || (shown.courses[0]?.code ?? '')"
+        />
+      </div>
+      <div class="setup-right">
+        <MeaningPanel
+          v-if="run && !proposal"
+          :key="index >= 0 ? `off ${index}` : brush"
+          :term="view"
+          :run="run"
+          :brush="brush"
+          :index="index"
+          @run="run = $event"
+          @open="open"
+          @done="close"
+        />
+        <TermSums :was="view" :term="shown" />
+        <DaysOffPanel :term="shown" @open="open" @paste="show('paste')" />
+        <HolidaysPanel v-if="!proposal" :term="view" />
+        <SectionsPanel
+          :term="shown"
+          @edit="(c, s) => show('section', c, s)"
+          @course="(c) => show('course', c)"
+          @classes="(c, s) => show('classes', c, s)"
+          @roster="(c, s) => show('roster', c, s)"
+          @timetable="show('timetable')"
+        />
+        <BeginningPanel :term="shown" />
+      </div>
+    </main>
+    <main v-else class="page">
+      <p v-if="!problem">Laying out the term…</p>
+    </main>
+    <ProposalStrip
+      v-if="proposal"
+      :proposal="proposal"
+      :busy="busy"
+      :problem="problem"
+      @apply="state.apply()"
+      @discard="state.discard()"
+    />
+    <div v-else-if="problem && !dialog && !run" class="notice bad" role="alert">
+      <span class="look">{{ problem }}</span>
+      <button type="button" class="btn quiet" @click="problem = ''">Close</button>
+      <button v-if="!view" type="button" class="btn" @click="state.load()">Try again</button>
+    </div>
+    <div v-else-if="done" class="notice" role="status">
+      <span>{{ done.text }}.</span>
+      <button v-if="done.undo" type="button" class="btn" @click="state.undo()">Undo</button>
+    </div>
+    <template v-if="view">
+      <PasteDialog v-if="dialog === 'paste'" @done="dialog = ''" />
+      <SectionDialog v-if="dialog === 'section'" :term="view" v-bind="at" @done="dialog = ''" />
+      <CourseDialog v-if="dialog === 'course'" :course="at.course" @done="dialog = ''" />
+      <ClassesDialog v-if="dialog === 'classes'" v-bind="at" @done="dialog = ''" />
+      <RosterDialog v-if="dialog === 'roster'" :term="view" v-bind="at" @done="dialog = ''" />
+      <TimetableDialog v-if="dialog === 'timetable'" @done="dialog = ''" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.page-frame {
+  display: contents;
+}
+.term-name {
+  font-weight: 680;
+}
+.found {
+  text-decoration: none;
+}
+</style>
