@@ -68,6 +68,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/invitations/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["invitation"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/{token}/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeWithAccount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/{token}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -76,6 +124,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["me"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["outbox"];
         put?: never;
         post?: never;
         delete?: never;
@@ -207,6 +271,38 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/colleagues": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/colleagues/{colleagueId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdraw"];
         options?: never;
         head?: never;
         patch?: never;
@@ -484,6 +580,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/timetable/read": {
         parameters: {
             query?: never;
@@ -674,6 +786,20 @@ export interface components {
             /** Format: time-local */
             to?: string | null;
         };
+        ColleagueLine: {
+            accepted: boolean;
+            course?: string | null;
+            /** Format: date */
+            first?: string | null;
+            /** Format: int64 */
+            id: number;
+            /** Format: date */
+            last?: string | null;
+            mail: string;
+            name: string;
+            role: string;
+            section?: string | null;
+        };
         Column: {
             meets: boolean;
             /** Format: time-local */
@@ -797,6 +923,29 @@ export interface components {
             checked: boolean;
             holidays: components["schemas"]["HolidayLine"][];
         };
+        InvitationForm: {
+            course?: string | null;
+            /** Format: date */
+            first?: string | null;
+            /** Format: date */
+            last?: string | null;
+            /** Format: email */
+            mail: string;
+            name: string;
+            role: string;
+            section?: string | null;
+        };
+        InvitationView: {
+            by: string;
+            name: string;
+            role: string;
+            taken: boolean;
+            term: string;
+        };
+        InvitedAccount: {
+            password: string;
+            signIn: string;
+        };
         ItemView: {
             fixed: boolean;
             hangsOn?: string | null;
@@ -853,6 +1002,15 @@ export interface components {
             faults: components["schemas"]["Fault"][];
             /** Format: int64 */
             id: number;
+        };
+        Mail: {
+            body: string;
+            /** Format: int64 */
+            id: number;
+            recipient: string;
+            /** Format: date-time */
+            sentAt: string;
+            subject: string;
         };
         Me: {
             displayName: string;
@@ -1086,6 +1244,25 @@ export interface components {
             start: string;
             state: string;
         };
+        Sheet: {
+            classes: components["schemas"]["SheetClass"][];
+            course: string;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            section: string;
+            term: string;
+        };
+        SheetClass: {
+            due: string[];
+            /** Format: date-time */
+            end: string;
+            lessons: string[];
+            place: string;
+            /** Format: date-time */
+            start: string;
+        };
         SourceLine: {
             name: string;
             /** Format: date-time */
@@ -1131,6 +1308,7 @@ export interface components {
             /** Format: date */
             last: string;
             name: string;
+            role: string;
             sections: string[];
         };
         Thread: {
@@ -1369,6 +1547,72 @@ export interface operations {
             };
         };
     };
+    invitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationView"];
+                };
+            };
+        };
+    };
+    takeWithAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvitedAccount"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     me: {
         parameters: {
             query?: never;
@@ -1385,6 +1629,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Me"];
+                };
+            };
+        };
+    };
+    outbox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mail"][];
                 };
             };
         };
@@ -1595,6 +1859,75 @@ export interface operations {
                 content: {
                     "text/calendar": string;
                 };
+            };
+        };
+    };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColleagueLine"][];
+                };
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvitationForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColleagueLine"];
+                };
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+                colleagueId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -2044,6 +2377,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RuleSaid"];
+                };
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"];
                 };
             };
         };

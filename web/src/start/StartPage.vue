@@ -169,7 +169,13 @@ Nov. 25 - 27  Holiday break, closed"
                 :aria-invalid="wrong('meets')"
             /></label>
             <label
-              >Credits <input v-model="form.credits" class="field" style="width: 44px" :aria-invalid="wrong('credits')"
+              >Credits
+              <input
+                id="credits"
+                v-model="form.credits"
+                class="field"
+                style="width: 44px"
+                :aria-invalid="wrong('credits')"
             /></label>
           </div>
           <p role="status">

@@ -9,6 +9,7 @@ import ViewLinks from "../frame/ViewLinks.vue";
 import { walk } from "../ui/walk";
 import BeginningPanel from "./BeginningPanel.vue";
 import ClassesDialog from "./ClassesDialog.vue";
+import ColleaguesPanel from "./ColleaguesPanel.vue";
 import CourseDialog from "./CourseDialog.vue";
 import DaysOffPanel from "./DaysOffPanel.vue";
 import HolidaysPanel from "./HolidaysPanel.vue";
@@ -209,6 +210,7 @@ function show(which: typeof dialog.value, course = "", section = "") {
           @timetable="show('timetable')"
         />
         <BeginningPanel :term="shown" />
+        <ColleaguesPanel :term="view" />
       </div>
     </main>
     <main v-else class="page">

@@ -17,7 +17,7 @@ onMounted(async () => {
     const found = await ask(api.GET("/api/terms"));
     const only =
       found.length === 1 && found[0] && String(window.history.state?.back).startsWith("/sign-in") ? found[0] : null;
-    if (only) await router.replace(`/terms/${only.id}/wall`);
+    if (only) await router.replace(`/terms/${only.id}/${only.role === "substitute" ? "sheet" : "wall"}`);
     else terms.value = found;
   } catch (e) {
     problem.value = (e as Error).message;
@@ -53,7 +53,10 @@ async function open(event: Event) {
     </p>
     <ul v-if="terms" class="terms">
       <li v-for="term in terms" :key="term.id">
-        <RouterLink :to="`/terms/${term.id}/wall`" class="name">{{ term.name || "Term without a name" }}</RouterLink>
+        <RouterLink :to="`/terms/${term.id}/${term.role === 'substitute' ? 'sheet' : 'wall'}`" class="name">{{
+          term.name || "Term without a name"
+        }}</RouterLink>
+        <span v-if="term.role !== 'own'" class="soft">{{ term.role }}</span>
         <span class="soft">{{ span(term.first, term.last) }} {{ term.last.slice(0, 4) }}</span>
         <span class="sections">
           <RouterLink
@@ -63,7 +66,10 @@ async function open(event: Event) {
             >{{ key.replace("/", " ") }}</RouterLink
           >
         </span>
-        <a :href="`/api/terms/${term.id}/plan`" :aria-label="`Plan file of ${term.name}, from ${dayMonth(term.first)}`"
+        <a
+          v-if="term.role !== 'substitute'"
+          :href="`/api/terms/${term.id}/plan`"
+          :aria-label="`Plan file of ${term.name}, from ${dayMonth(term.first)}`"
           >plan file</a
         >
       </li>

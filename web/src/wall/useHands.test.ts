@@ -15,6 +15,7 @@ function setUp() {
     termId: 7,
     wall,
     proposal,
+    applying: ref(false),
     shown: computed(() => wall.value),
     propose: vi.fn(async (change: Change) => proposed.push(change) > 0),
     apply: vi.fn(),

@@ -11,7 +11,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
 
 /** What a person does from start to end, in a real browser on the real application. */
@@ -247,8 +246,10 @@ class JourneysTest {
             page.keys(Keys.ARROW_DOWN, "p");
             page.seeText(".strip", "Pin “Choosing a reach” to Wed 9 Dec");
             page.keys("a");
+            page.seeText(".notice", "Pin “Choosing a reach”");
             page.seeText(day("2026-12-09"), "RE1");
-            page.keys(Keys.chord(Keys.CONTROL, "z"));
+            page.hold("z", Keys.CONTROL);
+            page.seeText(".notice", "Undo: Pin “Choosing a reach”");
             page.seeText(day("2026-12-02"), "RE1");
         }
     }
@@ -258,27 +259,16 @@ class JourneysTest {
     void workIsCarriedWithAFinger() throws Exception {
         try (Page page = Page.open(App.demo())) {
             page.withPlan("I. Tolvanen", AUTUMN);
-            List<Long> from = middle(page, "[data-drag='item:topic']");
-            List<Long> to = middle(page, day("2026-10-22"));
+            List<Long> from = page.middle("[data-drag='item:topic']");
+            List<Long> to = page.middle(day("2026-10-22"));
             page.driver.executeCdpCommand("Emulation.setTouchEmulationEnabled", Map.of("enabled", true));
-            touch(page, "touchStart", from);
+            page.touch("touchStart", from);
             Thread.sleep(400);
-            touch(page, "touchMove", List.of(from.get(0) + 10, from.get(1) + 10));
-            touch(page, "touchMove", to);
-            touch(page, "touchEnd", null);
+            page.touch("touchMove", List.of(from.get(0) + 10, from.get(1) + 10));
+            page.touch("touchMove", to);
+            page.touch("touchEnd", null);
             page.seeText(".notice", "Move “Project: topic” to Thu 22 Oct");
         }
-    }
-
-    private static List<Long> middle(Page page, String css) {
-        WebElement element = page.see(css);
-        var box = element.getRect();
-        return List.of((long) box.x + box.width / 2, (long) box.y + box.height / 2);
-    }
-
-    private static void touch(Page page, String type, List<Long> at) {
-        List<Map<String, Object>> points = at == null ? List.of() : List.of(Map.of("x", at.get(0), "y", at.get(1)));
-        page.driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", type, "touchPoints", points));
     }
 
     /** 6. Undo and redo of everything, also after kill -9; the history is read, a moment named and returned to. */

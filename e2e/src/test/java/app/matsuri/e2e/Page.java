@@ -125,19 +125,24 @@ final class Page implements AutoCloseable {
         return driver.findElements(By.cssSelector(css)).size();
     }
 
-    /** Presses the button or link that says so. */
+    /** Presses the button or link that says just this, else the last one that says it among more. */
     void press(String words) {
-        By by = By.xpath("//*[self::button or self::a or self::label][contains(normalize-space(.), \"" + words
-                + "\")][not(@disabled)]");
+        String any = "//*[self::button or self::a or self::label][%s][not(@disabled)]";
+        By just = By.xpath(any.formatted("normalize-space(.)=\"" + words + "\""));
+        By among = By.xpath(any.formatted("contains(normalize-space(.), \"" + words + "\")"));
         waiting().withMessage("press “" + words + "”").until(d -> {
-            List<WebElement> found =
-                    d.findElements(by).stream().filter(WebElement::isDisplayed).toList();
+            List<WebElement> found = shown(just);
+            found = found.isEmpty() ? shown(among) : found;
             if (found.isEmpty()) {
                 return false;
             }
             found.get(found.size() - 1).click();
             return true;
         });
+    }
+
+    private List<WebElement> shown(By by) {
+        return driver.findElements(by).stream().filter(WebElement::isDisplayed).toList();
     }
 
     void click(String css) {
@@ -162,6 +167,19 @@ final class Page implements AutoCloseable {
         new Actions(driver).sendKeys(keys).perform();
     }
 
+    /** A key while others are held, such as Ctrl and Shift: actions let go of each key at once. */
+    void hold(CharSequence key, Keys... held) {
+        Actions actions = new Actions(driver);
+        for (Keys one : held) {
+            actions.keyDown(one);
+        }
+        actions.sendKeys(key);
+        for (Keys one : held) {
+            actions.keyUp(one);
+        }
+        actions.perform();
+    }
+
     Object js(String script, Object... arguments) {
         return ((JavascriptExecutor) driver).executeScript(script, arguments);
     }
@@ -183,6 +201,18 @@ final class Page implements AutoCloseable {
                 .pause(Duration.ofMillis(80))
                 .release()
                 .perform();
+    }
+
+    /** The middle of a thing, in pixels of the window. */
+    List<Long> middle(String css) {
+        var box = see(css).getRect();
+        return List.of((long) box.x + box.width / 2, (long) box.y + box.height / 2);
+    }
+
+    /** A finger: "touchStart", "touchMove" or "touchEnd", the last without a place. */
+    void touch(String type, List<Long> at) {
+        List<Map<String, Object>> points = at == null ? List.of() : List.of(Map.of("x", at.get(0), "y", at.get(1)));
+        driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", type, "touchPoints", points));
     }
 
     void png(Path file) throws Exception {

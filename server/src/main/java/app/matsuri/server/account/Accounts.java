@@ -30,6 +30,12 @@ public class Accounts implements UserDetailsService {
         return entities.createQuery("select count(*) from Account", Long.class).getSingleResult() == 0;
     }
 
+    /** Whether somebody signs in so. */
+    @Transactional(readOnly = true)
+    public boolean known(String signIn) {
+        return find(signIn).isPresent();
+    }
+
     /** Makes an account with a workspace of its own. */
     @Transactional
     public SignedIn create(String signIn, String displayName, String password) {

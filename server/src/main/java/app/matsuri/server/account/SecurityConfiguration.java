@@ -27,6 +27,8 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/accounts")
                         .permitAll()
+                        .requestMatchers("/api/invitations/**")
+                        .permitAll()
                         .requestMatchers("/api/**", "/v3/**", "/actuator/**")
                         .authenticated()
                         .anyRequest()

@@ -66,13 +66,7 @@ final class CalendarBuilder {
             for (Session s : schedule.sections().get(i).sessions().all()) {
                 sessions.computeIfAbsent(s.date(), d -> new ArrayList<>())
                         .add(new CalendarSession(
-                                i,
-                                ++number,
-                                s.name(),
-                                s.start(),
-                                s.minutes(),
-                                Words.word(s.origin()),
-                                s.paused()));
+                                i, ++number, s.name(), s.start(), s.minutes(), Words.word(s.origin()), s.paused()));
             }
         }
     }
@@ -186,7 +180,8 @@ final class CalendarBuilder {
                 HoursLedger.WeekClasses week = ledger.weeks().get(w - 1);
                 counts.add(new WeekCount(week.stand(), week.usual()));
             }
-            List<CalendarDay> days = first.datesUntil(first.plusDays(7)).map(this::day).toList();
+            List<CalendarDay> days =
+                    first.datesUntil(first.plusDays(7)).map(this::day).toList();
             var teachingWeek = calendar.teachingWeekNumber(first);
             weeks.add(new CalendarWeek(
                     w, teachingWeek.isPresent() ? teachingWeek.getAsInt() : null, first, counts, days));

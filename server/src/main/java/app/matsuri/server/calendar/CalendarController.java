@@ -18,9 +18,9 @@ import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.table.TermTables;
 import app.matsuri.server.Today;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
-import app.matsuri.server.storage.TermStore;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
@@ -52,14 +52,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(path = "/api/terms/{termId}", produces = "application/json")
 class CalendarController {
 
-    private final TermStore store;
+    private final Access access;
     private final Calendars calendars;
     private final Sources sources;
     private final Today today;
     private final Clock clock;
 
-    CalendarController(TermStore store, Calendars calendars, Sources sources, Today today, Clock clock) {
-        this.store = store;
+    CalendarController(Access access, Calendars calendars, Sources sources, Today today, Clock clock) {
+        this.access = access;
         this.calendars = calendars;
         this.sources = sources;
         this.today = today;
@@ -68,7 +68,7 @@ class CalendarController {
 
     @GetMapping("/calendar")
     CalendarView calendar(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        return calendars.stands(store.load(by.workspaceId(), termId));
+        return calendars.stands(access.look(by, termId));
     }
 
     /**
@@ -113,15 +113,11 @@ class CalendarController {
      * @param differences what a file that was read before changes now, as one change; null where it was not read before
      * @param differencesSaid the same in sentences
      */
-    record DaysOffRead(
-            List<OffLine> lines,
-            @Nullable Map<String, Object> differences,
-            List<String> differencesSaid) {}
+    record DaysOffRead(List<OffLine> lines, @Nullable Map<String, Object> differences, List<String> differencesSaid) {}
 
     @PostMapping(path = "/days-off/read", consumes = "application/json")
-    DaysOffRead read(
-            @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody ListGiven list) {
-        Stored stored = store.load(by.workspaceId(), termId);
+    DaysOffRead read(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody ListGiven list) {
+        Stored stored = access.look(by, termId);
         Decisions decisions = stored.decisions();
         Term term = decisions.term();
         if (list.content() == null && (list.text() == null || list.text().isBlank())) {
@@ -177,7 +173,7 @@ class CalendarController {
     @PostMapping(path = "/days-off/files", consumes = "application/json")
     List<Sources.SourceLine> keep(
             @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody ListGiven list) {
-        Stored stored = store.load(by.workspaceId(), termId);
+        Stored stored = access.change(by, termId);
         if (list.content() == null || list.name() == null || list.name().isBlank()) {
             throw new Problem(HttpStatus.BAD_REQUEST, "no-file", "No file", "Choose a file to keep.");
         }
@@ -188,7 +184,7 @@ class CalendarController {
 
     @GetMapping("/days-off/files")
     List<Sources.SourceLine> files(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        store.load(by.workspaceId(), termId);
+        access.look(by, termId);
         return sources.of(termId);
     }
 
@@ -211,11 +207,11 @@ class CalendarController {
             @RequestParam(defaultValue = "us") String country,
             @RequestParam(defaultValue = "") String region,
             @RequestParam(defaultValue = "en") String language) {
-        Stored stored = store.load(by.workspaceId(), termId);
+        Stored stored = access.look(by, termId);
         Decisions decisions = stored.decisions();
         Term term = decisions.term();
-        List<PublicHolidays.PublicHoliday> found = HolidayController.known(() ->
-                PublicHolidays.of(country, region, term.first(), term.last(), Locale.forLanguageTag(language)));
+        List<PublicHolidays.PublicHoliday> found = HolidayController.known(
+                () -> PublicHolidays.of(country, region, term.first(), term.last(), Locale.forLanguageTag(language)));
         List<Closure> closures = found.stream()
                 .map(h -> Closure.of(h.day(), h.day(), h.name(), "public-holiday"))
                 .toList();
@@ -224,15 +220,17 @@ class CalendarController {
         Set<LocalDate> off = new HashSet<>();
         for (Closure c : term.closures()) {
             if (c.noClass() && c.wholeDay() && c.everyone()) {
-                found.stream().map(PublicHolidays.PublicHoliday::day).filter(c::covers).forEach(off::add);
+                found.stream()
+                        .map(PublicHolidays.PublicHoliday::day)
+                        .filter(c::covers)
+                        .forEach(off::add);
             }
         }
         List<HolidayLine> lines = new ArrayList<>();
         for (int i = 0; i < found.size(); i++) {
             LocalDate day = found.get(i).day();
-            String state = off.contains(day)
-                    ? "off"
-                    : term.weekdays().contains(day.getDayOfWeek()) ? "teaches" : "weekend";
+            String state =
+                    off.contains(day) ? "off" : term.weekdays().contains(day.getDayOfWeek()) ? "teaches" : "weekend";
             lines.add(new HolidayLine(
                     day,
                     found.get(i).name(),
@@ -245,30 +243,43 @@ class CalendarController {
     }
 
     @GetMapping("/days-off.ics")
-    @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/calendar", schema = @Schema(type = "string")))
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = "text/calendar", schema = @Schema(type = "string")))
     ResponseEntity<byte[]> daysOffCalendar(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        Stored stored = store.load(by.workspaceId(), termId);
-        return file("days-off.ics", "text/calendar", CalendarWriter.daysOff(stored.decisions().term(), Instant.now(clock)));
+        Stored stored = access.look(by, termId);
+        return file(
+                "days-off.ics",
+                "text/calendar",
+                CalendarWriter.daysOff(stored.decisions().term(), Instant.now(clock)));
     }
 
     @GetMapping("/days-off.csv")
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv", schema = @Schema(type = "string")))
     ResponseEntity<byte[]> daysOffTable(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        Stored stored = store.load(by.workspaceId(), termId);
-        return file("days-off.csv", "text/csv", TermTables.daysOff(stored.decisions().term()));
+        Stored stored = access.look(by, termId);
+        return file(
+                "days-off.csv",
+                "text/csv",
+                TermTables.daysOff(stored.decisions().term()));
     }
 
     @GetMapping("/classes.ics")
-    @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/calendar", schema = @Schema(type = "string")))
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = "text/calendar", schema = @Schema(type = "string")))
     ResponseEntity<byte[]> classesCalendar(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        Stored stored = store.load(by.workspaceId(), termId);
-        return file("classes.ics", "text/calendar", CalendarWriter.sessions(Schedule.of(stored.decisions()), Instant.now(clock)));
+        Stored stored = access.look(by, termId);
+        return file(
+                "classes.ics",
+                "text/calendar",
+                CalendarWriter.sessions(Schedule.of(stored.decisions()), Instant.now(clock)));
     }
 
     @GetMapping("/classes.csv")
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv", schema = @Schema(type = "string")))
     ResponseEntity<byte[]> classesTable(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        Stored stored = store.load(by.workspaceId(), termId);
+        Stored stored = access.look(by, termId);
         return file("classes.csv", "text/csv", TermTables.sessions(Schedule.of(stored.decisions())));
     }
 

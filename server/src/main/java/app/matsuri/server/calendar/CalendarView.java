@@ -47,11 +47,7 @@ public record CalendarView(
      * @param asks how its hours are asked for, such as "3 credits"; empty for not
      */
     public record CourseHead(
-            String code,
-            String title,
-            @Nullable Integer requiredMinutes,
-            String asks,
-            int usualMinutes) {}
+            String code, String title, @Nullable Integer requiredMinutes, String asks, int usualMinutes) {}
 
     /**
      * A section with its hours.

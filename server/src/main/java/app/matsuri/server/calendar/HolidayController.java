@@ -36,8 +36,8 @@ class HolidayController {
                     HttpStatus.NOT_FOUND,
                     "no-such-place",
                     "No such place",
-                    Character.toUpperCase(e.getMessage().charAt(0)) + e.getMessage().substring(1)
-                            + ". Choose another from the list.");
+                    Character.toUpperCase(e.getMessage().charAt(0))
+                            + e.getMessage().substring(1) + ". Choose another from the list.");
         }
     }
 }

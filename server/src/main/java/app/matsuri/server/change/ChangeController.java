@@ -7,9 +7,9 @@ import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.calendar.CalendarView;
 import app.matsuri.server.calendar.Calendars;
+import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
-import app.matsuri.server.storage.TermStore;
 import app.matsuri.server.wall.WallBuilder;
 import app.matsuri.server.wall.WallView;
 import app.matsuri.server.wall.Walls;
@@ -33,13 +33,13 @@ import tools.jackson.databind.JsonNode;
 class ChangeController {
 
     private final ChangeService changes;
-    private final TermStore store;
+    private final Access access;
     private final Walls walls;
     private final Calendars calendars;
 
-    ChangeController(ChangeService changes, TermStore store, Walls walls, Calendars calendars) {
+    ChangeController(ChangeService changes, Access access, Walls walls, Calendars calendars) {
         this.changes = changes;
-        this.store = store;
+        this.access = access;
         this.walls = walls;
         this.calendars = calendars;
     }
@@ -102,7 +102,7 @@ class ChangeController {
             @RequestParam(required = false) String section,
             @RequestParam(required = false) String view,
             @RequestBody @Schema(type = "object") JsonNode change) {
-        Stored stored = store.load(by.workspaceId(), termId);
+        Stored stored = access.look(by, termId);
         Proposal proposal = Proposal.of(stored.decisions(), read(change));
         boolean setUp = "term".equals(view);
         return new ProposalView(

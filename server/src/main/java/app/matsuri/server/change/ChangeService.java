@@ -3,6 +3,7 @@ package app.matsuri.server.change;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.colleague.Access;
 import app.matsuri.server.history.History;
 import app.matsuri.server.history.HistoryEntry.Kind;
 import app.matsuri.server.http.Problem;
@@ -19,10 +20,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class ChangeService {
 
     private final TermStore store;
+    private final Access access;
     private final History history;
 
-    ChangeService(TermStore store, History history) {
+    ChangeService(TermStore store, Access access, History history) {
         this.store = store;
+        this.access = access;
         this.history = history;
     }
 
@@ -47,7 +50,7 @@ public class ChangeService {
     /** Makes a change on top of the version on which it was looked at. */
     @Transactional
     public Made make(SignedIn by, long termId, long version, Change change) {
-        Stored before = store.load(by.workspaceId(), termId);
+        Stored before = access.change(by, termId);
         TermStore.expect(before, version);
         String sentence = change.sentence(before.decisions());
         Decisions after = Change.make(change, before.decisions()).decisions();
@@ -57,7 +60,7 @@ public class ChangeService {
     /** Takes back the last step that stands. */
     @Transactional
     public Made undo(SignedIn by, long termId, long version) {
-        Stored before = store.load(by.workspaceId(), termId);
+        Stored before = access.change(by, termId);
         TermStore.expect(before, version);
         History.Line line = history.ends(termId).undo().orElseThrow(() -> nothing("undo"));
         Delta delta = history.delta(termId, line.seq()).inverse();
@@ -67,7 +70,7 @@ public class ChangeService {
     /** Makes again what was taken back last. */
     @Transactional
     public Made redo(SignedIn by, long termId, long version) {
-        Stored before = store.load(by.workspaceId(), termId);
+        Stored before = access.change(by, termId);
         TermStore.expect(before, version);
         History.Line line = history.ends(termId).redo().orElseThrow(() -> nothing("redo"));
         Delta delta = history.delta(termId, line.seq());
@@ -77,7 +80,7 @@ public class ChangeService {
     /** Goes back to how everything stood after an entry, as one step that can itself be undone. */
     @Transactional
     public Made returnTo(SignedIn by, long termId, long version, long seq) {
-        Stored before = store.load(by.workspaceId(), termId);
+        Stored before = access.change(by, termId);
         TermStore.expect(before, version);
         History.Line line = history.lines(termId).stream()
                 .filter(l -> l.seq() == seq)

@@ -1,9 +1,9 @@
 package app.matsuri.server.history;
 
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
-import app.matsuri.server.storage.TermStore;
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
@@ -24,11 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 class HistoryController {
 
     private final History history;
-    private final TermStore store;
+    private final Access access;
 
-    HistoryController(History history, TermStore store) {
+    HistoryController(History history, Access access) {
         this.history = history;
-        this.store = store;
+        this.access = access;
     }
 
     /**
@@ -52,7 +52,7 @@ class HistoryController {
 
     @GetMapping
     HistoryView read(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        Stored stored = store.load(by.workspaceId(), termId);
+        Stored stored = access.look(by, termId);
         History.Ends ends = history.ends(termId);
         return new HistoryView(
                 stored.version(),
@@ -69,7 +69,7 @@ class HistoryController {
             @PathVariable long termId,
             @PathVariable long seq,
             @Valid @RequestBody MomentName moment) {
-        store.load(by.workspaceId(), termId);
+        access.change(by, termId);
         String name = moment.name() == null || moment.name().isBlank()
                 ? null
                 : moment.name().strip();

@@ -25,10 +25,9 @@ import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.exchange.roster.RosterReader;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
-import app.matsuri.server.storage.TermStore;
 import jakarta.annotation.Nullable;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -53,10 +52,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(path = "/api/terms/{termId}", produces = "application/json")
 class SectionController {
 
-    private final TermStore store;
+    private final Access access;
 
-    SectionController(TermStore store) {
-        this.store = store;
+    SectionController(Access access) {
+        this.access = access;
     }
 
     /**
@@ -85,7 +84,7 @@ class SectionController {
             @PathVariable long termId,
             @RequestParam String course,
             @RequestParam(defaultValue = "") String section) {
-        Decisions decisions = store.load(by.workspaceId(), termId).decisions();
+        Decisions decisions = access.look(by, termId).decisions();
         Section in = find(decisions, course, section);
         TeachingCalendar calendar = TeachingCalendar.of(decisions.term());
         Sessions sessions = in.timetable(course).sessions(calendar);
@@ -138,8 +137,8 @@ class SectionController {
     private static Map<LocalDateTime, Integer> series(Section in, String course, TeachingCalendar calendar) {
         Map<LocalDateTime, Integer> series = new HashMap<>();
         for (int i = 0; i < in.meets().size(); i++) {
-            Timetable alone = new Timetable(
-                    course, in.code(), List.of(in.meets().get(i)), null, List.of(), Set.of(), Set.of());
+            Timetable alone =
+                    new Timetable(course, in.code(), List.of(in.meets().get(i)), null, List.of(), Set.of(), Set.of());
             Sessions sessions = alone.sessions(calendar);
             for (Session s : sessions.all()) {
                 series.putIfAbsent(s.name(), i);
@@ -167,7 +166,7 @@ class SectionController {
 
     @GetMapping("/meetings")
     MeetingsRead meetings(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestParam String text) {
-        store.load(by.workspaceId(), termId);
+        access.look(by, termId);
         List<MeetingPattern> patterns = MeetsWords.readAll(text);
         if (patterns.isEmpty()) {
             throw new Problem(
@@ -177,9 +176,7 @@ class SectionController {
                     "Days or times were not understood. Write it as MWF 10-10:50 Weir House 2; several parted by “;”.");
         }
         return new MeetingsRead(
-                patterns.stream()
-                        .map(PlanWriter::pattern)
-                        .toList(),
+                patterns.stream().map(PlanWriter::pattern).toList(),
                 patterns.stream().map(MeetsWords::say).collect(Collectors.joining("; ")));
     }
 
@@ -197,7 +194,7 @@ class SectionController {
             @PathVariable long termId,
             @RequestParam String course,
             @RequestParam(defaultValue = "") String section) {
-        Decisions decisions = store.load(by.workspaceId(), termId).decisions();
+        Decisions decisions = access.look(by, termId).decisions();
         return find(decisions, course, section).students().stream()
                 .map(StudentLine::of)
                 .toList();
@@ -220,7 +217,12 @@ class SectionController {
      *
      * @param state "student", "here" (on the roster already), "double", "passed", "heading" or "not-understood"
      */
-    record RosterLine(int number, String text, String state, String said, @Nullable StudentLine student) {}
+    record RosterLine(
+            int number,
+            String text,
+            String state,
+            String said,
+            @Nullable StudentLine student) {}
 
     /**
      * What reading came to.
@@ -234,15 +236,15 @@ class SectionController {
             @Nullable Map<String, Object> change) {}
 
     @PostMapping(path = "/roster/read", consumes = "application/json")
-    RosterRead read(
-            @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody RosterGiven given) {
-        Decisions decisions = store.load(by.workspaceId(), termId).decisions();
+    RosterRead read(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody RosterGiven given) {
+        Decisions decisions = access.look(by, termId).decisions();
         List<Student> now = find(decisions, given.course(), given.section()).students();
         String text = given.text() == null ? "" : given.text();
         List<RosterReader.Line> read = given.content() == null && text.isBlank()
                 ? List.of()
                 : given.content() != null
-                        ? RosterReader.read(new Given(given.name() == null ? "the file" : given.name(), given.content()))
+                        ? RosterReader.read(
+                                new Given(given.name() == null ? "the file" : given.name(), given.content()))
                         : RosterReader.read(text);
         Set<String> ids = now.stream().map(Student::id).collect(Collectors.toSet());
         Set<String> names = now.stream().map(s -> s.name().toLowerCase()).collect(Collectors.toSet());
@@ -250,12 +252,12 @@ class SectionController {
         List<Student> all = new ArrayList<>(now);
         Set<String> listed = read.stream()
                 .filter(l -> l.student() != null)
-                .flatMap(l -> Stream.of(
-                        l.student().id(), l.student().name().toLowerCase()))
+                .flatMap(l -> Stream.of(l.student().id(), l.student().name().toLowerCase()))
                 .collect(Collectors.toSet());
         for (RosterReader.Line line : read) {
             Student s = line.student();
-            boolean here = s != null && (ids.contains(s.id()) || names.contains(s.name().toLowerCase()));
+            boolean here = s != null
+                    && (ids.contains(s.id()) || names.contains(s.name().toLowerCase()));
             boolean fresh = s != null && line.state().equals("student") && !here;
             if (fresh) {
                 all.add(s);
@@ -304,22 +306,21 @@ class SectionController {
     @PostMapping(path = "/timetable/read", consumes = "application/json")
     List<TimetableGroup> timetable(
             @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody TimetableGiven given) {
-        Decisions decisions = store.load(by.workspaceId(), termId).decisions();
+        Decisions decisions = access.look(by, termId).decisions();
         byte[] content = given.content() == null ? new byte[0] : given.content();
         Given file = new Given(given.name() == null ? "the file" : given.name(), content);
         if (file.kind() != Given.Kind.CALENDAR) {
-            throw new Unreadable(
-                    "“" + file.name() + "” is no calendar file. Export the timetable as .ics.");
+            throw new Unreadable("“" + file.name() + "” is no calendar file. Export the timetable as .ics.");
         }
-        CalendarReader.Reading reading = CalendarReader.read(file, decisions.term().zone());
+        CalendarReader.Reading reading =
+                CalendarReader.read(file, decisions.term().zone());
         TeachingCalendar calendar = TeachingCalendar.of(decisions.term());
         return TimetableReader.read(reading.events(), decisions.term()).stream()
                 .map(group -> group(group, decisions, calendar))
                 .toList();
     }
 
-    private static TimetableGroup group(
-            TimetableReader.Group group, Decisions decisions, TeachingCalendar calendar) {
+    private static TimetableGroup group(TimetableReader.Group group, Decisions decisions, TeachingCalendar calendar) {
         Course course = decisions.course(group.course()).orElse(null);
         Section was = course == null ? null : course.section(group.section()).orElse(null);
         int usual = group.meets().isEmpty() ? 50 : group.meets().get(0).minutes();
@@ -327,7 +328,8 @@ class SectionController {
         Section section = base.withMeets(group.meets()).withSessionChanges(group.changes());
         Sessions now = section.timetable(group.course()).sessions(calendar);
         boolean same = was != null
-                && now.all().equals(was.timetable(group.course()).sessions(calendar).all());
+                && now.all()
+                        .equals(was.timetable(group.course()).sessions(calendar).all());
         Change change = course == null
                 ? new PutCourse(
                         null,
@@ -343,8 +345,8 @@ class SectionController {
                                 List.of(),
                                 Extra.NONE))
                 : new PutSection(group.course(), was == null ? null : was.code(), section);
-        List<String> said = new ArrayList<>(
-                group.meets().stream().map(MeetsWords::say).toList());
+        List<String> said =
+                new ArrayList<>(group.meets().stream().map(MeetsWords::say).toList());
         group.changes().forEach(c -> said.add(change(c)));
         return new TimetableGroup(
                 group.course(),

@@ -5,6 +5,7 @@ import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.PlanFile;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.ChangeService;
+import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
@@ -15,6 +16,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
@@ -35,32 +37,44 @@ import org.springframework.web.bind.annotation.RestController;
 class TermController {
 
     private final TermStore store;
+    private final Access access;
     private final ChangeService changes;
     private final Walls walls;
 
-    TermController(TermStore store, ChangeService changes, Walls walls) {
+    TermController(TermStore store, Access access, ChangeService changes, Walls walls) {
         this.store = store;
+        this.access = access;
         this.changes = changes;
         this.walls = walls;
     }
 
-    /** A term in the list of terms. */
-    record TermLine(long id, String name, LocalDate first, LocalDate last, List<String> sections) {}
+    /**
+     * A term in the list of terms.
+     *
+     * @param role "own", or as what it was shared: "co-teacher", "reader" or "substitute"
+     */
+    record TermLine(long id, String name, LocalDate first, LocalDate last, List<String> sections, String role) {}
 
     /** A term that was made, with what is worth knowing about its file. */
     record MadeTerm(long id, List<Fault> faults) {}
 
     @GetMapping
     List<TermLine> all(@AuthenticationPrincipal SignedIn by) {
-        return store.all(by.workspaceId()).stream().map(TermController::line).toList();
+        List<TermLine> lines = new ArrayList<>(
+                store.all(by.workspaceId()).stream().map(t -> line(t, "own")).toList());
+        for (Access.SharedTerm shared : access.shared(by)) {
+            lines.add(line(access.shared(by, shared.termId()), shared.role()));
+        }
+        return lines;
     }
 
-    private static TermLine line(Stored stored) {
+    private static TermLine line(Stored stored, String role) {
         Term term = stored.decisions().term();
         List<String> sections = stored.decisions().courses().stream()
                 .flatMap(c -> c.sections().stream().map(s -> c.code() + "/" + s.code()))
+                .filter(s -> !role.equals("substitute"))
                 .toList();
-        return new TermLine(stored.termId(), term.name(), term.first(), term.last(), sections);
+        return new TermLine(stored.termId(), term.name(), term.first(), term.last(), sections, role);
     }
 
     /** Makes a term from a plan file; faults that leave it a meaning are told. */
@@ -89,7 +103,7 @@ class TermController {
             responseCode = "200",
             content = @Content(mediaType = "application/json", schema = @Schema(type = "object")))
     ResponseEntity<byte[]> plan(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        Stored stored = store.load(by.workspaceId(), termId);
+        Stored stored = access.look(by, termId);
         String name = stored.decisions()
                 .term()
                 .name()
@@ -112,7 +126,7 @@ class TermController {
             @PathVariable long termId,
             @RequestParam(required = false) String course,
             @RequestParam(required = false) String section) {
-        Stored stored = store.load(by.workspaceId(), termId);
+        Stored stored = access.look(by, termId);
         WallView view = walls.stands(stored, course, section);
         return ResponseEntity.ok()
                 .eTag("\"" + stored.version() + "-" + view.today() + "\"")

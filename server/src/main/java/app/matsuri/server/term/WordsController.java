@@ -12,9 +12,9 @@ import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.plan.RuleReader;
 import app.matsuri.server.Today;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
-import app.matsuri.server.storage.TermStore;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.Locale;
@@ -36,11 +36,11 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping(path = "/api/terms/{termId}", produces = "application/json")
 class WordsController {
 
-    private final TermStore store;
+    private final Access access;
     private final Today today;
 
-    WordsController(TermStore store, Today today) {
-        this.store = store;
+    WordsController(Access access, Today today) {
+        this.access = access;
         this.today = today;
     }
 
@@ -59,7 +59,7 @@ class WordsController {
             @PathVariable long termId,
             @RequestParam String text,
             @RequestParam(required = false) String section) {
-        Stored stored = store.load(by.workspaceId(), termId);
+        Stored stored = access.look(by, termId);
         Optional<LocalDate> found = text.strip().toLowerCase(Locale.ROOT).equals("next class")
                 ? nextClass(stored, section)
                 : words(stored).read(text);
@@ -91,7 +91,7 @@ class WordsController {
             @RequestParam String course,
             @RequestParam(required = false) String lesson,
             @RequestParam String text) {
-        Stored stored = store.load(by.workspaceId(), termId);
+        Stored stored = access.look(by, termId);
         String beside = lesson == null || lesson.isBlank() ? null : lesson;
         DateRule rule = new DueWords(words(stored))
                 .read(text, beside)
@@ -111,7 +111,7 @@ class WordsController {
             @PathVariable long termId,
             @RequestParam String course,
             @RequestBody @Schema(type = "object") JsonNode rule) {
-        store.load(by.workspaceId(), termId);
+        access.look(by, termId);
         Faults faults = new Faults();
         In in = In.of(rule, "", faults);
         DateRule read = in == null ? null : RuleReader.rule(in);

@@ -1,0 +1,192 @@
+<script setup lang="ts">
+import Dialog from "primevue/dialog";
+import { computed, onMounted, ref, shallowRef } from "vue";
+import { type CalendarView, type Schemas, api, ask } from "../api/client";
+import DateInput from "../ui/DateInput.vue";
+import { moment, span } from "../ui/say";
+
+/** Who else may change or see this term, and the simulated outbox with their invitations. */
+const props = defineProps<{ term: CalendarView }>();
+type Line = Schemas["ColleagueLine"];
+const lines = shallowRef<Line[] | null>(null);
+const mails = shallowRef<Schemas["Mail"][] | null>(null);
+const inviting = ref(false);
+const role = ref<"co-teacher" | "reader" | "substitute">("co-teacher");
+const name = ref("");
+const mail = ref("");
+const section = ref("");
+const first = ref("");
+const last = ref("");
+const problem = ref("");
+const busy = ref(false);
+const path = computed(() => ({ termId: props.term.termId }));
+const SAID: Record<string, string> = {
+  "co-teacher": "may change everything",
+  reader: "may look",
+  substitute: "sees the classes of",
+};
+
+async function load() {
+  // a colleague sees the term, not who else does
+  lines.value = await ask(api.GET("/api/terms/{termId}/colleagues", { params: { path: path.value } })).catch(
+    () => null,
+  );
+}
+onMounted(load);
+
+async function doing(action: () => Promise<unknown>) {
+  busy.value = true;
+  problem.value = "";
+  try {
+    await action();
+    await load();
+    return true;
+  } catch (e) {
+    problem.value = (e as Error).message;
+    return false;
+  } finally {
+    busy.value = false;
+  }
+}
+async function invite() {
+  const at = section.value.lastIndexOf("/");
+  const part =
+    role.value === "substitute"
+      ? {
+          course: section.value.slice(0, at),
+          section: section.value.slice(at + 1),
+          first: first.value,
+          last: last.value,
+        }
+      : {};
+  const ok = await doing(() =>
+    ask(
+      api.POST("/api/terms/{termId}/colleagues", {
+        params: { path: path.value },
+        body: { role: role.value, name: name.value, mail: mail.value, ...part },
+      }),
+    ),
+  );
+  if (ok) {
+    inviting.value = false;
+    name.value = "";
+    mail.value = "";
+  }
+}
+function withdraw(line: Line) {
+  return doing(() =>
+    ask(
+      api.DELETE("/api/terms/{termId}/colleagues/{colleagueId}", {
+        params: { path: { ...path.value, colleagueId: line.id } },
+      }),
+    ),
+  );
+}
+async function showOutbox() {
+  mails.value = await ask(api.GET("/api/outbox"));
+}
+const parts = (body: string) => body.split(/(\/invitation\/\S+)/);
+</script>
+
+<template>
+  <section v-if="lines" class="sec">
+    <h2>
+      Colleagues
+      <span class="side">
+        <button type="button" class="do" @click="doing(showOutbox)">outbox</button>
+        <button type="button" class="do more" @click="inviting = !inviting">invite someone</button>
+      </span>
+    </h2>
+    <p v-if="!lines.length && !inviting" class="soft">
+      Nobody else. A co-teacher may change the term, a reader may look, a substitute sees some days of one section.
+    </p>
+    <table v-if="lines.length">
+      <tbody>
+        <tr v-for="l in lines" :key="l.id">
+          <td>
+            <b>{{ l.name }}</b>
+          </td>
+          <td>
+            {{ SAID[l.role]
+            }}<template v-if="l.course && l.first && l.last">
+              {{ l.course }} {{ l.section }}, {{ span(l.first, l.last) }}</template
+            >
+          </td>
+          <td class="soft">{{ l.accepted ? "joined" : "invited" }}</td>
+          <td class="r">
+            <button type="button" class="do" :disabled="busy" @click="withdraw(l)">
+              take back<span class="vh"> the invitation of {{ l.name }}</span>
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <form v-if="inviting" class="form" @submit.prevent="invite">
+      <label for="col-name">Name</label>
+      <input id="col-name" v-model="name" class="field" required maxlength="100" />
+      <label for="col-mail">Mail</label>
+      <input id="col-mail" v-model="mail" class="field" type="email" required maxlength="200" />
+      <label for="col-role">May</label>
+      <select id="col-role" v-model="role" class="field">
+        <option value="co-teacher">change everything (co-teacher)</option>
+        <option value="reader">look (reader)</option>
+        <option value="substitute">see some days of a section (substitute)</option>
+      </select>
+      <template v-if="role === 'substitute'">
+        <label for="col-section">Section</label>
+        <select id="col-section" v-model="section" class="field" required>
+          <option v-for="s in term.sections" :key="s.course + s.section" :value="`${s.course}/${s.section}`">
+            {{ s.course }} {{ s.section }}
+          </option>
+        </select>
+        <label for="col-first">From</label>
+        <DateInput id="col-first" v-model="first" :term-id="term.termId" />
+        <label for="col-last">To</label>
+        <DateInput id="col-last" v-model="last" :term-id="term.termId" />
+      </template>
+      <div class="wide actions">
+        <button type="button" class="btn quiet" @click="inviting = false">Leave it</button>
+        <button type="submit" class="btn go" :disabled="busy">Invite</button>
+      </div>
+    </form>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <Dialog
+      :visible="mails !== null"
+      modal
+      header="Outbox (simulated: nothing is sent)"
+      :style="{ width: '640px' }"
+      @update:visible="mails = null"
+    >
+      <p v-if="!mails?.length">Nothing was sent yet.</p>
+      <article v-for="m in mails ?? []" :key="m.id">
+        <p>
+          <b>{{ m.subject }}</b> <span class="soft">to {{ m.recipient }}, {{ moment(m.sentAt) }}</span>
+        </p>
+        <p class="body">
+          <template v-for="(part, n) in parts(m.body)" :key="n"
+            ><a v-if="part.startsWith('/invitation/')" :href="part">{{ part }}</a
+            ><template v-else>{{ part }}</template></template
+          >
+        </p>
+      </article>
+    </Dialog>
+  </section>
+</template>
+
+<style scoped>
+p {
+  margin: 4px 0;
+}
+.more {
+  margin-left: 12px;
+}
+.body {
+  white-space: pre-wrap;
+  border-left: 2px solid var(--rule-firm);
+  padding-left: 10px;
+  overflow-wrap: anywhere;
+}
+a {
+  color: inherit;
+}
+</style>
