@@ -38,7 +38,7 @@ const emit = defineEmits<{ open: [number]; paste: [] }>();
           <td>{{ c.nothingDue ? "yes" : "no" }}</td>
           <td>
             <button v-if="!c.proposed" type="button" class="do" @click="emit('open', n)">
-              change<span class="vh"> {{ c.reason }} {{ c.days }}</span>
+              change<span class="vh">{{ ` ${c.reason} ${c.days}` }}</span>
             </button>
           </td>
         </tr>

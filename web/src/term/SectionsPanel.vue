@@ -34,7 +34,7 @@ const at = (beat?: string | null) =>
               >, {{ c.asks || `${c.requiredMinutes?.toLocaleString("en-US")} minutes asked` }}</span
             >
             <button type="button" class="do side-do" @click="emit('course', c.code)">
-              change<span class="vh"> {{ c.code }}</span>
+              change<span class="vh">{{ ` ${c.code}` }}</span>
             </button>
             <button type="button" class="do side-do" @click="emit('edit', c.code, '')">
               add a section<span class="vh"> to {{ c.code }}</span>
@@ -65,7 +65,7 @@ const at = (beat?: string | null) =>
               {{ count(s.sessions, "class", "classes") }}<span class="vh"> of {{ c.code }} {{ s.section }}</span>
             </button>
             <button type="button" class="do side-do" @click="emit('edit', c.code, s.section)">
-              change<span class="vh"> {{ c.code }} {{ s.section }}</span>
+              change<span class="vh">{{ ` ${c.code} ${s.section}` }}</span>
             </button>
           </td>
         </tr>

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import org.openqa.selenium.By;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
@@ -146,16 +147,27 @@ final class Page implements AutoCloseable {
     }
 
     void click(String css) {
-        see(css).click();
+        on(css, WebElement::click);
     }
 
     void type(String css, String text) {
-        WebElement field = see(css);
-        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+        on(css, field -> field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text));
     }
 
     void choose(String css, String option) {
-        new Select(see(css)).selectByVisibleText(option);
+        on(css, field -> new Select(field).selectByVisibleText(option));
+    }
+
+    /** Does something with the first such thing; again where it was drawn anew in between. */
+    private void on(String css, Consumer<WebElement> action) {
+        waiting().withMessage("on " + css).until(d -> {
+            List<WebElement> found = d.findElements(By.cssSelector(css));
+            if (found.isEmpty()) {
+                return false;
+            }
+            action.accept(found.get(0));
+            return true;
+        });
     }
 
     /** The cell of a day. */

@@ -79,6 +79,66 @@ class Screenshots {
                 page.click("[data-date='2026-10-09'] .date");
                 take(page, "phone");
             }
+            try (Page page = Page.open(app)) {
+                setUp(page, data);
+            }
         }
+    }
+
+    /** The Term view: full, painted, proposed, a list read, a section, a roster; and a term with nothing in it yet. */
+    private static void setUp(Page page, Path data) throws Exception {
+        page.enter("I. Tolvanen");
+        page.see(".wall");
+        page.press("Term");
+        page.see(".tg");
+        page.see(".days");
+        take(page, "term");
+        page.drag(".tg [data-date='2026-10-21']", ".tg [data-date='2026-10-22']");
+        page.type("#mean-reason", "Testing days");
+        page.choose("#mean-kind", "testing");
+        page.seeText(".sec.now", "takes 1 class from HYD 210 A");
+        take(page, "term-painted");
+        page.press("See what it does");
+        page.see(".strip");
+        take(page, "term-proposal");
+        page.press("Discard");
+        page.gone(".strip");
+        page.press("paste a list or read a file");
+        page.see("#paste-off");
+        page.js(
+                "const e=document.querySelector('#paste-off');e.value=arguments[0];e.dispatchEvent(new Event('input',{bubbles:true}))",
+                "Quillmarsh College, Academic Calendar\n\nAugust 31 (Mon)   First day of classes\n"
+                        + "October 12-13 (Mon-Tues)   Autumn break, no classes\nOctober 23 (Fri)   Staff day, no classes\n"
+                        + "November 6 (Fri)   Last day to withdraw\nNovember 11 (Wed)   Bridge Day, college closed\n"
+                        + "November 24   Early dismissal 12:30 pm\nNov. 25 - 27   Holiday break, college closed\n"
+                        + "Reading day as announced by the Dean");
+        page.seeText(".understood", "Bridge Day");
+        take(page, "term-list");
+        page.keys(org.openqa.selenium.Keys.ESCAPE);
+        page.gone(".p-dialog");
+        page.press("change HYD 210 A");
+        page.see("#section-code");
+        take(page, "section");
+        page.keys(org.openqa.selenium.Keys.ESCAPE);
+        page.gone(".p-dialog");
+        page.press("students of HYD 210 A");
+        page.seeText(".list", "Wren Oakes");
+        page.js(
+                "const e=document.querySelector('#roster-list');e.value=arguments[0];e.dispatchEvent(new Event('input',{bubbles:true}))",
+                "Oakes, Wren\nBirk Halloran <birk.halloran@quillmarsh.example>\nTove Lindqvist\n7");
+        page.seeText(".understood", "Birk Halloran");
+        take(page, "roster");
+        Path empty = data.resolve("empty.json");
+        java.nio.file.Files.writeString(
+                empty,
+                "{\"matsuri\":1,\"term\":{\"name\":\"Spring 2027\",\"first\":\"2027-01-19\",\"last\":\"2027-05-07\",\"zone\":\"America/Chicago\"},\"courses\":[]}");
+        page.go("/");
+        page.see(".begin");
+        page.see("input[type=file]").sendKeys(empty.toString());
+        page.seeText("body", "no section yet");
+        page.press("Term");
+        page.see(".tg");
+        page.see(".days, .sec");
+        take(page, "term-empty");
     }
 }

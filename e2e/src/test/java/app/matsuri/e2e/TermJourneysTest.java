@@ -275,6 +275,44 @@ class TermJourneysTest {
         }
     }
 
+    /** A colleague is invited, takes the invitation from the simulated outbox with a new account, and changes the term. */
+    @Test
+    void aCoTeacherIsInvitedAndJoins() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            opened(page, AUTUMN);
+            page.press("invite someone");
+            page.type("#col-name", "Bram Sayer");
+            page.type("#col-mail", "bram@quillmarsh.example");
+            page.press("Invite");
+            page.seeText(".sec", "Bram Sayer");
+            page.press("outbox");
+            String link = page.see(".p-dialog a[href^='/invitation/']").getDomAttribute("href");
+            page.keys(Keys.ESCAPE);
+            page.gone(".p-dialog");
+            page.press("Sign out");
+            page.see("#sign-in");
+            page.go(link);
+            page.seeText("main", "invites you to Autumn 2026");
+            page.type("#invited-name", "sayer" + System.nanoTime());
+            page.type("#invited-password", "a long enough password");
+            page.press("Take the invitation");
+            page.seeText(".terms", "co-teacher");
+            page.press("Autumn 2026");
+            page.see(".wall");
+            page.press("Term");
+            page.see(".tg");
+            page.drag(cell("2026-11-19"), cell("2026-11-19") + " .n");
+            page.type("#mean-reason", "Joint trip");
+            page.press("See what it does");
+            page.see(".strip");
+            page.press("Apply");
+            page.seeText(".notice", "Joint trip");
+            page.press("History");
+            page.seeText(".lines", "Joint trip");
+            page.seeText(".lines", "Bram Sayer");
+        }
+    }
+
     /** At 320 pixels the term can still be read. */
     @Test
     void aVeryNarrowWindowStillShowsTheTerm() throws Exception {

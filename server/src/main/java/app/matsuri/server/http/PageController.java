@@ -29,7 +29,7 @@ class PageController {
     }
 
     @GetMapping(
-            path = {"/", "/sign-in", "/new", "/terms/**"},
+            path = {"/", "/sign-in", "/new", "/terms/**", "/invitation/*"},
             produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
     String page(HttpServletResponse response) {
