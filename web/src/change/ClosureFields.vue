@@ -13,7 +13,7 @@ const draft = defineModel<ClosureDraft>({ required: true });
 const part = ref(draft.value.from !== "");
 const scopes = computed(() => [
   ...[...new Set(props.sections.map((s) => s.course))].map((c) => ({ value: c, label: `${c}, all sections` })),
-  ...props.sections.map((s) => ({ value: `${s.course}/${s.section}`, label: `${s.course} ${s.section}` })),
+  ...props.sections.map((s) => ({ value: `${s.course}/${s.section}`, label: `${s.course} ${s.section} only` })),
 ]);
 const scope = computed(() => (draft.value.only.length > 1 ? "several" : (draft.value.only[0] ?? "")));
 const several = ref(draft.value.only.length > 1);
@@ -62,7 +62,7 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value;
   <div v-if="several" class="wide ticks">
     <label v-for="s in scopes" :key="s.value">
       <input type="checkbox" :checked="draft.only.includes(s.value)" @change="tick(s.value, checked($event))" />{{
-        s.label
+        s.label.replace(" only", "")
       }}
     </label>
   </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
-import { onMounted, ref, shallowRef, watch } from "vue";
+import { nextTick, onMounted, ref, shallowRef, watch } from "vue";
 import { type Schemas, api, ask } from "../api/client";
 import DateInput from "../ui/DateInput.vue";
 import { clock, count, weekdayDay } from "../ui/say";
@@ -8,7 +8,12 @@ import { type Json, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
 
 /** The classes of a section: cancel, move or add one; change one, this and all later, or all of its series. */
-const props = defineProps<{ course: string; section: string }>();
+const props = defineProps<{
+  course: string;
+  section: string;
+  /** Name of the class to open at once; empty for none. */
+  openAt: string;
+}>();
 const emit = defineEmits<{ done: [] }>();
 const state = injectTerm();
 const { problem, busy } = state;
@@ -36,7 +41,15 @@ async function load() {
     problem.value = (e as Error).message;
   }
 }
-onMounted(load);
+onMounted(async () => {
+  await load();
+  const line = lines.value.find((l) => l.name === props.openAt);
+  if (line) {
+    edit(line);
+    await nextTick();
+    document.querySelector(".box")?.scrollIntoView({ block: "center" });
+  }
+});
 watch(
   () => state.view.value?.version,
   () => void load(),

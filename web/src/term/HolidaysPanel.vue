@@ -138,7 +138,7 @@ function tick(day: string) {
         Take the chosen
       </button>
       <button type="button" class="btn" :disabled="busy" @click="take(open.map((h) => h.day))">
-        Take all {{ open.length }}
+        Take all{{ open.length > 1 ? ` ${open.length}` : "" }}
       </button>
     </div>
   </section>

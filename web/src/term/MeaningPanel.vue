@@ -4,7 +4,7 @@ import type { CalendarView, Change } from "../api/client";
 import ClosureFields from "../change/ClosureFields.vue";
 import { type ClosureDraft, draftOf, newClosure, written } from "../change/closure";
 import DateInput from "../ui/DateInput.vue";
-import { count, weekdayDay, weekdayLong } from "../ui/say";
+import { clock, count, weekdayDay, weekdayLong } from "../ui/say";
 import type { Brush } from "./brush";
 import type { Run } from "./usePaint";
 import { injectTerm } from "./useTerm";
@@ -17,7 +17,12 @@ const props = defineProps<{
   /** Index of the day off that is changed; -1 for a new one. */
   index: number;
 }>();
-const emit = defineEmits<{ done: []; run: [Run]; open: [number] }>();
+const emit = defineEmits<{
+  done: [];
+  run: [Run];
+  open: [number];
+  classes: [course: string, section: string, name: string];
+}>();
 
 const state = injectTerm();
 const { problem, busy, preview } = state;
@@ -38,6 +43,14 @@ const others = computed(() =>
   props.term.closures
     .map((c, n) => ({ c, n }))
     .filter(({ c, n }) => n !== props.index && c.first <= props.run[1] && c.last >= props.run[0]),
+);
+/** Classes of a single day: each can be cancelled, moved or changed from here. */
+const classes = computed(() =>
+  props.run[0] === props.run[1]
+    ? (props.term.weeks.flatMap((w) => w.days).find((d) => d.date === props.run[0])?.sessions ?? []).filter(
+        (c) => c.origin !== "beat",
+      )
+    : [],
 );
 const marked = computed(() =>
   props.term.weeks
@@ -159,6 +172,18 @@ function setLast(last: string) {
         Off already:
         <button v-for="o in others" :key="o.n" type="button" class="do other" @click="emit('open', o.n)">
           {{ o.c.reason || "day off" }}, {{ o.c.days }}
+        </button>
+      </p>
+      <p v-if="classes.length" class="wide soft">
+        Classes:
+        <button
+          v-for="c in classes"
+          :key="c.section + c.name"
+          type="button"
+          class="do other"
+          @click="emit('classes', term.sections[c.section]!.course, term.sections[c.section]!.section, c.name)"
+        >
+          {{ term.sections[c.section]!.course }} {{ term.sections[c.section]!.section }} at {{ clock(c.start) }}
         </button>
       </p>
       <p v-if="preview && !refused" class="wide soft">{{ preview.sentence }}</p>

@@ -16,7 +16,9 @@ type Student = Schemas["StudentLine"];
 const students = shallowRef<Student[]>([]);
 const read = shallowRef<Schemas["RosterRead"] | null>(null);
 const problem = ref("");
-const removing = ref(false);
+/** Whose removal is looked at: of this section, or of the whole course. */
+const removing = ref<"" | "section" | "course">("");
+const everyone = shallowRef<{ section: string; students: Student[] }[]>([]);
 const splitting = ref(false);
 const half = ref<Record<string, string>>({});
 let asked = 0;
@@ -53,7 +55,7 @@ async function propose(change: Record<string, unknown>) {
   }
   if (state.proposal.value) emit("done");
   read.value = null;
-  removing.value = false;
+  removing.value = "";
   splitting.value = false;
   await load();
 }
@@ -66,6 +68,31 @@ const put = (list: Student[], section = props.section, course = props.course) =>
 function without(id: string) {
   return propose(put(students.value.filter((s) => s.id !== id)));
 }
+/** One look at who they all are, before a course's people are removed. */
+async function lookAtCourse() {
+  const codes = props.term.sections.filter((s) => s.course === props.course).map((s) => s.section);
+  try {
+    everyone.value = await Promise.all(
+      codes.map(async (section) => ({
+        section,
+        students: await ask(
+          api.GET("/api/terms/{termId}/roster", {
+            params: { path: { termId: state.termId }, query: { course: props.course, section } },
+          }),
+        ),
+      })),
+    );
+    removing.value = "course";
+  } catch (e) {
+    problem.value = (e as Error).message;
+  }
+}
+const removeCourse = () =>
+  propose({
+    kind: "together",
+    does: `Remove the students of ${props.course}`,
+    changes: everyone.value.filter((e) => e.students.length).map((e) => put([], e.section)),
+  });
 /** Deals the students out evenly, in the order of the list. */
 function evenly() {
   half.value = Object.fromEntries(
@@ -156,14 +183,23 @@ Tove Lindqvist <tove@quillmarsh.example>"
             <button type="button" class="btn quiet" @click="splitting = false">Leave it</button>
             <button type="button" class="btn go" :disabled="busy" @click="split">Set the half-groups</button>
           </template>
-          <template v-else-if="removing">
+          <template v-else-if="removing === 'section'">
             <span>These {{ count(students.length, "person is", "people are") }} removed; Undo brings them back.</span>
-            <button type="button" class="btn quiet" @click="removing = false">Keep them</button>
+            <button type="button" class="btn quiet" @click="removing = ''">Keep them</button>
             <button type="button" class="btn go" :disabled="busy" @click="propose(put([]))">Remove them all</button>
           </template>
+          <div v-else-if="removing === 'course'">
+            <p v-for="e in everyone.filter((x) => x.students.length)" :key="e.section">
+              <b>{{ course }} {{ e.section }}</b> {{ e.students.map((s) => s.name).join(", ") }}
+            </p>
+            <p>All of them are removed from the course; Undo brings them back.</p>
+            <button type="button" class="btn quiet" @click="removing = ''">Keep them</button>
+            <button type="button" class="btn go" :disabled="busy" @click="removeCourse">Remove everyone</button>
+          </div>
           <template v-else>
             <button v-if="halves.length > 1" type="button" class="btn" @click="splitting = true">Half-groups…</button>
-            <button type="button" class="btn" @click="removing = true">Remove all…</button>
+            <button type="button" class="btn" @click="removing = 'section'">Remove all…</button>
+            <button type="button" class="btn" @click="lookAtCourse">Remove everyone of {{ course }}…</button>
           </template>
         </div>
       </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from "vue";
 import { useRoute } from "vue-router";
-import ProposalStrip from "../change/ProposalStrip.vue";
+import ChangeLine from "../change/ChangeLine.vue";
 import { draftOf, written } from "../change/closure";
 import Band from "../frame/Band.vue";
 import UndoRedo from "../frame/UndoRedo.vue";
@@ -30,7 +30,7 @@ const route = useRoute();
 const termId = Number(route.params.termId);
 const state = useTerm(termId);
 provide(TERM, state);
-const { view, shown, proposal, problem, done, busy } = state;
+const { view, shown, proposal, problem, busy } = state;
 
 const course = ref("");
 const brush = ref<Brush>("off");
@@ -41,6 +41,8 @@ const focus = ref("");
 const grid = ref<InstanceType<typeof TermGrid>>();
 const dialog = ref<"" | "paste" | "section" | "course" | "classes" | "roster" | "timetable">("");
 const at = ref({ course: "", section: "" });
+/** The class that is opened with the list of classes; empty for none. */
+const classAt = ref("");
 let anchor = "";
 
 onBeforeUnmount(() => document.removeEventListener("keydown", anywhere));
@@ -53,9 +55,6 @@ onMounted(async () => {
   const codes = view.value?.courses.map((c) => c.code) ?? [];
   course.value = codes.find((c) => c === asked) ?? codes[0] ?? "";
   focus.value = days.find((d) => d.inTerm)?.date ?? "";
-});
-watch(done, (now) => {
-  if (now) window.setTimeout(() => done.value === now && (done.value = null), 12000);
 });
 watch(proposal, (now) => {
   if (now) close();
@@ -131,7 +130,8 @@ function stand(event: FocusEvent) {
   const date = (event.target as HTMLElement).dataset.date;
   if (date) focus.value = date;
 }
-function show(which: typeof dialog.value, course = "", section = "") {
+function show(which: typeof dialog.value, course = "", section = "", name = "") {
+  classAt.value = name;
   at.value = { course, section };
   problem.value = "";
   dialog.value = which;
@@ -196,6 +196,7 @@ function show(which: typeof dialog.value, course = "", section = "") {
           :index="index"
           @run="run = $event"
           @open="open"
+          @classes="(c, s, name) => show('classes', c, s, name)"
           @done="close"
         />
         <TermSums :was="view" :term="shown" />
@@ -216,28 +217,12 @@ function show(which: typeof dialog.value, course = "", section = "") {
     <main v-else class="page">
       <p v-if="!problem">Laying out the term…</p>
     </main>
-    <ProposalStrip
-      v-if="proposal"
-      :proposal="proposal"
-      :busy="busy"
-      :problem="problem"
-      @apply="state.apply()"
-      @discard="state.discard()"
-    />
-    <div v-else-if="problem && !dialog && !run" class="notice bad" role="alert">
-      <span class="look">{{ problem }}</span>
-      <button type="button" class="btn quiet" @click="problem = ''">Close</button>
-      <button v-if="!view" type="button" class="btn" @click="state.load()">Try again</button>
-    </div>
-    <div v-else-if="done" class="notice" role="status">
-      <span>{{ done.text }}.</span>
-      <button v-if="done.undo" type="button" class="btn" @click="state.undo()">Undo</button>
-    </div>
+    <ChangeLine :state="state" :held="dialog !== '' || run !== null" :loaded="view !== null" @again="state.load()" />
     <template v-if="view">
       <PasteDialog v-if="dialog === 'paste'" @done="dialog = ''" />
       <SectionDialog v-if="dialog === 'section'" :term="view" v-bind="at" @done="dialog = ''" />
       <CourseDialog v-if="dialog === 'course'" :course="at.course" @done="dialog = ''" />
-      <ClassesDialog v-if="dialog === 'classes'" v-bind="at" @done="dialog = ''" />
+      <ClassesDialog v-if="dialog === 'classes'" v-bind="at" :open-at="classAt" @done="dialog = ''" />
       <RosterDialog v-if="dialog === 'roster'" :term="view" v-bind="at" @done="dialog = ''" />
       <TimetableDialog v-if="dialog === 'timetable'" @done="dialog = ''" />
     </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import ProposalStrip from "../change/ProposalStrip.vue";
+import ChangeLine from "../change/ChangeLine.vue";
 import Band from "../frame/Band.vue";
 import UndoRedo from "../frame/UndoRedo.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
@@ -27,7 +27,7 @@ const router = useRouter();
 const termId = Number(route.params.termId);
 const state = useWall(termId);
 provide(WALL, state);
-const { wall, shown, proposal, problem, done, busy } = state;
+const { wall, shown, proposal, problem, busy } = state;
 
 const opened = ref("");
 const focus = ref("");
@@ -142,9 +142,6 @@ function resize() {
 }
 onMounted(() => window.addEventListener("resize", resize));
 onBeforeUnmount(() => window.removeEventListener("resize", resize));
-watch(done, (now) => {
-  if (now) window.setTimeout(() => done.value === now && (done.value = null), 12000);
-});
 async function closeSlip() {
   opened.value = "";
   await nextTick();
@@ -226,29 +223,25 @@ function edited() {
   </main>
   <main v-else class="page">
     <p v-if="!problem">Laying out the wall…</p>
+    <p v-else>
+      <RouterLink :to="`/terms/${termId}/term`">Set up the term</RouterLink>: its days, courses and sections.
+    </p>
   </main>
-  <ProposalStrip
-    v-if="proposal"
-    :proposal="proposal"
-    :busy="busy"
-    :problem="problem"
-    @apply="state.apply()"
-    @discard="state.discard()"
-  />
-  <div v-else-if="problem && !dialog && !editing" class="notice bad" role="alert">
-    <span class="look">{{ problem }}</span>
-    <button type="button" class="btn quiet" @click="problem = ''">Close</button>
-    <button v-if="!wall" type="button" class="btn" @click="load(String(route.query.section ?? ''))">Try again</button>
-  </div>
-  <div v-else-if="hands.carrying.value" class="notice" role="status">
-    Carrying {{ count(hands.carrying.value.length, "thing") }}. Arrows carry, <kbd>Enter</kbd> puts it down,
-    <kbd>P</kbd> fixes it there, <kbd>Esc</kbd> lets go.
-  </div>
-  <div v-else-if="done" class="notice" role="status">
-    <span>{{ done.text }}.</span>
-    <button v-if="done.undo" type="button" class="btn" @click="state.undo()">Undo</button>
-  </div>
-  <WallLegend v-else-if="shown && !narrow" :close="close" />
+  <ChangeLine
+    :state="state"
+    :held="dialog !== '' || editing !== ''"
+    :loaded="wall !== null"
+    :first="hands.carrying.value !== null"
+    @again="load(String(route.query.section ?? ''))"
+  >
+    <template #first>
+      <div class="notice" role="status">
+        Carrying {{ count(hands.carrying.value?.length ?? 0, "thing") }}. Arrows carry, <kbd>Enter</kbd> puts it down,
+        <kbd>P</kbd> fixes it there, <kbd>Esc</kbd> lets go.
+      </div>
+    </template>
+    <WallLegend v-if="shown && !narrow" :close="close" />
+  </ChangeLine>
   <div
     v-if="drag.carried.value"
     class="carried"

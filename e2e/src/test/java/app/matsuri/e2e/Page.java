@@ -48,6 +48,9 @@ final class Page implements AutoCloseable {
                 "--disable-background-networking",
                 "--disable-component-update",
                 "--disable-sync",
+                "--disable-background-timer-throttling",
+                "--disable-renderer-backgrounding",
+                "--disable-backgrounding-occluded-windows",
                 "--hide-scrollbars",
                 "--window-size=1400,1000",
                 "--user-data-dir=" + profile);

@@ -138,7 +138,9 @@ public final class DaysOffReader {
         boolean names = text.matches(
                 "(?iu).*(calendar|term|semester|year|quarter|dates|holidays|breaks|kalender|ferien|calendrier"
                         + "|calendario|date\\b|event|reason|district|school|college|university).*");
-        return names || !digits && !OFF.matcher(text).find()
+        // a heading is written with capitals: "Spring Dates", not "as the Dean says"
+        boolean capitals = !digits && !text.matches("(?u).*(?<!\\p{L})\\p{Ll}\\p{L}{3,}.*");
+        return names || capitals && !OFF.matcher(text).find()
                 ? new Line(number, text, "heading", "no date in it, passed over", null)
                 : new Line(
                         number, text, "not-understood", "No date found. Write it as “Oct 12-13 Autumn break”.", null);

@@ -23,6 +23,7 @@ import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import biweekly.io.ParseWarning;
 import java.io.IOException;
+import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -35,6 +36,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 import org.threeten.extra.LocalDateRange;
 
@@ -144,6 +147,26 @@ class CalendarFilesTest {
         assertThat(TermTables.sessions(Schedule.of(demo())))
                 .startsWith("course,section,class,date,weekday,starts,ends,minutes,place\r\n")
                 .contains("HYD 210,A,1,2026-08-31,Monday,10:00,10:50,50,Weir House 2\r\n");
+    }
+
+    /** RFC 4180, read back by another library than the one that writes (Apache Commons CSV in its RFC 4180 form). */
+    @Test
+    void tablesAreReadBackByAnotherLibrary() throws IOException {
+        String reason = "Break, \"autumn\"\r\nsecond line";
+        Term term =
+                demo().term().withClosures(List.of(Closure.of(day("2026-10-12"), day("2026-10-13"), reason, "break")));
+        String text = TermTables.daysOff(term);
+        assertThat(text).endsWith("\r\n");
+        List<CSVRecord> rows = CSVFormat.RFC4180.parse(new StringReader(text)).getRecords();
+        assertThat(rows).hasSize(2).allMatch(row -> row.size() == 10);
+        assertThat(rows.get(1).get(4)).isEqualTo(reason);
+        List<CSVRecord> classes = CSVFormat.RFC4180
+                .parse(new StringReader(TermTables.sessions(Schedule.of(demo()))))
+                .getRecords();
+        int sessions = Schedule.of(demo()).sections().stream()
+                .mapToInt(s -> s.sessions().size())
+                .sum();
+        assertThat(classes).hasSize(sessions + 1).allMatch(row -> row.size() == 9);
     }
 
     @Test

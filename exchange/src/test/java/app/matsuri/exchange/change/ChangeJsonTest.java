@@ -39,6 +39,19 @@ class ChangeJsonTest {
                 "{'kind':'remove-section','course':'C','section':'A'}",
                 "{'kind':'put-course','course':{'code':'C','title':'T','usualMinutes':50,'sections':[],'units':[]}}",
                 "{'kind':'remove-course','course':'C'}",
+                "{'kind':'put-closure','first':'2026-10-12','last':'2026-10-13','reason':'Break','closure':{'first':'2026-10-12','last':'2026-10-16','reason':'Break','kind':'break','only':['C/A'],'justInCase':true}}",
+                "{'kind':'mark-days','first':'2026-10-17','last':'2026-10-18','as':'teaches'}",
+                "{'kind':'mark-days','first':'2026-10-13','last':'2026-10-13','as':'runs-as','weekday':'MO'}",
+                "{'kind':'first-plan-day','day':'2026-09-14'}",
+                "{'kind':'first-plan-day'}",
+                "{'kind':'set-rotation','rotation':{'letters':['A','B','C'],'advances':'weekdays','restarts':{'2026-10-14':'B'}}}",
+                "{'kind':'set-rotation'}",
+                "{'kind':'restore-session','course':'C','section':'A','session':'2026-10-05T10:00'}",
+                "{'kind':'change-series','course':'C','section':'A','pattern':1,'from':'2026-10-01','meets':{'letters':['A','B'],'start':'09:00','minutes':50,'link':'x'}}",
+                "{'kind':'put-roster','course':'C','section':'A','students':[{'id':'1','name':'Wren Oakes','mail':'w@quillmarsh.example'},{'id':'2','name':'Tove Lindqvist'}]}",
+                "{'kind':'put-section','course':'C','section':{'code':'L1','instructor':'B. Sayer','partOf':'C/A','pace':'sessions','students':[{'id':'1','name':'Wren Oakes'}]}}",
+                "{'kind':'put-course','course':{'code':'C','title':'T','requiredMinutes':2250,'asks':{'credits':3},'usualMinutes':50,'sections':[],'units':[]}}",
+                "{'kind':'together','does':'Two','changes':[{'kind':'mark-days','first':'2026-10-17','last':'2026-10-17','as':'usual'},{'kind':'first-plan-day'}]}",
                 "{'kind':'set-term','term':{'first':'2026-08-31','last':'2026-12-18','weekdays':['MO'],'weekStart':'SU','closures':[],'runsAs':{'2026-10-13':'MO'}}}");
     }
 

@@ -9,6 +9,7 @@ import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.PlanWriter;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -152,6 +153,50 @@ class WordsTest {
         assertThat(pattern.start()).isEqualTo(start);
         assertThat(pattern.minutes()).isEqualTo(minutes);
         assertThat(pattern.place()).isEqualTo(place);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "every second Thu 15-16:50 Boat shed | FREQ=WEEKLY;INTERVAL=2;BYDAY=TH | '' | every 2 weeks Thu",
+                "biweekly Mon 9:00 50 min | FREQ=WEEKLY;INTERVAL=2;BYDAY=MO | '' | every 2 weeks Mon",
+                "first Tuesday of the month 16-17 | FREQ=MONTHLY;BYDAY=1TU | '' | first Tue of the month",
+                "last Friday of the month 14-15 | FREQ=MONTHLY;BYDAY=-1FR | '' | last Fri of the month",
+                "days A, C 9-9:50 | '' | A,C | day A, C",
+                "day B 10-10:50 Room 4 | '' | B | day B",
+                "Mo Mi Fr 10-10:50 | FREQ=WEEKLY;BYDAY=MO,WE,FR | '' | Mon, Wed, Fri",
+                "Dienstag und Donnerstag 13:00-14:15 | FREQ=WEEKLY;BYDAY=TU,TH | '' | Tue, Thu",
+                "lundi et jeudi 9-10 | FREQ=WEEKLY;BYDAY=MO,TH | '' | Mon, Thu"
+            })
+    void whenAClassMeetsOtherThanWeekly(String text, String rule, String letters, String said) {
+        MeetingPattern pattern = MeetsWords.read(text).orElseThrow();
+        assertThat(pattern.rule() == null ? "" : pattern.rule()).isEqualTo(rule);
+        assertThat(String.join(",", pattern.letters())).isEqualTo(letters);
+        assertThat(MeetsWords.days(pattern)).isEqualTo(said);
+    }
+
+    @Test
+    void severalSeriesAreParted() {
+        assertThat(MeetsWords.readAll("MWF 10-10:50 Weir House 2; Th 15-16:50 Boat shed"))
+                .hasSize(2);
+        assertThat(MeetsWords.readAll("MWF 10-10:50; whenever")).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "3. November, 2026-11-03",
+        "3 de noviembre, 2026-11-03",
+        "le 3 novembre, ''",
+        "mardi 3 novembre, 2026-11-03",
+        "Dienstag 3.11., 2026-11-03",
+        "3.11.26, 2026-11-03",
+        "Mittwoch 3.11., ''",
+        "1er octobre, 2026-10-01",
+        "15 août, 2026-08-15"
+    })
+    void daysInOtherLanguages(String text, String day) {
+        assertThat(DAYS.read(text).map(Object::toString).orElse("")).isEqualTo(day);
     }
 
     @ParameterizedTest

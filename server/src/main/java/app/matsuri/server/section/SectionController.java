@@ -1,28 +1,18 @@
 package app.matsuri.server.section;
 
-import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.TeachingCalendar;
-import app.matsuri.core.change.Change;
-import app.matsuri.core.change.PutCourse;
 import app.matsuri.core.change.PutRoster;
-import app.matsuri.core.change.PutSection;
-import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.Session;
-import app.matsuri.core.session.SessionChange;
 import app.matsuri.core.session.Sessions;
 import app.matsuri.core.session.Timetable;
-import app.matsuri.exchange.calendar.CalendarReader;
-import app.matsuri.exchange.calendar.TimetableReader;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.file.Given;
-import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.outline.MeetsWords;
 import app.matsuri.exchange.plan.PlanWriter;
-import app.matsuri.exchange.plan.Words;
 import app.matsuri.exchange.roster.RosterReader;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.colleague.Access;
@@ -47,7 +37,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Sections: their classes, their rosters, and the institution's timetable read into them. */
+/** Sections: their classes and their rosters. */
 @RestController
 @RequestMapping(path = "/api/terms/{termId}", produces = "application/json")
 class SectionController {
@@ -281,91 +271,5 @@ class SectionController {
                 all.size() == now.size()
                         ? null
                         : ChangeJson.write(new PutRoster(given.course(), given.section(), all)));
-    }
-
-    /** The institution's timetable as a file. */
-    record TimetableGiven(@Nullable String name, byte[] content) {}
-
-    /**
-     * One section of a timetable.
-     *
-     * @param said its series and single changes in words
-     * @param state "new", "changed" or "same" against what stands
-     * @param classes how many classes it has in the term
-     * @param change what takes it, as a change; null where it is the same
-     */
-    record TimetableGroup(
-            String course,
-            String title,
-            String section,
-            List<String> said,
-            int classes,
-            String state,
-            @Nullable Map<String, Object> change) {}
-
-    @PostMapping(path = "/timetable/read", consumes = "application/json")
-    List<TimetableGroup> timetable(
-            @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody TimetableGiven given) {
-        Decisions decisions = access.look(by, termId).decisions();
-        byte[] content = given.content() == null ? new byte[0] : given.content();
-        Given file = new Given(given.name() == null ? "the file" : given.name(), content);
-        if (file.kind() != Given.Kind.CALENDAR) {
-            throw new Unreadable("“" + file.name() + "” is no calendar file. Export the timetable as .ics.");
-        }
-        CalendarReader.Reading reading =
-                CalendarReader.read(file, decisions.term().zone());
-        TeachingCalendar calendar = TeachingCalendar.of(decisions.term());
-        return TimetableReader.read(reading.events(), decisions.term()).stream()
-                .map(group -> group(group, decisions, calendar))
-                .toList();
-    }
-
-    private static TimetableGroup group(TimetableReader.Group group, Decisions decisions, TeachingCalendar calendar) {
-        Course course = decisions.course(group.course()).orElse(null);
-        Section was = course == null ? null : course.section(group.section()).orElse(null);
-        int usual = group.meets().isEmpty() ? 50 : group.meets().get(0).minutes();
-        Section base = was != null ? was : Section.of(group.section(), Section.Pace.SESSIONS, group.meets());
-        Section section = base.withMeets(group.meets()).withSessionChanges(group.changes());
-        Sessions now = section.timetable(group.course()).sessions(calendar);
-        boolean same = was != null
-                && now.all()
-                        .equals(was.timetable(group.course()).sessions(calendar).all());
-        Change change = course == null
-                ? new PutCourse(
-                        null,
-                        new Course(
-                                group.course(),
-                                group.title(),
-                                null,
-                                null,
-                                usual,
-                                Course.WEEK_LIMIT,
-                                Course.DAY_LIMIT,
-                                List.of(section),
-                                List.of(),
-                                Extra.NONE))
-                : new PutSection(group.course(), was == null ? null : was.code(), section);
-        List<String> said =
-                new ArrayList<>(group.meets().stream().map(MeetsWords::say).toList());
-        group.changes().forEach(c -> said.add(change(c)));
-        return new TimetableGroup(
-                group.course(),
-                group.title(),
-                group.section(),
-                said,
-                now.size(),
-                was == null ? "new" : same ? "same" : "changed",
-                same ? null : ChangeJson.write(change));
-    }
-
-    private static String change(SessionChange change) {
-        if (change instanceof SessionChange.Cancel cancel) {
-            return "no class " + Words.moment(cancel.session()).replace('T', ' ');
-        }
-        if (change instanceof SessionChange.Move move) {
-            return Words.moment(move.session()).replace('T', ' ') + " moved to "
-                    + Words.moment(move.to()).replace('T', ' ');
-        }
-        return "once " + Words.moment(((SessionChange.Add) change).at()).replace('T', ' ');
     }
 }

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { watch } from "vue";
+import ProposalStrip from "./ProposalStrip.vue";
+import type { ChangeState } from "./useChanges";
+
+/** The line below a view: what is proposed, else what went wrong, else what was just done, else what the view puts there. */
+const props = defineProps<{
+  state: Omit<ChangeState<unknown>, "load" | "view" | "shown">;
+  /** A dialog says what went wrong itself. */
+  held: boolean;
+  loaded: boolean;
+  /** The view has something to say that goes before what was done. */
+  first?: boolean;
+}>();
+const emit = defineEmits<{ again: [] }>();
+const { proposal, problem, busy, done } = props.state;
+
+/** How long a line about what was done stands, in milliseconds. */
+const STANDS = 12000;
+watch(done, (now) => {
+  if (now) window.setTimeout(() => done.value === now && (done.value = null), STANDS);
+});
+</script>
+
+<template>
+  <ProposalStrip
+    v-if="proposal"
+    :proposal="proposal"
+    :busy="busy"
+    :problem="problem"
+    @apply="state.apply()"
+    @discard="state.discard()"
+  />
+  <div v-else-if="problem && !held" class="notice bad" role="alert">
+    <span class="look">{{ problem }}</span>
+    <button type="button" class="btn quiet" @click="problem = ''">Close</button>
+    <button v-if="!loaded" type="button" class="btn" @click="emit('again')">Try again</button>
+  </div>
+  <slot v-else-if="first" name="first"></slot>
+  <div v-else-if="done" class="notice" role="status">
+    <span>{{ done.text }}.</span>
+    <button v-if="done.undo" type="button" class="btn" @click="state.undo()">Undo</button>
+  </div>
+  <slot v-else></slot>
+</template>
