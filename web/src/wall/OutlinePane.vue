@@ -97,7 +97,7 @@ defineExpose({ find: () => finder.value?.focus() });
       <option v-for="k in kinds" :key="k" :value="k">{{ k }}</option>
     </select>
     <select v-model="marking" aria-label="Who marks it">
-      <option value="">Marked by: anyone</option>
+      <option value="">Marked by: any</option>
       <option v-for="m in markings" :key="m" :value="m">{{ m.replace("-", " ") }}</option>
     </select>
   </div>
