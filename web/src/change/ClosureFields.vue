@@ -46,6 +46,7 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value;
     maxlength="200"
     placeholder="what the wall says"
     autocomplete="off"
+    autofocus
     @input="set({ reason: typed($event) })"
   />
   <label :for="`${id}-kind`">Kind</label>

@@ -91,7 +91,7 @@ async function remove() {
   >
     <form v-if="loaded" class="form" @submit.prevent="save">
       <label for="course-code">Code</label>
-      <input id="course-code" v-model="code" class="field" required maxlength="100" placeholder="HYD 210" />
+      <input id="course-code" v-model="code" class="field" required maxlength="100" placeholder="HYD 210" autofocus />
       <label for="course-title">Title</label>
       <input id="course-title" v-model="title" class="field" maxlength="300" placeholder="Reading Rivers" />
       <template v-if="!course">

@@ -108,7 +108,7 @@ function link(n: number, event: Event) {
   >
     <form v-if="loaded" class="form" @submit.prevent="save">
       <label for="section-code">Code</label>
-      <input id="section-code" v-model="code" class="field" required maxlength="40" />
+      <input id="section-code" v-model="code" class="field" required maxlength="40" autofocus />
       <span>Meets</span>
       <span class="ticks" role="radiogroup" aria-label="Meets">
         <label><input v-model="kind" type="radio" value="meets" /> at set times</label>

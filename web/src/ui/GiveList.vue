@@ -44,6 +44,7 @@ async function chosen(event: Event) {
       v-model="text"
       class="field"
       spellcheck="false"
+      autofocus
       :placeholder="props.placeholder"
       @input="typed"
     ></textarea>

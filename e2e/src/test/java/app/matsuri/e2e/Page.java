@@ -165,7 +165,8 @@ final class Page implements AutoCloseable {
     private void on(String css, Consumer<WebElement> action) {
         waiting().withMessage("on " + css).until(d -> {
             List<WebElement> found = d.findElements(By.cssSelector(css));
-            if (found.isEmpty()) {
+            // a dialog that is coming up takes the focus when it is there
+            if (found.isEmpty() || count(".p-dialog-enter-active") > 0) {
                 return false;
             }
             action.accept(found.get(0));
