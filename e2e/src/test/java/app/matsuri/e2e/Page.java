@@ -131,22 +131,23 @@ final class Page implements AutoCloseable {
 
     /** Presses the button or link that says just this, else the last one that says it among more. */
     void press(String words) {
-        String any = "//*[self::button or self::a or self::label][%s][not(@disabled)]";
-        By just = By.xpath(any.formatted("normalize-space(.)=\"" + words + "\""));
-        By among = By.xpath(any.formatted("contains(normalize-space(.), \"" + words + "\")"));
+        By by = By.xpath("//*[self::button or self::a or self::label][contains(normalize-space(.), \"" + words
+                + "\")][not(@disabled)]");
         waiting().withMessage("press “" + words + "”").until(d -> {
-            List<WebElement> found = shown(just);
-            found = found.isEmpty() ? shown(among) : found;
+            List<WebElement> found =
+                    d.findElements(by).stream().filter(WebElement::isDisplayed).toList();
             if (found.isEmpty()) {
                 return false;
             }
-            found.get(found.size() - 1).click();
+            found.stream()
+                    .filter(e -> words.equals(e.getDomProperty("textContent")
+                            .replaceAll("\\s+", " ")
+                            .strip()))
+                    .findFirst()
+                    .orElse(found.get(found.size() - 1))
+                    .click();
             return true;
         });
-    }
-
-    private List<WebElement> shown(By by) {
-        return driver.findElements(by).stream().filter(WebElement::isDisplayed).toList();
     }
 
     void click(String css) {

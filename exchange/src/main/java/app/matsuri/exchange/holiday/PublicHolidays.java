@@ -22,7 +22,7 @@ import java.util.TreeMap;
 public final class PublicHolidays {
 
     /** Countries whose lists were held against their law or an official list of 2026 (from memory). */
-    private static final Set<String> CHECKED = Set.of("us", "de", "gb", "fr", "at");
+    private static final Set<String> CHECKED = Set.of("us", "de");
 
     private PublicHolidays() {}
 
