@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { computed, onMounted, ref } from "vue";
 import { onBeforeRouteLeave, useRouter } from "vue-router";
 import { type Place, ProblemError, openPlan } from "../api/client";
 import Band from "../frame/Band.vue";
@@ -12,6 +12,7 @@ const router = useRouter();
 const { form, understood, problem, kept, busy, leave, beginAgain, start } = useStart();
 const faults = ref<Place[]>([]);
 const chooser = ref<HTMLInputElement>();
+const first = ref<HTMLInputElement>();
 const WEEKDAYS = [
   ["MO", "Mon"],
   ["TU", "Tue"],
@@ -56,6 +57,7 @@ const missing = computed(() => {
 });
 
 onBeforeRouteLeave(leave);
+onMounted(() => first.value?.focus());
 
 async function put() {
   const id = await start();
@@ -94,7 +96,13 @@ async function openFile(event: Event) {
           <div class="row">
             <label
               >Name
-              <input v-model="form.name" class="field" style="width: 130px" maxlength="200" placeholder="Autumn 2026"
+              <input
+                ref="first"
+                v-model="form.name"
+                class="field"
+                style="width: 130px"
+                maxlength="200"
+                placeholder="Autumn 2026"
             /></label>
             <label
               >First day
@@ -202,6 +210,7 @@ Nov. 25 - 27  Holiday break, closed"
           id="outline"
           v-model="form.outline"
           label="Outline"
+          indents
           :placeholder="OUTLINE"
           :lines="understood?.outline ?? []"
           :rows="13"

@@ -8,6 +8,8 @@ const props = defineProps<{
   placeholder: string;
   lines: { number: number; state: string; said: string }[];
   rows: number;
+  /** Whether Tab indents a line; Esc, then Tab leaves the field. */
+  indents?: boolean;
 }>();
 const text = defineModel<string>({ required: true });
 
@@ -27,9 +29,15 @@ const visible = computed(() => {
   return list;
 });
 
+let leaving = false;
 function tab(event: KeyboardEvent) {
   const field = event.target as HTMLTextAreaElement;
-  if (event.key !== "Tab" || event.shiftKey || event.ctrlKey || field.selectionStart !== field.selectionEnd) return;
+  if (event.key !== "Tab") {
+    leaving = event.key === "Escape";
+    return;
+  }
+  if (!props.indents || leaving || event.shiftKey || event.ctrlKey || field.selectionStart !== field.selectionEnd)
+    return;
   const at = field.selectionStart;
   const before = text.value.slice(text.value.lastIndexOf("\n", at - 1) + 1, at);
   if (before.trim() !== "" || at === 0) return; // only in the indent, so that Tab still leaves the field
@@ -83,6 +91,7 @@ function move(step: number) {
         :aria-describedby="`${id}-sum`"
         @scroll="scroll = ($event.target as HTMLElement).scrollTop"
         @keydown="tab"
+        @blur="leaving = false"
       ></textarea>
       <div class="understood" aria-hidden="true">
         <div :style="{ height: count * LINE + 'px', transform: `translateY(${-scroll}px)`, position: 'relative' }">
@@ -103,7 +112,8 @@ function move(step: number) {
       </div>
     </div>
     <p :id="`${id}-sum`" class="sum soft" role="status">
-      {{ sum }}<template v-if="sum && wrong">, </template>
+      <template v-if="indents">Tab indents a new line; Esc, then Tab goes on. </template>{{ sum
+      }}<template v-if="sum && wrong">, </template>
       <button v-if="wrong" type="button" class="plain look" @click="move(0)">
         {{ wrong }} not understood: go to the first
       </button>

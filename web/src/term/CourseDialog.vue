@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
 import { onMounted, ref } from "vue";
-import { type Json, clean, meetings, planOf } from "./plan";
+import MeetsField from "./MeetsField.vue";
+import { type Json, clean, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
 
 /** Adds a course with its first section, or changes a course. */
@@ -17,9 +18,7 @@ const title = ref("");
 const asks = ref<"none" | "credits" | "ects" | "minutes">("none");
 const amount = ref<number | "">("");
 const usual = ref<number>(50);
-const text = ref("");
 const patterns = ref<Json[]>([]);
-const said = ref("");
 const wrong = ref(false);
 
 onMounted(async () => {
@@ -42,17 +41,6 @@ onMounted(async () => {
   }
   loaded.value = true;
 });
-async function read() {
-  try {
-    const found = await meetings(state.termId, text.value);
-    patterns.value = found.patterns as Json[];
-    said.value = found.said;
-    wrong.value = false;
-  } catch (e) {
-    said.value = text.value.trim() ? (e as Error).message : "";
-    wrong.value = text.value.trim() !== "";
-  }
-}
 async function save() {
   const kept = Object.fromEntries(
     Object.entries(was.value ?? {}).filter(([field]) => field !== "requiredMinutes" && field !== "asks"),
@@ -96,19 +84,13 @@ async function remove() {
       <input id="course-title" v-model="title" class="field" maxlength="300" placeholder="Reading Rivers" />
       <template v-if="!course">
         <label for="course-meets">Section A meets</label>
-        <span>
-          <input
-            id="course-meets"
-            v-model="text"
-            class="field"
-            style="width: 100%"
-            required
-            :aria-invalid="wrong"
-            placeholder="MWF 10-10:50 Weir House 2"
-            @input="read"
-          />
-          <span :class="wrong ? 'look' : 'soft'" role="status">{{ said }}</span>
-        </span>
+        <MeetsField
+          id="course-meets"
+          v-model:wrong="wrong"
+          required
+          hint="days, times and place; several parted by “;”"
+          @read="patterns = $event ?? []"
+        />
       </template>
       <template v-else>
         <label for="course-usual">Usual minutes of a class</label>

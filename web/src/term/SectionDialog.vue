@@ -2,7 +2,8 @@
 import Dialog from "primevue/dialog";
 import { computed, onMounted, ref } from "vue";
 import type { CalendarView } from "../api/client";
-import { type Json, clean, meetings, planOf } from "./plan";
+import MeetsField from "./MeetsField.vue";
+import { type Json, clean, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
 
 /** Adds a section to a course, or changes one: when it meets, where, with whom, and how lessons take its time. */
@@ -16,9 +17,7 @@ const loaded = ref(false);
 const code = ref(props.section);
 const kind = ref<"meets" | "daily" | "weekly">("meets");
 const weekday = ref("MO");
-const text = ref("");
 const patterns = ref<Json[]>([]);
-const said = ref("");
 const wrong = ref(false);
 const pace = ref("sessions");
 const instructor = ref("");
@@ -50,25 +49,11 @@ onMounted(async () => {
   loaded.value = true;
 });
 
-async function read() {
-  if (!text.value.trim()) {
-    said.value = "";
-    wrong.value = false;
-    patterns.value = was.value?.meets ?? [];
-    return;
-  }
-  try {
-    const found = await meetings(state.termId, text.value);
-    patterns.value = found.patterns as Json[];
-    said.value = found.said;
-    wrong.value = false;
-    const first = patterns.value[0];
-    const usual = props.term.courses.find((c) => c.code === props.course)?.usualMinutes ?? 50;
-    if (first && !was.value) pace.value = Math.abs(first.minutes - usual) > 10 ? "minutes" : "sessions";
-  } catch (e) {
-    said.value = (e as Error).message;
-    wrong.value = true;
-  }
+function read(found: Json[] | null) {
+  patterns.value = found ?? was.value?.meets ?? [];
+  const usual = props.term.courses.find((c) => c.code === props.course)?.usualMinutes ?? 50;
+  const first = found?.[0];
+  if (first && !was.value) pace.value = Math.abs(first.minutes - usual) > 10 ? "minutes" : "sessions";
 }
 async function save() {
   const next: Json = {
@@ -117,24 +102,15 @@ function link(n: number, event: Event) {
       </span>
       <template v-if="kind === 'meets'">
         <label for="section-meets">{{ section ? "Meets instead" : "When and where" }}</label>
-        <span>
-          <input
-            id="section-meets"
-            v-model="text"
-            class="field"
-            style="width: 100%"
-            :required="!patterns.length"
-            :aria-invalid="wrong"
-            aria-describedby="section-said"
-            placeholder="MWF 10-10:50 Weir House 2; every second Thu 15-16:50 Lab"
-            @input="read"
-          />
-          <span id="section-said" :class="wrong ? 'look' : 'soft'" role="status">{{
-            said ||
-            head?.meets.join("; ") ||
-            "days, times and place; several parted by “;”; day letters as “days A, C 9-9:50”"
-          }}</span>
-        </span>
+        <MeetsField
+          id="section-meets"
+          v-model:wrong="wrong"
+          :required="!patterns.length"
+          :hint="
+            head?.meets.join('; ') || 'days, times and place; several parted by “;”; day letters as “days A, C 9-9:50”'
+          "
+          @read="read"
+        />
         <template v-for="(p, n) in patterns" :key="n">
           <label :for="`section-link-${n}`">Meeting link{{ patterns.length > 1 ? ` ${n + 1}` : "" }}</label>
           <input

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from "vue";
+import { computed, ref } from "vue";
 import type { CalendarView, CalendarWeek } from "../api/client";
 import { weekdayLong, weekdayName } from "../ui/say";
+import { focusWithin } from "../ui/walk";
 import TermRow from "./TermRow.vue";
 import type { Run } from "./usePaint";
 
@@ -45,10 +46,7 @@ function within(week: CalendarWeek): Run {
   return [run[0] < first ? first : run[0], run[1] > last ? last : run[1]];
 }
 const has = (week: CalendarWeek, date: string) => (week.days.some((d) => d.date === date) ? date : "");
-async function focusDay(date: string) {
-  await nextTick();
-  grid.value?.querySelector<HTMLElement>(`[data-date="${date}"]`)?.focus();
-}
+const focusDay = (date: string) => focusWithin(grid.value, date);
 defineExpose({ focusDay });
 </script>
 

@@ -6,6 +6,7 @@ import { draftOf, written } from "../change/closure";
 import Band from "../frame/Band.vue";
 import UndoRedo from "../frame/UndoRedo.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
+import { useFocusBack } from "../ui/useFocusBack";
 import { walk } from "../ui/walk";
 import BeginningPanel from "./BeginningPanel.vue";
 import ClassesDialog from "./ClassesDialog.vue";
@@ -95,6 +96,10 @@ function stretched(n: number, next: Run) {
   void state.propose({ kind: "put-closure", first: was.first, last: was.last, reason: was.reason, closure });
 }
 const paint = usePaint(painted, stretched);
+useFocusBack(
+  () => run.value !== null || dialog.value !== "" || proposal.value !== null,
+  () => grid.value?.focusDay(focus.value),
+);
 const drawn = computed<Run | null>(() => paint.brush.value ?? run.value);
 
 function key(event: KeyboardEvent) {

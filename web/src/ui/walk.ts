@@ -1,3 +1,5 @@
+import { nextTick } from "vue";
+
 /** Weeks of days, as the wall and the term are drawn. */
 export interface Days {
   weeks: readonly { days: readonly { date: string }[] }[];
@@ -43,4 +45,10 @@ export function walk(wall: Days, from: string, key: string): string {
       return from;
   }
   return at();
+}
+
+/** Puts the keyboard on a day of a grid, once it is drawn. */
+export async function focusWithin(grid: HTMLElement | undefined, date: string) {
+  await nextTick();
+  grid?.querySelector<HTMLElement>(`[data-date="${date}"]`)?.focus();
 }

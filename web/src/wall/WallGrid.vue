@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, ref } from "vue";
+import { computed, onBeforeUnmount, onMounted, ref } from "vue";
 import type { WallView, Week } from "../api/client";
+import { focusWithin } from "../ui/walk";
 import { clock, weekdayLong, weekdayName } from "../ui/say";
 import WallRow from "./WallRow.vue";
 import { type Row, rowsOf } from "./rows";
@@ -64,10 +65,7 @@ onMounted(() => {
 });
 onBeforeUnmount(() => observer?.disconnect());
 
-async function focusDay(date: string) {
-  await nextTick();
-  grid.value?.querySelector<HTMLElement>(`[data-date="${date}"]`)?.focus();
-}
+const focusDay = (date: string) => focusWithin(grid.value, date);
 defineExpose({ focusDay });
 </script>
 

@@ -6,6 +6,7 @@ import Band from "../frame/Band.vue";
 import UndoRedo from "../frame/UndoRedo.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count } from "../ui/say";
+import { useFocusBack } from "../ui/useFocusBack";
 import DayOffDialog from "./DayOffDialog.vue";
 import DaySlip from "./DaySlip.vue";
 import EditDialog from "./EditDialog.vue";
@@ -142,6 +143,10 @@ function resize() {
 }
 onMounted(() => window.addEventListener("resize", resize));
 onBeforeUnmount(() => window.removeEventListener("resize", resize));
+useFocusBack(
+  () => dialog.value !== "" || editing.value !== "" || proposal.value !== null,
+  () => grid.value?.focusDay(focus.value),
+);
 async function closeSlip() {
   opened.value = "";
   await nextTick();
