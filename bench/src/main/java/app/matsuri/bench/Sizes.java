@@ -38,7 +38,8 @@ public final class Sizes {
                 for (int l = 0; l < 5; l++) {
                     lessons.add(Lesson.of("L" + u + "." + l, "Lesson", 1));
                 }
-                units.add(new Unit("U" + u, "U" + u, "Unit", false, null, lessons, List.of(), Extra.NONE));
+                units.add(new Unit(
+                        "U" + u, "U" + u, "Unit", false, null, "", java.util.Map.of(), lessons, List.of(), Extra.NONE));
             }
             for (int i = 0; i < items / courses; i++) {
                 int u = i % 36;

@@ -24,6 +24,7 @@ import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -110,7 +111,11 @@ public record Move(
         for (String id : items) {
             ItemDates dates = view.byItem().get(id);
             if (dates == null) {
-                throw new Refused("“" + course + "” has no item “" + id + "”.");
+                String title = in.item(id)
+                        .orElseThrow(() -> new Refused("“" + course + "” has no item “" + id + "”."))
+                        .title();
+                throw new Refused("“" + title + "” is not for section "
+                        + view.section().code() + ". Choose a section that it is for.");
             }
             if (dates.item().locked()) {
                 throw new Refused("“" + dates.item().title() + "” has an official date and cannot be moved. Unlock"
@@ -132,7 +137,16 @@ public record Move(
                         dates,
                         notes);
             }
-            moved = moved.withItem(dropped(dates, day, view, fixed).withPlace(rank++));
+            Item placed = dates.item().withPlace(rank++);
+            moved = moved.withItem(placed);
+            for (Map.Entry<Which, DateRule> rule :
+                    dropped(dates, day, view, fixed).entrySet()) {
+                moved = ItemRules.put(
+                        moved,
+                        moved.item(placed.id()).orElseThrow(),
+                        ItemRules.standing(view.section(), placed.id(), rule.getKey()),
+                        Map.of(rule.getKey(), Optional.of(rule.getValue())));
+            }
         }
         return moved;
     }
@@ -157,10 +171,10 @@ public record Move(
         return "first".equals(place) ? places.getMin() - chosen.size() : places.getMax() + 1;
     }
 
-    /** The item with its rules after being dropped on the day. */
-    static Item dropped(ItemDates dates, LocalDate day, SectionSchedule view, boolean fixed) {
-        Item item = dates.item();
-        boolean opensOnly = item.opens() != null && item.due() == null && item.closes() == null;
+    /** The rules that change when the item is dropped on the day. */
+    static Map<Which, DateRule> dropped(ItemDates dates, LocalDate day, SectionSchedule view, boolean fixed) {
+        boolean opensOnly =
+                dates.rule(Which.OPENS) != null && dates.rule(Which.DUE) == null && dates.rule(Which.CLOSES) == null;
         Which moved = opensOnly ? Which.OPENS : Which.DUE;
         LocalDateTime old = dates.get(moved) == null ? null : dates.get(moved).at();
         LocalTime time = old == null ? END_OF_DAY : old.toLocalTime();
@@ -171,27 +185,18 @@ public record Move(
             long distance = ChronoUnit.DAYS.between(old.toLocalDate(), day);
             for (Which other : Which.values()) {
                 if (other != moved
-                        && item.rule(other) != null
-                        && item.rule(other).anchor() instanceof Anchor.Fixed at) {
-                    DateRule kept = item.rule(other);
-                    rules.put(
-                            other,
-                            new DateRule(
-                                    new Anchor.Fixed(at.at().plusDays(distance)),
-                                    kept.plus(),
-                                    kept.snapTo(),
-                                    kept.snapBefore(),
-                                    kept.time(),
-                                    kept.onDayOff(),
-                                    kept.extra()));
+                        && dates.rule(other) != null
+                        && dates.rule(other).anchor() instanceof Anchor.Fixed at) {
+                    DateRule kept = dates.rule(other);
+                    rules.put(other, kept.from(new Anchor.Fixed(at.at().plusDays(distance)), kept.plus()));
                 }
             }
         }
-        return item.withRules(rules);
+        return rules;
     }
 
     /** "At the start of that day's lesson"; null where the day has none. */
-    private static DateRule withLesson(LocalDate day, SectionSchedule view) {
+    static DateRule withLesson(LocalDate day, SectionSchedule view) {
         for (Placement placement : view.placements()) {
             for (int i = 0; i < placement.slots().size(); i++) {
                 int session = placement.slots().get(i).session();

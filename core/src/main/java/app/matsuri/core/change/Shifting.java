@@ -8,18 +8,21 @@ import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
-import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.RulesInForce;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Works out one {@link Shift}. */
@@ -65,7 +68,7 @@ final class Shifting {
         }
         for (ItemDates dates : items) {
             if (moves(dates) && !dates.item().locked()) {
-                course = course.withItem(moved(dates, teachingDays));
+                course = moved(course, dates, teachingDays);
             } else if (moves(dates)) {
                 notes.add("“" + dates.item().title() + "” has an official date and stays.");
             }
@@ -132,33 +135,40 @@ final class Shifting {
 
     /** Whether the item itself moves: a fixed date among its own, or it was chosen by itself. */
     private boolean moves(ItemDates dates) {
-        Item item = dates.item();
-        boolean fixed = fixed(item.opens()) || fixed(item.due()) || fixed(item.closes());
-        return fixed || shift.items().contains(item.id());
+        boolean fixed = Arrays.stream(Which.values()).anyMatch(which -> fixed(dates, which));
+        return fixed || shift.items().contains(dates.item().id());
     }
 
-    private static boolean fixed(DateRule rule) {
-        return rule != null && rule.fixed();
+    /** Whether the date was typed by hand for this item; one from around it moves with what it lies in. */
+    private static boolean fixed(ItemDates dates, Which which) {
+        DateRule rule = dates.rule(which);
+        return rule != null && rule.fixed() && dates.rules().from(which) != RulesInForce.From.AROUND;
     }
 
     // --- fixed dates and items chosen by themselves
 
-    private Item moved(ItemDates dates, int teachingDays) {
-        Item item = dates.item();
-        boolean alone = shift.items().contains(item.id());
+    private Course moved(Course in, ItemDates dates, int teachingDays) {
+        String id = dates.item().id();
+        boolean alone = shift.items().contains(id);
+        Course moved = in;
         for (Which which : Which.values()) {
-            DateRule rule = item.rule(which);
-            if (rule == null) {
-                continue;
+            DateRule rule = dates.rule(which);
+            DateRule next = rule;
+            if (fixed(dates, which) || alone && rule != null && rule.fixed()) {
+                LocalDateTime at = later(((Anchor.Fixed) rule.anchor()).at(), teachingDays);
+                next = rule.from(new Anchor.Fixed(at), rule.plus());
+            } else if (alone && rule != null && !(rule.anchor() instanceof Anchor.OwnDate)) {
+                next = further(rule, dates.get(which), teachingDays);
             }
-            if (rule.anchor() instanceof Anchor.Fixed fixed) {
-                LocalDateTime at = later(fixed.at(), teachingDays);
-                item = item.withRule(which, with(rule, new Anchor.Fixed(at), rule.plus()));
-            } else if (alone && !(rule.anchor() instanceof Anchor.OwnDate)) {
-                item = item.withRule(which, further(rule, dates.get(which), teachingDays));
+            if (next != rule) {
+                moved = ItemRules.put(
+                        moved,
+                        moved.item(id).orElseThrow(),
+                        ItemRules.standing(view.section(), id, which),
+                        Map.of(which, Optional.of(next)));
             }
         }
-        return item;
+        return moved;
     }
 
     private LocalDateTime later(LocalDateTime at, int teachingDays) {
@@ -193,16 +203,12 @@ final class Shifting {
             default -> Offset.Unit.TEACHING_DAYS;
         };
         if (rule.plus().n() == 0) {
-            return with(rule, rule.anchor(), new Offset(shift.by(), unit));
+            return rule.from(rule.anchor(), new Offset(shift.by(), unit));
         }
         if (rule.plus().unit() == unit) {
             int sum = rule.plus().n() + shift.by();
-            return with(rule, rule.anchor(), sum == 0 ? Offset.NONE : new Offset(sum, unit));
+            return rule.from(rule.anchor(), sum == 0 ? Offset.NONE : new Offset(sum, unit));
         }
         return now.resolved() ? DateRule.at(later(now.at(), teachingDays)) : rule;
-    }
-
-    private static DateRule with(DateRule rule, Anchor anchor, Offset plus) {
-        return new DateRule(anchor, plus, rule.snapTo(), rule.snapBefore(), rule.time(), rule.onDayOff(), rule.extra());
     }
 }

@@ -1,7 +1,7 @@
 package app.matsuri.core.findings;
 
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.change.PutItem;
+import app.matsuri.core.change.PutDates;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
@@ -23,17 +23,8 @@ final class DatesOnDaysOff implements Check {
                     continue;
                 }
                 Item item = dates.item();
-                DateRule rule = item.rule(which);
-                Item rolled = item.withRule(
-                        which,
-                        new DateRule(
-                                rule.anchor(),
-                                rule.plus(),
-                                rule.snapTo(),
-                                rule.snapBefore(),
-                                rule.time(),
-                                date.stuck() ? DateRule.OnDayOff.PREVIOUS : DateRule.OnDayOff.NEXT,
-                                rule.extra()));
+                DateRule rule = dates.rule(which);
+                DateRule rolled = rule.onDayOff(date.stuck() ? DateRule.OnDayOff.PREVIOUS : DateRule.OnDayOff.NEXT);
                 String verb = which == Which.DUE ? " is due on " : " closes on ";
                 found.accept(new Finding(
                         "due-on-day-off",
@@ -41,7 +32,7 @@ final class DatesOnDaysOff implements Check {
                         Check.about(in, which == Which.DUE ? "due" : "closes", item.id()),
                         "“" + item.title() + "”" + verb + Say.moment(date.at()) + ", a day off on which nothing may"
                                 + " be due" + (date.stuck() ? ", and the term has no later day for it." : "."),
-                        item.locked() ? null : new PutItem(in.course().code(), null, rolled)));
+                        item.locked() ? null : PutDates.mend(in, dates, which, rolled)));
             }
         }
     }

@@ -55,6 +55,26 @@ public record DateRule(
         return new DateRule(anchor, plus, snapTo, snapBefore, other, onDayOff, extra);
     }
 
+    /** The same from another anchor and so far from it. */
+    public DateRule from(Anchor other, Offset offset) {
+        return new DateRule(other, offset, snapTo, snapBefore, time, onDayOff, extra);
+    }
+
+    /** The same going on to a weekday: on or before it, else on or after. */
+    public DateRule snapped(DayOfWeek weekday, boolean before) {
+        return new DateRule(anchor, plus, weekday, before, time, onDayOff, extra);
+    }
+
+    /** The same with something else happening on a day off. */
+    public DateRule onDayOff(OnDayOff other) {
+        return new DateRule(anchor, plus, snapTo, snapBefore, time, other, extra);
+    }
+
+    /** Whether it is a date typed by hand to which nothing is added. */
+    public boolean plain() {
+        return fixed() && plus.n() == 0 && snapTo == null && time == null;
+    }
+
     /** Whether it begins with a date typed by hand, whatever is added. */
     public boolean fixed() {
         return anchor instanceof Anchor.Fixed;

@@ -2,6 +2,7 @@ package app.matsuri.core.plan;
 
 import app.matsuri.core.calendar.Extra;
 import java.math.BigDecimal;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -18,6 +19,7 @@ import java.util.Set;
  * @param marking who marks it: "machine", "instructor" or "not-marked"; empty where not said
  * @param locked an official date that the instructor cannot move
  * @param place its place in its day's list: lower first, then the order of the plan
+ * @param details instructions, links, files and whom it is for
  * @param opens null where it has no such date; likewise due and closes
  */
 public record Item(
@@ -34,6 +36,7 @@ public record Item(
         DateRule opens,
         DateRule due,
         DateRule closes,
+        ItemDetails details,
         Extra extra) {
 
     /** The kinds that Matsuri offers. */
@@ -48,6 +51,7 @@ public record Item(
         Objects.requireNonNull(title, "title");
         Objects.requireNonNull(shortName, "shortName");
         Objects.requireNonNull(marking, "marking");
+        Objects.requireNonNull(details, "details");
         if (points != null) {
             points = points.stripTrailingZeros();
             points = points.scale() < 0 ? points.setScale(0) : points;
@@ -56,7 +60,8 @@ public record Item(
 
     /** Something to read or do, due as said. */
     public static Item of(String id, String lesson, String kind, String title, DateRule due) {
-        return new Item(id, lesson, kind, title, "", null, null, "", false, 0, null, due, null, Extra.NONE);
+        return new Item(
+                id, lesson, kind, title, "", null, null, "", false, 0, null, due, null, ItemDetails.NONE, Extra.NONE);
     }
 
     /** Whether it is a test in the wide sense: test, quiz or presentation. */
@@ -74,7 +79,9 @@ public record Item(
     }
 
     public Item withRule(Which which, DateRule rule) {
-        return withRules(Map.of(which, rule));
+        Map<Which, DateRule> rules = new EnumMap<>(Which.class);
+        rules.put(which, rule);
+        return withRules(rules);
     }
 
     /** The same with some of its rules replaced. */
@@ -93,11 +100,25 @@ public record Item(
                 rules.getOrDefault(Which.OPENS, opens),
                 rules.getOrDefault(Which.DUE, due),
                 rules.getOrDefault(Which.CLOSES, closes),
+                details,
                 extra);
     }
 
     public Item withPlace(int other) {
         return new Item(
-                id, lesson, kind, title, shortName, points, minutes, marking, locked, other, opens, due, closes, extra);
+                id, lesson, kind, title, shortName, points, minutes, marking, locked, other, opens, due, closes,
+                details, extra);
+    }
+
+    public Item withDetails(ItemDetails others) {
+        return new Item(
+                id, lesson, kind, title, shortName, points, minutes, marking, locked, place, opens, due, closes, others,
+                extra);
+    }
+
+    public Item withLesson(String other) {
+        return new Item(
+                id, other, kind, title, shortName, points, minutes, marking, locked, place, opens, due, closes, details,
+                extra);
     }
 }

@@ -15,6 +15,7 @@ import java.util.Objects;
  * @param pin the date it must be on; null for none
  * @param gapBefore empty sessions to leave before it, 0 or more
  * @param notes free words, may be empty
+ * @param details objectives, steps, links and files
  */
 public record Lesson(
         String id,
@@ -27,12 +28,14 @@ public record Lesson(
         LocalDate pin,
         int gapBefore,
         String notes,
+        LessonDetails details,
         Extra extra) {
 
     public Lesson {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(title, "title");
         Objects.requireNonNull(notes, "notes");
+        Objects.requireNonNull(details, "details");
         if (length < 1 || minLength < 1 || gapBefore < 0) {
             throw new IllegalArgumentException("lesson " + id + ": lengths are 1 or more, gaps 0 or more");
         }
@@ -40,15 +43,16 @@ public record Lesson(
 
     /** A plain lesson. */
     public static Lesson of(String id, String title, int length) {
-        return new Lesson(id, title, length, 1, false, false, false, null, 0, "", Extra.NONE);
+        return new Lesson(id, title, length, 1, false, false, false, null, 0, "", LessonDetails.NONE, Extra.NONE);
     }
 
     public Lesson withPin(LocalDate date) {
-        return new Lesson(id, title, length, minLength, optional, joinable, reserve, date, gapBefore, notes, extra);
+        return new Lesson(
+                id, title, length, minLength, optional, joinable, reserve, date, gapBefore, notes, details, extra);
     }
 
     public Lesson withGap(int gap) {
-        return new Lesson(id, title, length, minLength, optional, joinable, reserve, pin, gap, notes, extra);
+        return new Lesson(id, title, length, minLength, optional, joinable, reserve, pin, gap, notes, details, extra);
     }
 
     public Lesson withLength(int sessions) {
@@ -63,6 +67,7 @@ public record Lesson(
                 pin,
                 gapBefore,
                 notes,
+                details,
                 extra);
     }
 }

@@ -33,6 +33,7 @@ import java.util.function.Consumer;
  * @param taught session name to the ids of the lessons taught in it; none for a session in which nothing was reached
  * @param partly ids of lessons taught in part, whose rest goes on
  * @param notes lesson id to why it took longer
+ * @param adjustments other dates for this section, or for one of its students
  */
 public record Section(
         String code,
@@ -51,6 +52,7 @@ public record Section(
         Map<LocalDateTime, List<String>> taught,
         Set<String> partly,
         Map<String, String> notes,
+        List<Adjustment> adjustments,
         Extra extra) {
 
     /** How lessons take a section's time. */
@@ -75,6 +77,7 @@ public record Section(
         taught = Collections.unmodifiableMap(new LinkedHashMap<>(taught));
         partly = Collections.unmodifiableSet(new LinkedHashSet<>(partly));
         notes = Collections.unmodifiableMap(new LinkedHashMap<>(notes));
+        adjustments = List.copyOf(adjustments);
     }
 
     /** A section that meets as said and has decided nothing of its own. */
@@ -96,6 +99,7 @@ public record Section(
                 Map.of(),
                 Set.of(),
                 Map.of(),
+                List.of(),
                 Extra.NONE);
     }
 
@@ -138,6 +142,7 @@ public record Section(
         Map<LocalDateTime, List<String>> taught;
         Set<String> partly;
         Map<String, String> notes;
+        List<Adjustment> adjustments;
     }
 
     private Section with(Consumer<Draft> change) {
@@ -154,6 +159,7 @@ public record Section(
         draft.taught = taught;
         draft.partly = partly;
         draft.notes = notes;
+        draft.adjustments = adjustments;
         change.accept(draft);
         return new Section(
                 code,
@@ -172,6 +178,7 @@ public record Section(
                 draft.taught,
                 draft.partly,
                 draft.notes,
+                draft.adjustments,
                 extra);
     }
 
@@ -224,5 +231,22 @@ public record Section(
 
     public Section withNotes(Map<String, String> others) {
         return with(d -> d.notes = others);
+    }
+
+    public Section withAdjustments(List<Adjustment> others) {
+        return with(d -> d.adjustments = others);
+    }
+
+    /** Its own dates of an item, for all its students; empty where it has none. */
+    public Optional<Adjustment> adjustment(String item) {
+        return adjustments.stream().filter(a -> a.same(item, null)).findFirst();
+    }
+
+    /** The same with the adjustment in place of the one for the same item and people; without dates, without it. */
+    public Section adjusted(Adjustment adjustment) {
+        return withAdjustments(
+                adjustment.dates().isEmpty()
+                        ? With.without(adjustments, a -> a.same(adjustment.item(), adjustment.student()))
+                        : With.put(adjustments, a -> a.same(adjustment.item(), adjustment.student()), adjustment));
     }
 }

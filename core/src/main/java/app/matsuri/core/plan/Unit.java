@@ -2,7 +2,10 @@ package app.matsuri.core.plan;
 
 import app.matsuri.core.calendar.Extra;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 
 /**
@@ -10,6 +13,8 @@ import java.util.Objects;
  *
  * @param code short code shown with its thread
  * @param startsWeek asks to start on the first session of a week
+ * @param colour the name of its colour, to match what was handed out; empty for the next in turn
+ * @param dates dates for everything in it that has none of its own
  * @param yields id of the lesson that gives way when a week is short; null for none
  */
 public record Unit(
@@ -18,6 +23,8 @@ public record Unit(
         String title,
         boolean startsWeek,
         String yields,
+        String colour,
+        Map<Which, DateRule> dates,
         List<Lesson> lessons,
         List<Item> items,
         Extra extra) {
@@ -26,21 +33,25 @@ public record Unit(
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(code, "code");
         Objects.requireNonNull(title, "title");
+        Objects.requireNonNull(colour, "colour");
+        Map<Which, DateRule> copy = new EnumMap<>(Which.class);
+        copy.putAll(dates);
+        dates = Collections.unmodifiableMap(copy);
         lessons = List.copyOf(lessons);
         items = List.copyOf(items);
     }
 
     /** A plain unit. */
     public static Unit of(String id, String title, List<Lesson> lessons, List<Item> items) {
-        return new Unit(id, id, title, false, null, lessons, items, Extra.NONE);
+        return new Unit(id, id, title, false, null, "", Map.of(), lessons, items, Extra.NONE);
     }
 
     public Unit withLessons(List<Lesson> others) {
-        return new Unit(id, code, title, startsWeek, yields, others, items, extra);
+        return new Unit(id, code, title, startsWeek, yields, colour, dates, others, items, extra);
     }
 
     public Unit withItems(List<Item> others) {
-        return new Unit(id, code, title, startsWeek, yields, lessons, others, extra);
+        return new Unit(id, code, title, startsWeek, yields, colour, dates, lessons, others, extra);
     }
 
     /** The same with one item in place of the one of its id. */
@@ -48,5 +59,36 @@ public record Unit(
         List<Item> others = new ArrayList<>(items);
         others.replaceAll(other -> other.id().equals(item.id()) ? item : other);
         return withItems(others);
+    }
+
+    public Unit withDates(Map<Which, DateRule> others) {
+        return new Unit(id, code, title, startsWeek, yields, colour, others, lessons, items, extra);
+    }
+
+    /** The item of that id in this unit; null for none. */
+    public Item item(String item) {
+        return items.stream().filter(i -> i.id().equals(item)).findFirst().orElse(null);
+    }
+
+    /** What the item lies in, from the nearest outwards; a circle ends where it closes. */
+    public List<Item> around(Item item) {
+        List<Item> around = new ArrayList<>();
+        Item at = item;
+        while (at.details().within() != null) {
+            Item outer = item(at.details().within());
+            if (outer == null || outer.id().equals(item.id()) || around.contains(outer)) {
+                break;
+            }
+            around.add(outer);
+            at = outer;
+        }
+        return around;
+    }
+
+    /** The item and everything in it, however deep, in the order of the plan. */
+    public List<Item> inside(String item) {
+        return items.stream()
+                .filter(i -> i.id().equals(item) || around(i).stream().anyMatch(o -> o.id().equals(item)))
+                .toList();
     }
 }

@@ -63,7 +63,7 @@ final class Comparison {
                             item.title(),
                             from,
                             to,
-                            why(after, was.item(), item, which, dates.get(which))));
+                            why(after, was, dates, which)));
                 }
             }
         }
@@ -136,7 +136,8 @@ final class Comparison {
         return "comes along with the lessons before it";
     }
 
-    private String why(SectionSchedule in, Item was, Item is, Which which, Resolved now) {
+    private String why(SectionSchedule in, ItemDates was, ItemDates is, Which which) {
+        Resolved now = is.get(which);
         if (now == null) {
             return "date taken away";
         }

@@ -3,6 +3,7 @@ package app.matsuri.core.schedule;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Edge;
@@ -47,18 +48,19 @@ final class Dates {
                 .toList();
     }
 
-    ItemDates of(Unit unit, Item item) {
+    ItemDates of(Unit unit, Item item, Adjustment... adjustments) {
+        RulesInForce rules = RulesInForce.of(unit, item, adjustments);
         Map<Which, Resolved> done = new EnumMap<>(Which.class);
         Set<Which> open = EnumSet.noneOf(Which.class);
         for (Which which : Which.values()) {
-            resolve(item, which, done, open);
+            resolve(rules, which, done, open);
         }
-        return new ItemDates(unit, item, done.get(Which.OPENS), done.get(Which.DUE), done.get(Which.CLOSES));
+        return new ItemDates(unit, item, rules, done.get(Which.OPENS), done.get(Which.DUE), done.get(Which.CLOSES));
     }
 
     /** The date, or null where the item has none; {@code open} holds the dates on the way here. */
-    private Resolved resolve(Item item, Which which, Map<Which, Resolved> done, Set<Which> open) {
-        DateRule rule = item.rule(which);
+    private Resolved resolve(RulesInForce rules, Which which, Map<Which, Resolved> done, Set<Which> open) {
+        DateRule rule = rules.rule(which);
         if (rule == null || done.containsKey(which)) {
             return done.get(which);
         }
@@ -67,7 +69,7 @@ final class Dates {
         }
         Resolved resolved;
         if (rule.anchor() instanceof Anchor.OwnDate own) {
-            Resolved other = resolve(item, own.which(), done, open);
+            Resolved other = resolve(rules, own.which(), done, open);
             if (other == null) {
                 resolved = Resolved.unresolved("it has no date “" + word(own.which()) + "” to hang on");
             } else if (!other.resolved()) {

@@ -1,5 +1,6 @@
 package app.matsuri.core.schedule;
 
+import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -8,9 +9,10 @@ import java.time.LocalDateTime;
 /**
  * The dates of one item in one section.
  *
+ * @param rules the rules in force there
  * @param opens null where the item has no such date; likewise due and closes
  */
-public record ItemDates(Unit unit, Item item, Resolved opens, Resolved due, Resolved closes) {
+public record ItemDates(Unit unit, Item item, RulesInForce rules, Resolved opens, Resolved due, Resolved closes) {
 
     public Resolved get(Which which) {
         return switch (which) {
@@ -18,6 +20,11 @@ public record ItemDates(Unit unit, Item item, Resolved opens, Resolved due, Reso
             case DUE -> due;
             case CLOSES -> closes;
         };
+    }
+
+    /** The rule in force for one of its dates; null where it has no such date. */
+    public DateRule rule(Which which) {
+        return rules.rule(which);
     }
 
     /** The date that places it in a calendar: due, else closes, else opens; null when none is resolved. */

@@ -3,6 +3,7 @@ package app.matsuri.core.schedule;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.flow.Flow;
 import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Section;
@@ -20,7 +21,8 @@ import java.util.Optional;
  * What follows for one section.
  *
  * @param placements of every lesson, in the order of the plan
- * @param dates of every item, in the order of the plan
+ * @param dates of every item that is for the section, in the order of the plan
+ * @param studentDates of students who have other dates; private
  */
 public record SectionSchedule(
         Course course,
@@ -29,6 +31,7 @@ public record SectionSchedule(
         Sessions sessions,
         List<Placement> placements,
         List<ItemDates> dates,
+        List<StudentDates> studentDates,
         Map<String, Placement> byLesson,
         Map<String, ItemDates> byItem) {
 
@@ -39,16 +42,35 @@ public record SectionSchedule(
         Dates resolver = new Dates(course.code(), section.code(), calendar, sessions, placements);
         List<ItemDates> dates = new ArrayList<>();
         Map<String, ItemDates> byItem = new HashMap<>();
+        List<StudentDates> students = new ArrayList<>();
+        Map<String, Adjustment> adjustments = new HashMap<>();
+        Map<String, List<Adjustment>> forStudents = new HashMap<>();
+        for (Adjustment adjustment : section.adjustments()) {
+            if (adjustment.student() == null) {
+                adjustments.putIfAbsent(adjustment.item(), adjustment);
+            } else {
+                forStudents
+                        .computeIfAbsent(adjustment.item(), i -> new ArrayList<>())
+                        .add(adjustment);
+            }
+        }
         for (Unit unit : course.units()) {
             for (Item item : unit.items()) {
-                ItemDates resolved = resolver.of(unit, item);
+                if (!item.details().concerns(section.code())) {
+                    continue;
+                }
+                Adjustment own = adjustments.get(item.id());
+                ItemDates resolved = resolver.of(unit, item, own);
                 dates.add(resolved);
                 byItem.put(item.id(), resolved);
+                for (Adjustment other : forStudents.getOrDefault(item.id(), List.of())) {
+                    students.add(new StudentDates(other.student(), resolver.of(unit, item, own, other)));
+                }
             }
         }
         Map<String, Placement> byLesson = new HashMap<>();
         placements.forEach(p -> byLesson.put(p.lesson().id(), p));
-        return new SectionSchedule(course, section, calendar, sessions, placements, dates, byLesson, byItem);
+        return new SectionSchedule(course, section, calendar, sessions, placements, dates, students, byLesson, byItem);
     }
 
     /** "HYD 210/A", as scopes write it. */

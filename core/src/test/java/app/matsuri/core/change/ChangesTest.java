@@ -18,7 +18,9 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -138,7 +140,8 @@ class ChangesTest {
 
     @Test
     void earlierUsesUpEmptyAndSpareSessionsThenStopsAndSaysSo() {
-        Lesson spare = new Lesson("S", "Spare day", 1, 1, false, false, true, null, 0, "", Extra.NONE);
+        Lesson spare =
+                new Lesson("S", "Spare day", 1, 1, false, false, true, null, 0, "", LessonDetails.NONE, Extra.NONE);
         Unit unit = Unit.of(
                 "U",
                 "Unit",
@@ -299,6 +302,7 @@ class ChangesTest {
                 null,
                 DateRule.at(at("2026-09-15T17:00")),
                 null,
+                ItemDetails.NONE,
                 Extra.NONE);
         assertThatThrownBy(() -> make(
                         plan(sectionA(), unit(1, locked)),
@@ -332,6 +336,7 @@ class ChangesTest {
                 now.taught(),
                 now.partly(),
                 now.notes(),
+                now.adjustments(),
                 now.extra());
         Decisions after = make(before, new PutSection(HYD, null, other));
         assertThat(follows(after).sessions().get(0).name()).isEqualTo(at("2026-08-31T10:00"));

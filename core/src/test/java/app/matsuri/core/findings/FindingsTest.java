@@ -15,7 +15,9 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -99,7 +101,8 @@ class FindingsTest {
 
     @Test
     void lessonsWithoutASessionSayHowManyAreMissingAndASpareDayMendsIt() {
-        Lesson spare = new Lesson("S", "Spare day", 1, 1, false, false, true, null, 0, "", Extra.NONE);
+        Lesson spare =
+                new Lesson("S", "Spare day", 1, 1, false, false, true, null, 0, "", LessonDetails.NONE, Extra.NONE);
         Unit first = Unit.of("V", "V", List.of(spare), List.of());
         Decisions plan = plan(sectionA(), first, unit(44));
         Finding finding = of(plan, "lesson-without-session").get(0);
@@ -173,6 +176,7 @@ class FindingsTest {
                 null,
                 DateRule.at(at("2026-09-15T17:00")),
                 null,
+                ItemDetails.NONE,
                 Extra.NONE);
         assertThat(of(with(heavy), "week-over-limit"))
                 .singleElement()

@@ -72,7 +72,17 @@ class FlowTest {
     @Test
     void aUnitThatAsksForAWeekStartBeginsOnTheFirstSessionOfAWeek() {
         Unit first = Unit.of("U", "Unit", List.of(Lesson.of("L1", "", 1)), List.of());
-        Unit second = new Unit("V", "V", "V", true, null, List.of(Lesson.of("L2", "", 1)), List.of(), Extra.NONE);
+        Unit second = new Unit(
+                "V",
+                "V",
+                "V",
+                true,
+                null,
+                "",
+                java.util.Map.of(),
+                List.of(Lesson.of("L2", "", 1)),
+                List.of(),
+                Extra.NONE);
         SectionSchedule in = follows(plan(sectionA(), first, second));
         assertThat(days(in, "L2")).as("Monday the 7th is a holiday").containsExactly(day("2026-09-09"));
     }

@@ -2,6 +2,7 @@ package app.matsuri.exchange.change;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.change.AddClosure;
+import app.matsuri.core.change.ArrangeItems;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.ChangeSeries;
 import app.matsuri.core.change.ChangeSession;
@@ -97,6 +98,23 @@ public final class ChangeJson {
             return item == null ? null : new PutItem(in.required("course"), unit, item);
         });
         KINDS.put("remove-item", in -> new RemoveItem(in.required("course"), in.required("item")));
+        KINDS.put("arrange-items", in -> {
+            List<String> items = in.texts("items", "an item's id", x -> x);
+            String unit = in.required("unit");
+            if (items.isEmpty()) {
+                in.faults().fatal(in.pointer(), "Say which items to put elsewhere: “items” is empty.");
+                return null;
+            }
+            return new ArrangeItems(
+                    in.required("course"),
+                    items,
+                    unit,
+                    in.text("lesson", null),
+                    in.text("within", null),
+                    in.text("before", null));
+        });
+        KINDS.put("put-dates", RedateJson::putDates);
+        KINDS.put("redate", RedateJson::redate);
         KINDS.put("shift", ChangeJson::shift);
         KINDS.put("move", in -> {
             LocalDate to = day(in, "to");

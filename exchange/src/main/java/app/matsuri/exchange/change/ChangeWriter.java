@@ -1,6 +1,7 @@
 package app.matsuri.exchange.change;
 
 import app.matsuri.core.change.AddClosure;
+import app.matsuri.core.change.ArrangeItems;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.ChangeSeries;
 import app.matsuri.core.change.ChangeSession;
@@ -11,12 +12,14 @@ import app.matsuri.core.change.Move;
 import app.matsuri.core.change.Pin;
 import app.matsuri.core.change.PutClosure;
 import app.matsuri.core.change.PutCourse;
+import app.matsuri.core.change.PutDates;
 import app.matsuri.core.change.PutItem;
 import app.matsuri.core.change.PutLesson;
 import app.matsuri.core.change.PutRoster;
 import app.matsuri.core.change.PutSection;
 import app.matsuri.core.change.PutUnit;
 import app.matsuri.core.change.RecordTaught;
+import app.matsuri.core.change.Redate;
 import app.matsuri.core.change.RemoveClosure;
 import app.matsuri.core.change.RemoveCourse;
 import app.matsuri.core.change.RemoveItem;
@@ -83,6 +86,18 @@ final class ChangeWriter {
                     .put("course", put.course())
                     .some("unit", put.unit())
                     .put("item", PlanWriter.item(put.item()));
+        } else if (change instanceof PutDates put) {
+            RedateJson.write(out, put);
+        } else if (change instanceof Redate redate) {
+            RedateJson.write(out, redate);
+        } else if (change instanceof ArrangeItems arrange) {
+            out.put("kind", "arrange-items")
+                    .put("course", arrange.course())
+                    .put("items", arrange.items())
+                    .put("unit", arrange.unit())
+                    .some("lesson", arrange.lesson())
+                    .some("within", arrange.within())
+                    .some("before", arrange.before());
         } else if (change instanceof RemoveItem remove) {
             out.put("kind", "remove-item").put("course", remove.course()).put("item", remove.item());
         } else {

@@ -3,7 +3,9 @@ package app.matsuri.exchange.outline;
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Unit;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -92,7 +94,8 @@ public final class OutlineReader {
         return new Reading(
                 reader.lines,
                 reader.units.stream()
-                        .map(d -> new Unit(d.code, d.code, d.title, false, null, d.lessons, d.items, Extra.NONE))
+                        .map(d -> new Unit(
+                                d.code, d.code, d.title, false, null, "", Map.of(), d.lessons, d.items, Extra.NONE))
                         .toList());
     }
 
@@ -249,6 +252,7 @@ public final class OutlineReader {
                 null,
                 0,
                 "",
+                LessonDetails.NONE,
                 Extra.NONE);
         unit.lessons.add(lesson);
         return lesson;
@@ -293,6 +297,7 @@ public final class OutlineReader {
                 null,
                 rule.orElse(null),
                 null,
+                ItemDetails.NONE,
                 Extra.NONE));
         if (!when.isEmpty() && rule.isEmpty()) {
             said.add(title + ": “" + when + "” was not understood. Write “due next class”, “due 2 days after, 23:59” or"

@@ -5,12 +5,17 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.HoursAsked;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 
 /** Reads a course, its units, lessons and items. */
 public final class CourseReader {
@@ -64,12 +69,15 @@ public final class CourseReader {
         String title = in.required("title");
         boolean startsWeek = in.flag("startsWeek", false);
         String yields = in.text("yields", null);
+        String colour = in.text("colour", "");
+        Map<Which, DateRule> dates = new EnumMap<>(Which.class);
+        DetailsReader.dates(in).forEach((which, rule) -> rule.ifPresent(r -> dates.put(which, r)));
         List<Lesson> lessons = in.objects("lessons", CourseReader::lesson);
         List<Item> items = in.objects("items", CourseReader::item);
         Extra extra = in.extra();
-        return id == null || code == null || title == null
+        return id == null || code == null || title == null || colour == null
                 ? null
-                : new Unit(id, code, title, startsWeek, yields, lessons, items, extra);
+                : new Unit(id, code, title, startsWeek, yields, colour, dates, lessons, items, extra);
     }
 
     /** The lesson; null when a fault leaves it without meaning. */
@@ -84,10 +92,13 @@ public final class CourseReader {
         LocalDate pin = in.date("pin");
         Integer gapBefore = in.number("gapBefore", 0, 0);
         String notes = in.text("notes", "");
+        LessonDetails details = DetailsReader.lesson(in);
         Extra extra = in.extra();
         return id == null || title == null || length == null || minLength == null || gapBefore == null || notes == null
                 ? null
-                : new Lesson(id, title, length, minLength, optional, joinable, reserve, pin, gapBefore, notes, extra);
+                : new Lesson(
+                        id, title, length, minLength, optional, joinable, reserve, pin, gapBefore, notes, details,
+                        extra);
     }
 
     /** The item; null when a fault leaves it without meaning. */
@@ -105,11 +116,12 @@ public final class CourseReader {
         DateRule opens = in.object("opens", RuleReader::rule);
         DateRule due = in.object("due", RuleReader::rule);
         DateRule closes = in.object("closes", RuleReader::rule);
+        ItemDetails details = DetailsReader.item(in);
         Extra extra = in.extra();
         return id == null || title == null || kind == null || marking == null || place == null || shortName == null
                 ? null
                 : new Item(
                         id, lesson, kind, title, shortName, points, minutes, marking, locked, place, opens, due, closes,
-                        extra);
+                        details, extra);
     }
 }

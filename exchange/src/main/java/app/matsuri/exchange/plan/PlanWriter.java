@@ -13,6 +13,7 @@ import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
 import java.time.DayOfWeek;
@@ -148,6 +149,11 @@ public final class PlanWriter {
                 .some("taught", taught)
                 .some("partly", section.partly())
                 .some("notes", section.notes())
+                .some(
+                        "adjustments",
+                        section.adjustments().stream()
+                                .map(DetailsWriter::adjustment)
+                                .toList())
                 .with(section.extra());
     }
 
@@ -193,13 +199,17 @@ public final class PlanWriter {
                 .put("title", unit.title())
                 .unless(false, "startsWeek", unit.startsWeek())
                 .some("yields", unit.yields())
+                .unless("", "colour", unit.colour())
+                .some("opens", rule(unit.dates().get(Which.OPENS)))
+                .some("due", rule(unit.dates().get(Which.DUE)))
+                .some("closes", rule(unit.dates().get(Which.CLOSES)))
                 .put("lessons", unit.lessons().stream().map(PlanWriter::lesson).toList())
                 .put("items", unit.items().stream().map(PlanWriter::item).toList())
                 .with(unit.extra());
     }
 
     public static Map<String, Object> lesson(Lesson lesson) {
-        return new Out()
+        Out out = new Out()
                 .put("id", lesson.id())
                 .put("title", lesson.title())
                 .unless(1, "length", lesson.length())
@@ -209,12 +219,12 @@ public final class PlanWriter {
                 .unless(false, "reserve", lesson.reserve())
                 .some("pin", text(lesson.pin()))
                 .unless(0, "gapBefore", lesson.gapBefore())
-                .unless("", "notes", lesson.notes())
-                .with(lesson.extra());
+                .unless("", "notes", lesson.notes());
+        return DetailsWriter.lesson(out, lesson.details()).with(lesson.extra());
     }
 
     public static Map<String, Object> item(Item item) {
-        return new Out()
+        Out out = new Out()
                 .put("id", item.id())
                 .some("lesson", item.lesson())
                 .put("kind", item.kind())
@@ -227,8 +237,8 @@ public final class PlanWriter {
                 .unless(0, "place", item.place())
                 .some("opens", rule(item.opens()))
                 .some("due", rule(item.due()))
-                .some("closes", rule(item.closes()))
-                .with(item.extra());
+                .some("closes", rule(item.closes()));
+        return DetailsWriter.item(out, item.details()).with(item.extra());
     }
 
     /** The rule; null for none. */

@@ -1,6 +1,7 @@
 package app.matsuri.exchange.plan;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
@@ -15,6 +16,7 @@ import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Checks that what decisions name exists and that no name stands for two things. */
 final class References {
@@ -77,7 +79,15 @@ final class References {
             if (unit.yields() != null && unit.lessons().stream().map(Lesson::id).noneMatch(unit.yields()::equals)) {
                 faults.kept(place + "/yields", "“" + unit.yields() + "” is no lesson of this unit: nothing yields.");
             }
+            unit.dates().forEach((which, rule) -> rule(rule, place + "/" + Words.word(which), lessons, units));
+            Set<String> here = unit.items().stream().map(Item::id).collect(Collectors.toSet());
             for (int i = 0; i < unit.items().size(); i++) {
+                String within = unit.items().get(i).details().within();
+                if (within != null && !here.contains(within)) {
+                    faults.kept(
+                            place + "/items/" + i + "/within",
+                            "There is no item “" + within + "” in this unit: it lies in the unit itself.");
+                }
                 item(unit.items().get(i), place + "/items/" + i, lessons, units);
             }
         }
@@ -85,6 +95,19 @@ final class References {
             Section section = course.sections().get(s);
             String place = at + "/sections/" + s;
             once(sections, section.code(), place + "/code", "section");
+            for (int a = 0; a < section.adjustments().size(); a++) {
+                Adjustment adjustment = section.adjustments().get(a);
+                String here = place + "/adjustments/" + a;
+                if (!items.contains(adjustment.item())) {
+                    faults.kept(
+                            here + "/item",
+                            "There is no item “" + adjustment.item() + "” in this course: it is passed over.");
+                }
+                adjustment
+                        .dates()
+                        .forEach((which, rule) ->
+                                rule(rule.orElse(null), here + "/" + Words.word(which), lessons, units));
+            }
             known(section.leavesOut(), lessons, place + "/leavesOut");
             known(section.gaps().keySet(), lessons, place + "/gaps");
             known(section.lengths().keySet(), lessons, place + "/lengths");
@@ -109,18 +132,19 @@ final class References {
             faults.kept(at + "/lesson", "There is no lesson “" + item.lesson() + "” in this course.");
         }
         for (Which which : Which.values()) {
-            DateRule rule = item.rule(which);
-            String place = at + "/" + Words.word(which);
-            if (rule != null && rule.anchor() instanceof Anchor.WithLesson with && !lessons.contains(with.lesson())) {
-                faults.kept(
-                        place + "/lesson",
-                        "There is no lesson “" + with.lesson() + "” in this course: the date" + " is unresolved.");
-            }
-            if (rule != null && rule.anchor() instanceof Anchor.WithUnit with && !units.contains(with.unit())) {
-                faults.kept(
-                        place + "/unit",
-                        "There is no unit “" + with.unit() + "” in this course: the date is unresolved.");
-            }
+            rule(item.rule(which), at + "/" + Words.word(which), lessons, units);
+        }
+    }
+
+    private void rule(DateRule rule, String place, Set<String> lessons, Set<String> units) {
+        if (rule != null && rule.anchor() instanceof Anchor.WithLesson with && !lessons.contains(with.lesson())) {
+            faults.kept(
+                    place + "/lesson",
+                    "There is no lesson “" + with.lesson() + "” in this course: the date" + " is unresolved.");
+        }
+        if (rule != null && rule.anchor() instanceof Anchor.WithUnit with && !units.contains(with.unit())) {
+            faults.kept(
+                    place + "/unit", "There is no unit “" + with.unit() + "” in this course: the date is unresolved.");
         }
     }
 

@@ -1,6 +1,7 @@
 package app.matsuri.exchange.plan;
 
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.session.Beat;
@@ -68,6 +69,7 @@ public final class SectionReader {
                 notes.put(entry.key(), note);
             }
         });
+        List<Adjustment> adjustments = in.objects("adjustments", DetailsReader::adjustment);
         Extra extra = in.extra();
         if (code == null || pace == null || instructor == null || partOf == null) {
             return null;
@@ -89,6 +91,7 @@ public final class SectionReader {
                 taught,
                 partly,
                 notes,
+                adjustments,
                 extra);
     }
 

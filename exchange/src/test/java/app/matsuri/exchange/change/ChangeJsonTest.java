@@ -52,6 +52,19 @@ class ChangeJsonTest {
                 "{'kind':'put-section','course':'C','section':{'code':'L1','instructor':'B. Sayer','partOf':'C/A','pace':'sessions','students':[{'id':'1','name':'Wren Oakes'}]}}",
                 "{'kind':'put-course','course':{'code':'C','title':'T','requiredMinutes':2250,'asks':{'credits':3},'usualMinutes':50,'sections':[],'units':[]}}",
                 "{'kind':'together','does':'Two','changes':[{'kind':'mark-days','first':'2026-10-17','last':'2026-10-17','as':'usual'},{'kind':'first-plan-day'}]}",
+                "{'kind':'put-item','course':'C','unit':'U','item':{'id':'I','title':'Report','within':'F','instructions':'**Draw** it','handIn':'paper','handInPlace':'tray','links':[{'title':'Map','url':'https://maps.example/'}],'files':[{'file':'ab12','name':'Sheet.pdf','publish':false,'from':'2026-10-05T08:00'}],'only':['A'],'audience':'attendees','hidden':true}}",
+                "{'kind':'put-lesson','course':'C','unit':'U','lesson':{'id':'L9','title':'Nine','objectives':'Book a reading','steps':[{'minutes':10,'text':'Where we stopped'},{'text':'Walk'}],'links':[{'url':'mailto:a@b.example'}]}}",
+                "{'kind':'put-unit','course':'C','unit':{'id':'U','code':'U','title':'U','colour':'moss','due':{'unit':'U','edge':'end'},'lessons':[],'items':[]}}",
+                "{'kind':'put-section','course':'C','section':{'code':'B','pace':'sessions','adjustments':[{'item':'I','due':{'at':'2026-10-05T17:00'},'closes':null},{'item':'I','student':'7','due':{'own':'opens','plus':3,'in':'days'},'why':'ill'}]}}",
+                "{'kind':'put-dates','entries':[{'course':'C','item':'I','due':{'at':'2026-10-05T17:00'},'closes':null},{'course':'C','item':'J','sections':['A','B'],'opens':{'lesson':'L1','edge':'end'}}]}",
+                "{'kind':'redate','course':'C','items':['I','J'],'sections':['A'],'dates':['due','closes'],'by':-2,'in':'teaching-days'}",
+                "{'kind':'redate','course':'C','items':['I'],'dates':['due'],'clear':true}",
+                "{'kind':'redate','course':'C','items':['I'],'dates':['due'],'time':'17:00'}",
+                "{'kind':'redate','course':'C','items':['I'],'dates':['due'],'snapTo':'FR','snap':'on-or-before'}",
+                "{'kind':'redate','course':'C','items':['I'],'dates':['due'],'toClass':'previous'}",
+                "{'kind':'redate','course':'C','items':['I'],'dates':['opens'],'fix':true}",
+                "{'kind':'redate','course':'C','items':['I'],'dates':['opens'],'follow':true}",
+                "{'kind':'arrange-items','course':'C','items':['I'],'unit':'U','lesson':'L1','within':'F','before':'J'}",
                 "{'kind':'set-term','term':{'first':'2026-08-31','last':'2026-12-18','weekdays':['MO'],'weekStart':'SU','closures':[],'runsAs':{'2026-10-13':'MO'}}}");
     }
 
@@ -72,6 +85,14 @@ class ChangeJsonTest {
                 .containsExactly("/to", "/items/0");
         assertThat(faults("{\"kind\":\"add-closure\",\"closure\":{\"first\":\"2026-10-09\",\"last\":\"2026-10-08\"}}"))
                 .containsExactly("/closure/last");
+        assertThat(faults("{\"kind\":\"redate\",\"course\":\"C\",\"items\":[\"I\"],\"dates\":[\"due\"]}"))
+                .containsExactly("");
+        assertThat(faults("{\"kind\":\"redate\",\"course\":\"C\",\"items\":[\"I\"],\"dates\":[\"soon\"],\"by\":0}"))
+                .contains("/dates/0", "/by");
+        assertThat(
+                        faults(
+                                "{\"kind\":\"put-item\",\"course\":\"C\",\"item\":{\"id\":\"I\",\"title\":\"T\",\"links\":[{\"url\":\"javascript:x\"}]}}"))
+                .containsExactly("/item/links/0/url");
         assertThat(faults("[]")).containsExactly("");
     }
 

@@ -3,24 +3,30 @@ package app.matsuri.server.storage;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.Beat;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
 import app.matsuri.exchange.plan.CourseReader;
+import app.matsuri.exchange.plan.DetailsReader;
 import app.matsuri.exchange.plan.Faults;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.RuleReader;
 import app.matsuri.exchange.plan.TermReader;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.server.storage.row.AdjustmentRow;
 import app.matsuri.server.storage.row.CalendarRow;
 import app.matsuri.server.storage.row.ClosureRow;
 import app.matsuri.server.storage.row.CourseRow;
@@ -39,13 +45,16 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -55,6 +64,7 @@ import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import org.threeten.extra.LocalDateRange;
 import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.JsonNode;
 
 /** Puts rows together to decisions. */
 final class RowReader {
@@ -155,6 +165,21 @@ final class RowReader {
         return value;
     }
 
+    private static <T> List<T> list(String json, Function<In, T> reader) {
+        if (json == null) {
+            return List.of();
+        }
+        List<T> values = new ArrayList<>();
+        for (JsonNode node : Json.read(json)) {
+            values.add(reader.apply(In.of(node, "", new Faults())));
+        }
+        return values;
+    }
+
+    private static String text(String column) {
+        return column == null ? "" : column;
+    }
+
     private static List<String> words(String list) {
         return list.isEmpty() ? List.of() : Arrays.asList(list.split(","));
     }
@@ -167,6 +192,8 @@ final class RowReader {
     private final class Sections {
         private final Map<String, List<StudentRow>> students =
                 grouped(StudentRow.class, s -> s.course + "\n" + s.section, s -> s.position);
+        private final Map<String, List<AdjustmentRow>> adjustments =
+                grouped(AdjustmentRow.class, a -> a.course + "\n" + a.section, a -> a.position);
         private final Map<String, List<PatternRow>> patterns =
                 grouped(PatternRow.class, p -> p.course + "\n" + p.section, p -> p.position);
         private final Map<String, List<SessionChangeRow>> changes =
@@ -223,8 +250,8 @@ final class RowReader {
             Beat beat = row.beat == null ? null : new Beat(row.beat.equals("daily") ? null : Words.weekday(row.beat));
             return new Section(
                     row.code,
-                    row.instructor == null ? "" : row.instructor,
-                    row.partOf == null ? "" : row.partOf,
+                    text(row.instructor),
+                    text(row.partOf),
                     students.getOrDefault(key, List.of()).stream()
                             .map(s -> new Student(s.id, s.name, s.mail))
                             .toList(),
@@ -255,6 +282,13 @@ final class RowReader {
                     records,
                     partly,
                     notes,
+                    adjustments.getOrDefault(key, List.of()).stream()
+                            .map(a -> new Adjustment(
+                                    a.item,
+                                    a.student.isEmpty() ? null : a.student,
+                                    read(a.dates, DetailsReader::dates),
+                                    a.why))
+                            .toList(),
                     extra(row.extra));
         }
 
@@ -283,6 +317,8 @@ final class RowReader {
                     row.title,
                     row.startsWeek,
                     row.yields,
+                    text(row.colour),
+                    dates(row),
                     lessons.getOrDefault(key, List.of()).stream()
                             .map(this::lesson)
                             .toList(),
@@ -302,7 +338,36 @@ final class RowReader {
                     row.pin,
                     row.gapBefore,
                     row.notes,
+                    new LessonDetails(
+                            text(row.objectives),
+                            list(row.steps, DetailsReader::step),
+                            list(row.links, DetailsReader::link),
+                            list(row.files, DetailsReader::file)),
                     extra(row.extra));
+        }
+
+        private static Map<Which, DateRule> dates(UnitRow row) {
+            Map<Which, DateRule> dates = new EnumMap<>(Which.class);
+            dates.put(Which.OPENS, rule(row.opens));
+            dates.put(Which.DUE, rule(row.due));
+            dates.put(Which.CLOSES, rule(row.closes));
+            dates.values().removeIf(Objects::isNull);
+            return dates;
+        }
+
+        private static ItemDetails details(ItemRow row) {
+            return new ItemDetails(
+                    row.withinItem,
+                    text(row.instructions),
+                    text(row.handIn),
+                    text(row.handInPlace),
+                    list(row.links, DetailsReader::link),
+                    list(row.files, DetailsReader::file),
+                    row.onlySections == null
+                            ? List.of()
+                            : List.of(Json.MAPPER.readValue(row.onlySections, String[].class)),
+                    row.audience == null ? ItemDetails.ALL : row.audience,
+                    row.hidden != null && row.hidden);
         }
 
         private Item item(ItemRow row) {
@@ -320,10 +385,11 @@ final class RowReader {
                     rule(row.opens),
                     rule(row.due),
                     rule(row.closes),
+                    details(row),
                     extra(row.extra));
         }
 
-        private DateRule rule(String json) {
+        private static DateRule rule(String json) {
             return read(json, RuleReader::rule);
         }
     }

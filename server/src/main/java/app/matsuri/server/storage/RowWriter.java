@@ -3,19 +3,24 @@ package app.matsuri.server.storage;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
+import app.matsuri.exchange.plan.DetailsWriter;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.server.storage.row.AdjustmentRow;
 import app.matsuri.server.storage.row.CalendarRow;
 import app.matsuri.server.storage.row.ClosureRow;
 import app.matsuri.server.storage.row.CourseRow;
@@ -153,6 +158,9 @@ final class RowWriter {
         for (int i = 0; i < section.sessionChanges().size(); i++) {
             change(course, section.code(), section.sessionChanges().get(i), i);
         }
+        for (int i = 0; i < section.adjustments().size(); i++) {
+            adjustment(course, section.code(), section.adjustments().get(i), i);
+        }
         lessonsOf(course, section);
         sessionsOf(course, section);
     }
@@ -171,6 +179,19 @@ final class RowWriter {
         row.position = position;
         row.name = student.name();
         row.mail = student.mail();
+        rows.put(row);
+    }
+
+    private void adjustment(String course, String section, Adjustment adjustment, int position) {
+        AdjustmentRow row = new AdjustmentRow();
+        row.termId = termId;
+        row.course = course;
+        row.section = section;
+        row.item = adjustment.item();
+        row.student = adjustment.student() == null ? "" : adjustment.student();
+        row.position = position;
+        row.dates = json(DetailsWriter.dates(adjustment.dates()));
+        row.why = adjustment.why();
         rows.put(row);
     }
 
@@ -280,6 +301,10 @@ final class RowWriter {
         row.title = unit.title();
         row.startsWeek = unit.startsWeek();
         row.yields = unit.yields();
+        row.colour = none(unit.colour());
+        row.opens = rule(unit.dates().get(Which.OPENS));
+        row.due = rule(unit.dates().get(Which.DUE));
+        row.closes = rule(unit.dates().get(Which.CLOSES));
         row.extra = extra(unit.extra());
         rows.put(row);
         for (int i = 0; i < unit.lessons().size(); i++) {
@@ -306,6 +331,10 @@ final class RowWriter {
         row.pin = lesson.pin();
         row.gapBefore = lesson.gapBefore();
         row.notes = lesson.notes();
+        row.objectives = none(lesson.details().objectives());
+        row.steps = list(DetailsWriter.steps(lesson.details().steps()));
+        row.links = list(DetailsWriter.links(lesson.details().links()));
+        row.files = list(DetailsWriter.files(lesson.details().files()));
         row.extra = extra(lesson.extra());
         rows.put(row);
     }
@@ -329,8 +358,25 @@ final class RowWriter {
         row.opens = rule(item.opens());
         row.due = rule(item.due());
         row.closes = rule(item.closes());
+        details(row, item.details());
         row.extra = extra(item.extra());
         rows.put(row);
+    }
+
+    private static void details(ItemRow row, ItemDetails details) {
+        row.withinItem = details.within();
+        row.instructions = none(details.instructions());
+        row.handIn = none(details.handIn());
+        row.handInPlace = none(details.handInPlace());
+        row.links = list(DetailsWriter.links(details.links()));
+        row.files = list(DetailsWriter.files(details.files()));
+        row.onlySections = list(details.only());
+        row.audience = details.audience().equals(ItemDetails.ALL) ? null : details.audience();
+        row.hidden = details.hidden() ? true : null;
+    }
+
+    private static String list(List<?> values) {
+        return values.isEmpty() ? null : json(values);
     }
 
     private static String rule(DateRule rule) {

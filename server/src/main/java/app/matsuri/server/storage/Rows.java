@@ -1,5 +1,6 @@
 package app.matsuri.server.storage;
 
+import app.matsuri.server.storage.row.AdjustmentRow;
 import app.matsuri.server.storage.row.CalendarRow;
 import app.matsuri.server.storage.row.ClosureRow;
 import app.matsuri.server.storage.row.CourseRow;
@@ -35,6 +36,7 @@ public final class Rows {
             SectionLessonRow.class,
             SectionSessionRow.class,
             TaughtRow.class,
+            AdjustmentRow.class,
             UnitRow.class,
             LessonRow.class,
             ItemRow.class);

@@ -170,7 +170,7 @@ final class DayBuilder {
                                 date.fixed(),
                                 date.rolled(),
                                 item.locked(),
-                                hangsOn(item.rule(which)),
+                                hangsOn(dates.rule(which)),
                                 moved.contains(word + " " + item.id())));
             }
         }

@@ -38,6 +38,15 @@ public final class ItemRow implements Row {
     public String opens;
     public String due;
     public String closes;
+    public String withinItem;
+    public String instructions;
+    public String handIn;
+    public String handInPlace;
+    public String links;
+    public String files;
+    public String onlySections;
+    public String audience;
+    public Boolean hidden;
     public String extra;
 
     @Override

@@ -35,6 +35,10 @@ public final class LessonRow implements Row {
     public LocalDate pin;
     public int gapBefore;
     public String notes;
+    public String objectives;
+    public String steps;
+    public String links;
+    public String files;
     public String extra;
 
     @Override

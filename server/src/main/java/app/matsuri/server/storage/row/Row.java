@@ -12,6 +12,7 @@ public sealed interface Row
                 SectionLessonRow,
                 SectionSessionRow,
                 TaughtRow,
+                AdjustmentRow,
                 UnitRow,
                 LessonRow,
                 ItemRow {

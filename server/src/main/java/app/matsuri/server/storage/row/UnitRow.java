@@ -28,6 +28,10 @@ public final class UnitRow implements Row {
     public String title;
     public boolean startsWeek;
     public String yields;
+    public String colour;
+    public String opens;
+    public String due;
+    public String closes;
     public String extra;
 
     @Override

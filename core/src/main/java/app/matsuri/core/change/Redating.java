@@ -1,0 +1,334 @@
+package app.matsuri.core.change;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.change.Change.Outcome;
+import app.matsuri.core.change.Redate.How;
+import app.matsuri.core.plan.Adjustment;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Edge;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.session.Session;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.temporal.TemporalAdjusters;
+import java.util.EnumMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Works out one {@link Redate}. */
+final class Redating {
+
+    private final Redate redate;
+    private final Decisions before;
+    private final Map<String, SectionSchedule> views = new java.util.LinkedHashMap<>();
+    private final Set<String> notes = new LinkedHashSet<>();
+    private int changed;
+
+    Redating(Redate redate, Decisions before) {
+        this.redate = redate;
+        this.before = before;
+        Course course = Find.course(before, redate.course());
+        redate.sections().forEach(code -> Find.section(before, redate.course(), code));
+        Schedule schedule = Schedule.of(before.withCourses(List.of(course)));
+        schedule.sections().forEach(s -> views.put(s.section().code(), s));
+    }
+
+    Outcome run() {
+        Course course = Find.course(before, redate.course());
+        for (String id : redate.items()) {
+            Item item = Find.item(before, redate.course(), id);
+            if (item.locked()) {
+                notes.add("“" + item.title() + "” has an official date and stays.");
+                continue;
+            }
+            course = redated(course, item);
+        }
+        if (changed == 0) {
+            throw new Refused(
+                    notes.isEmpty()
+                            ? "None of what is chosen has such a date: nothing changes."
+                            : String.join(" ", notes));
+        }
+        return new Outcome(before.withCourse(course), List.copyOf(notes));
+    }
+
+    private Course redated(Course in, Item item) {
+        List<Section> sections = in.sections().stream()
+                .filter(s -> item.details().concerns(s.code()))
+                .filter(s -> redate.sections().isEmpty() || redate.sections().contains(s.code()))
+                .toList();
+        if (sections.isEmpty()) {
+            notes.add("“" + item.title() + "” is for no section that is chosen.");
+            return in;
+        }
+        if (!redate.sections().isEmpty()) {
+            Course now = in;
+            for (Section section : sections) {
+                now = own(now, item, section, redate.dates());
+            }
+            return now;
+        }
+        SectionSchedule first = views.get(sections.get(0).code());
+        Map<Which, DateRule> plan = new EnumMap<>(Which.class);
+        Course now = in;
+        for (Which which : redate.dates()) {
+            ItemDates dates = first.byItem().get(item.id());
+            DateRule rule = planned(dates, item, which);
+            if (rule == null) {
+                continue;
+            }
+            Resolved resolved = dates.get(which);
+            Optional<DateRule> next = next(rule, resolved, which, item, first);
+            if (next != null) {
+                plan.put(which, next.orElse(null));
+                changed++;
+            }
+        }
+        now = now.withItem(item.withRules(plan));
+        for (Section section : sections) {
+            Set<Which> owns = new LinkedHashSet<>(redate.dates());
+            Optional<Adjustment> adjustment = section.adjustment(item.id());
+            owns.removeIf(
+                    which -> !adjustment.map(a -> a.dates().containsKey(which)).orElse(false)
+                            && !(redate.how() instanceof How.Fix
+                                    && differs(first, views.get(section.code()), item, which)));
+            now = own(now, item, section, owns);
+        }
+        return now;
+    }
+
+    private static boolean differs(SectionSchedule a, SectionSchedule b, Item item, Which which) {
+        Resolved one = a.byItem().get(item.id()).get(which);
+        Resolved other = b.byItem().get(item.id()).get(which);
+        return other != null && other.resolved() && one != null && !other.equals(one);
+    }
+
+    /** The rule without what a section has of its own. */
+    private static DateRule planned(ItemDates dates, Item item, Which which) {
+        return switch (dates.rules().from(which) == null
+                ? "none"
+                : dates.rules().from(which).name()) {
+            case "ADJUSTMENT" -> item.rule(which);
+            default -> dates.rule(which);
+        };
+    }
+
+    private Course own(Course in, Item item, Section section, Set<Which> dates) {
+        Course now = in;
+        SectionSchedule view = views.get(section.code());
+        ItemDates in0 = view.byItem().get(item.id());
+        for (Which which : dates) {
+            DateRule rule = in0.rule(which);
+            if (rule == null) {
+                continue;
+            }
+            Optional<DateRule> next = next(rule, in0.get(which), which, item, view);
+            if (next != null) {
+                Section was = now.section(section.code()).orElseThrow();
+                Optional<Adjustment> own = was.adjustment(item.id());
+                Map<Which, Optional<DateRule>> all = new EnumMap<>(Which.class);
+                own.ifPresent(a -> all.putAll(a.dates()));
+                all.put(which, next);
+                String why = own.map(Adjustment::why).orElse("");
+                now = now.withSection(was.adjusted(new Adjustment(item.id(), null, all, why)));
+                changed++;
+            }
+        }
+        return now;
+    }
+
+    /** The rule after the change; empty for no date, null where it stays as it is. */
+    private Optional<DateRule> next(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
+        if (redate.how() instanceof How.Clear) {
+            return Optional.empty();
+        }
+        if (redate.how() instanceof How.By by) {
+            return by(rule, by, item, which, view);
+        }
+        if (redate.how() instanceof How.At at) {
+            return Optional.of(Redate.at(rule, at.time()));
+        }
+        if (redate.how() instanceof How.SnapTo snap) {
+            return Optional.of(snapped(rule, snap));
+        }
+        if (!now.resolved()) {
+            notes.add("“" + item.title() + "” has no date to go by: " + now.why() + ".");
+            return null;
+        }
+        if (redate.how() instanceof How.ToClass to) {
+            return toClass(now, to, item, view);
+        }
+        if (redate.how() instanceof How.Fix) {
+            return rule.plain() ? null : Optional.of(DateRule.at(now.at()));
+        }
+        return follow(rule, now, which, item, view);
+    }
+
+    private Optional<DateRule> by(DateRule rule, How.By by, Item item, Which which, SectionSchedule view) {
+        if (rule.anchor() instanceof Anchor.OwnDate own && redate.dates().contains(own.which())) {
+            return null; // it hangs on a date that moves, and comes along
+        }
+        if (rule.plain()) {
+            LocalDateTime at = ((Anchor.Fixed) rule.anchor()).at();
+            return later(at, by, item, view)
+                    .map(to -> Optional.of(rule.from(new Anchor.Fixed(to), Offset.NONE)))
+                    .orElse(null);
+        }
+        Offset sum = sum(rule.plus(), by);
+        if (sum == null) {
+            notes.add("“" + item.title() + "” stays: its date counts in "
+                    + rule.plus()
+                            .unit()
+                            .name()
+                            .toLowerCase(java.util.Locale.ROOT)
+                            .replace('_', ' ')
+                    + ". Move it by those, or make it fixed first.");
+            return null;
+        }
+        return Optional.of(rule.from(rule.anchor(), sum));
+    }
+
+    /** Both distances as one; null where they cannot be added. */
+    private static Offset sum(Offset plus, How.By by) {
+        if (plus.n() == 0 || plus.unit() == by.unit()) {
+            int n = plus.n() + by.n();
+            return n == 0 ? Offset.NONE : new Offset(n, by.unit());
+        }
+        Integer had = days(plus.n(), plus.unit());
+        Integer more = days(by.n(), by.unit());
+        if (had == null || more == null) {
+            return null;
+        }
+        return had + more == 0 ? Offset.NONE : new Offset(had + more, Offset.Unit.DAYS);
+    }
+
+    private static Integer days(int n, Offset.Unit unit) {
+        return unit == Offset.Unit.DAYS ? Integer.valueOf(n) : unit == Offset.Unit.WEEKS ? 7 * n : null;
+    }
+
+    private Optional<LocalDateTime> later(LocalDateTime at, How.By by, Item item, SectionSchedule view) {
+        TeachingCalendar calendar = view.calendar();
+        LocalDate day = at.toLocalDate();
+        Optional<LocalDate> to = switch (by.unit()) {
+            case DAYS -> Optional.of(onward(day, day.plusDays(by.n()), item, view));
+            case WEEKS -> Optional.of(onward(day, day.plusWeeks(by.n()), item, view));
+            case TEACHING_DAYS -> calendar.plus(day, by.n());
+            case SESSIONS -> session(day, by.n(), view);
+            default -> Optional.empty();
+        };
+        if (by.unit() == Offset.Unit.MINUTES || by.unit() == Offset.Unit.HOURS) {
+            return Optional.of(by.unit() == Offset.Unit.HOURS ? at.plusHours(by.n()) : at.plusMinutes(by.n()));
+        }
+        if (to.isEmpty()) {
+            notes.add("“" + item.title() + "” stays on " + Say.day(day) + ": the term does not reach so far.");
+        }
+        return to.map(d -> d.atTime(at.toLocalTime()));
+    }
+
+    private static Optional<LocalDate> session(LocalDate day, int by, SectionSchedule view) {
+        int index = by > 0
+                ? view.sessions().firstAfter(day.atTime(23, 59)) + by - 1
+                : view.sessions().lastBefore(day.atStartOfDay()) + by + 1;
+        return index < 0 || index >= view.sessions().size()
+                ? Optional.empty()
+                : Optional.of(view.sessions().get(index).date());
+    }
+
+    /** From a day off, or from a day that does not teach where the old day did, on to the next that teaches. */
+    private LocalDate onward(LocalDate old, LocalDate to, Item item, SectionSchedule view) {
+        TeachingCalendar calendar = view.calendar();
+        boolean off = view.nothingDue(to.atTime(12, 0));
+        if (!off && (calendar.teaches(to) || !calendar.teaches(old))) {
+            return to;
+        }
+        LocalDate next = calendar.plus(to, off && calendar.teaches(to) ? 1 : 0).orElse(to);
+        while (view.nothingDue(next.atTime(12, 0)) && calendar.plus(next, 1).isPresent()) {
+            next = calendar.plus(next, 1).orElseThrow();
+        }
+        if (!next.equals(to)) {
+            notes.add("“" + item.title() + "” would fall on " + Say.day(to) + ", which does not teach, and goes to "
+                    + Say.day(next) + ".");
+        }
+        return next;
+    }
+
+    private static DateRule snapped(DateRule rule, How.SnapTo snap) {
+        if (rule.plain()) {
+            LocalDateTime at = ((Anchor.Fixed) rule.anchor()).at();
+            LocalDateTime to = at.with(
+                    snap.before()
+                            ? TemporalAdjusters.previousOrSame(snap.weekday())
+                            : TemporalAdjusters.nextOrSame(snap.weekday()));
+            return rule.from(new Anchor.Fixed(to), Offset.NONE);
+        }
+        return rule.snapped(snap.weekday(), snap.before());
+    }
+
+    private Optional<DateRule> toClass(Resolved now, How.ToClass to, Item item, SectionSchedule view) {
+        LocalDate day = now.at().toLocalDate();
+        int index = to.before()
+                ? view.sessions().lastBefore(day.atTime(23, 59))
+                : view.sessions().firstAfter(day.atStartOfDay().minusMinutes(1));
+        if (index < 0 || index >= view.sessions().size()) {
+            notes.add("“" + item.title() + "” stays: there is no class " + (to.before() ? "before " : "after ")
+                    + Say.day(day) + ".");
+            return null;
+        }
+        Session session = view.sessions().get(index);
+        DateRule rule = Move.withLesson(session.date(), view);
+        return Optional.of(rule == null ? DateRule.at(session.start()) : rule);
+    }
+
+    /** A rule that hangs on a lesson and gives the same date in the section. */
+    private Optional<DateRule> follow(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
+        if (rule.anchor() instanceof Anchor.WithLesson) {
+            return null;
+        }
+        String lesson = item.lesson() != null && view.start(item.lesson()).isPresent()
+                ? item.lesson()
+                : lastLesson(now.at(), view);
+        if (lesson == null) {
+            notes.add("“" + item.title() + "” stays fixed: no lesson lies before "
+                    + Say.day(now.at().toLocalDate()) + ".");
+            return null;
+        }
+        LocalDateTime start = view.start(lesson).orElseThrow();
+        DateRule with = DateRule.of(new Anchor.WithLesson(lesson, Edge.START));
+        if (start.equals(now.at())) {
+            return Optional.of(with);
+        }
+        LocalDate from = start.toLocalDate();
+        LocalDate to = now.at().toLocalDate();
+        TeachingCalendar calendar = view.calendar();
+        boolean counted = calendar.teaches(from) && calendar.teaches(to) && !to.isBefore(from);
+        int days = counted ? calendar.count(from, to) - 1 : (int) (to.toEpochDay() - from.toEpochDay());
+        DateRule far = days == 0 ? with : with.plus(days, counted ? Offset.Unit.TEACHING_DAYS : Offset.Unit.DAYS);
+        return Optional.of(
+                far.at(now.at().toLocalTime()).onDayOff(rule.fixed() ? DateRule.OnDayOff.STAY : rule.onDayOff()));
+    }
+
+    private static String lastLesson(LocalDateTime until, SectionSchedule view) {
+        String last = null;
+        for (var placement : view.placements()) {
+            if (placement.placed()
+                    && !view.sessions().get(placement.first()).start().isAfter(until)) {
+                last = placement.lesson().id();
+            }
+        }
+        return last;
+    }
+}

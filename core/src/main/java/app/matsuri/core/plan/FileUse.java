@@ -1,0 +1,20 @@
+package app.matsuri.core.plan;
+
+import java.time.LocalDateTime;
+import java.util.Objects;
+
+/**
+ * A stored file as one thing uses it.
+ *
+ * @param file name under which its bytes are stored
+ * @param name what people see, such as "Survey sheet.pdf"
+ * @param publish whether students may have it; bought material may not be published
+ * @param from when students get it, in the term's zone; null for as soon as the thing opens
+ */
+public record FileUse(String file, String name, boolean publish, LocalDateTime from) {
+
+    public FileUse {
+        Objects.requireNonNull(file, "file");
+        Objects.requireNonNull(name, "name");
+    }
+}

@@ -1,0 +1,60 @@
+package app.matsuri.core.plan;
+
+import java.util.List;
+import java.util.Objects;
+
+/**
+ * What an item is, beside its dates.
+ *
+ * @param within id of the item of the same unit that holds it, as a folder does; null for none
+ * @param instructions Markdown; may be empty
+ * @param handIn what is handed in: "file", "paper" or "nothing"; empty where not said
+ * @param handInPlace where; may be empty
+ * @param only codes of the sections it is for; empty for all
+ * @param audience whom it is for among them: {@link #ALL}, {@link #ATTENDEES} or {@link #EXTRA_CREDIT}
+ * @param hidden not listed for students before it opens
+ */
+public record ItemDetails(
+        String within,
+        String instructions,
+        String handIn,
+        String handInPlace,
+        List<Link> links,
+        List<FileUse> files,
+        List<String> only,
+        String audience,
+        boolean hidden) {
+
+    /** Everybody; those who were there; whoever wants the credit. */
+    public static final String ALL = "all";
+
+    public static final String ATTENDEES = "attendees";
+    public static final String EXTRA_CREDIT = "extra-credit";
+
+    /** Nothing said. */
+    public static final ItemDetails NONE =
+            new ItemDetails(null, "", "", "", List.of(), List.of(), List.of(), ALL, false);
+
+    public ItemDetails {
+        Objects.requireNonNull(instructions, "instructions");
+        Objects.requireNonNull(handIn, "handIn");
+        Objects.requireNonNull(handInPlace, "handInPlace");
+        Objects.requireNonNull(audience, "audience");
+        links = List.copyOf(links);
+        files = List.copyOf(files);
+        only = List.copyOf(only);
+    }
+
+    /** Whether it is for the section. */
+    public boolean concerns(String section) {
+        return only.isEmpty() || only.contains(section);
+    }
+
+    public ItemDetails within(String other) {
+        return new ItemDetails(other, instructions, handIn, handInPlace, links, files, only, audience, hidden);
+    }
+
+    public ItemDetails withFiles(List<FileUse> others) {
+        return new ItemDetails(within, instructions, handIn, handInPlace, links, others, only, audience, hidden);
+    }
+}
