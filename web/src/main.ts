@@ -6,6 +6,7 @@ import "./design/tokens.css";
 import "./design/base.css";
 import "./design/wall.css";
 import "./design/term.css";
+import "./design/dates.css";
 import { MatsuriPreset } from "./design/preset";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? "";

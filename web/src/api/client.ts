@@ -15,6 +15,10 @@ export type CalendarWeek = Schemas["CalendarWeek"];
 export type CalendarDay = Schemas["CalendarDay"];
 export type ClosureView = Schemas["ClosureView"];
 export type FindingView = Schemas["FindingView"];
+export type DatesView = Schemas["DatesView"];
+export type DatesRow = Schemas["DatesRow"];
+export type DatesCell = Schemas["DatesCell"];
+export type CellsRead = Schemas["CellsRead"];
 export type OutlineUnit = Schemas["OutlineUnit"];
 
 /** A change as the server reads it; its kinds are documented in docs/plan-file.md. */

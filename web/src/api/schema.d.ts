@@ -308,6 +308,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/dates-template.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["template"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/dates.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/dates.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["workbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/dates/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/dates/fill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/dates/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/days": {
         parameters: {
             query?: never;
@@ -388,6 +500,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["findings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/history": {
         parameters: {
             query?: never;
@@ -395,7 +523,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["read_3"];
+        get: operations["read_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -745,6 +873,34 @@ export interface components {
             /** Format: int32 */
             teachingWeek?: number | null;
         };
+        CellPlace: {
+            course: string;
+            date: string;
+            item: string;
+            sections: string[];
+        };
+        CellTyped: {
+            course: string;
+            date: string;
+            item: string;
+            sections: string[];
+            text: string;
+        };
+        CellUnderstood: {
+            /** Format: date-time */
+            at?: string | null;
+            said: string;
+            understood: boolean;
+        };
+        CellsRead: {
+            cells: components["schemas"]["CellUnderstood"][];
+            change?: {
+                [key: string]: unknown;
+            } | null;
+        };
+        CellsTyped: {
+            cells: components["schemas"]["CellTyped"][];
+        };
         ChangeRequest: {
             /** @description See docs/plan-file.md */
             change: string;
@@ -816,6 +972,73 @@ export interface components {
             /** Format: int32 */
             usualMinutes: number;
         };
+        DatesCell: {
+            at: string[];
+            own?: string[] | null;
+            rule?: string | null;
+            state: string[];
+            typed?: string | null;
+        };
+        DatesCourse: {
+            code: string;
+            lessons: components["schemas"]["DatesLesson"][];
+            sections: string[];
+            title: string;
+            units: components["schemas"]["DatesUnit"][];
+        };
+        DatesLesson: {
+            id: string;
+            title: string;
+            unit: string;
+        };
+        DatesRow: {
+            closes: components["schemas"]["DatesCell"];
+            course: string;
+            due: components["schemas"]["DatesCell"];
+            id: string;
+            kind: string;
+            lesson?: string | null;
+            locked: boolean;
+            marking: string;
+            /** Format: int32 */
+            minutes?: number | null;
+            only?: string[] | null;
+            opens: components["schemas"]["DatesCell"];
+            title: string;
+            unit: string;
+            wrong: components["schemas"]["FindingView"][];
+        };
+        DatesUnit: {
+            code: string;
+            colour?: string | null;
+            id: string;
+            /** Format: int32 */
+            number: number;
+            title: string;
+        };
+        DatesView: {
+            courses: components["schemas"]["DatesCourse"][];
+            findings: components["schemas"]["FindingView"][];
+            /** Format: date-time */
+            now: string;
+            redo?: string | null;
+            rows: components["schemas"]["DatesRow"][];
+            /** Format: int64 */
+            termId: number;
+            termName: string;
+            undo?: string | null;
+            /** Format: int64 */
+            version: number;
+            weeks: components["schemas"]["DatesWeek"][];
+        };
+        DatesWeek: {
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            /** Format: int32 */
+            number: number;
+        };
         Day: {
             /** Format: date */
             date: string;
@@ -865,6 +1088,11 @@ export interface components {
             pointer: string;
             /** @enum {string} */
             severity: "FATAL" | "KEPT" | "REMARK";
+        };
+        FillAsked: {
+            from: components["schemas"]["CellPlace"];
+            step: string;
+            to: components["schemas"]["CellPlace"][];
         };
         FindingView: {
             about: string;
@@ -1120,6 +1348,7 @@ export interface components {
         ProposalView: {
             appear: components["schemas"]["FindingView"][];
             calendar?: components["schemas"]["CalendarView"];
+            dates?: components["schemas"]["DatesView"];
             does: string;
             goAway: components["schemas"]["FindingView"][];
             moves: components["schemas"]["MoveView"][];
@@ -1299,6 +1528,28 @@ export interface components {
             /** Format: date */
             day: string;
             said: string;
+        };
+        TableGiven: {
+            /** Format: byte */
+            content: string;
+            name: string;
+        };
+        TableLine: {
+            date: string;
+            /** Format: int32 */
+            row: number;
+            said: string;
+            section: string;
+            state: string;
+            title: string;
+        };
+        TableRead: {
+            change?: {
+                [key: string]: unknown;
+            } | null;
+            lines: components["schemas"]["TableLine"][];
+            /** Format: int32 */
+            same: number;
         };
         TermLine: {
             /** Format: date */
@@ -1931,6 +2182,172 @@ export interface operations {
             };
         };
     };
+    dates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DatesView"];
+                };
+            };
+        };
+    };
+    template: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                };
+            };
+        };
+    };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    workbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TableGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TableRead"];
+                };
+            };
+        };
+    };
+    fill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FillAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CellsRead"];
+                };
+            };
+        };
+    };
+    read_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CellsTyped"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CellsRead"];
+                };
+            };
+        };
+    };
     day: {
         parameters: {
             query: {
@@ -2074,7 +2491,29 @@ export interface operations {
             };
         };
     };
-    read_3: {
+    findings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindingView"][];
+                };
+            };
+        };
+    };
+    read_4: {
         parameters: {
             query?: never;
             header?: never;

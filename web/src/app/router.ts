@@ -12,6 +12,7 @@ export const router = createRouter({
     { path: "/terms/:termId/sheet", component: () => import("../sheet/SheetPage.vue") },
     { path: "/terms/:termId/term", component: () => import("../term/TermPage.vue") },
     { path: "/terms/:termId/wall", component: () => import("../wall/WallPage.vue") },
+    { path: "/terms/:termId/dates", component: () => import("../dates/DatesPage.vue") },
     { path: "/terms/:termId/history", component: () => import("../history/HistoryPage.vue") },
   ],
 });

@@ -25,8 +25,11 @@ export interface ChangeState<V> {
   applying: Ref<boolean>;
   /** Loads the view anew, with nothing proposed. */
   load(): Promise<void>;
-  /** Shows what a change would do; makes it at once when nothing else moves. True unless it was refused. */
-  propose(change: Change): Promise<boolean>;
+  /**
+   * Shows what a change would do; makes it at once when nothing else moves, unless it is to be looked at in any case.
+   * True unless it was refused.
+   */
+  propose(change: Change, look?: boolean): Promise<boolean>;
   apply(): Promise<void>;
   discard(): void;
   undo(): Promise<void>;
@@ -153,11 +156,11 @@ export function useChanges<V extends { version: number }>(termId: number, source
       pending.value = null;
       await doing(reload);
     },
-    propose: (change) =>
+    propose: (change, look = false) =>
       doing(async () => {
         done.value = null;
         const found = await fetchProposal(change);
-        if (found.quiet) {
+        if (found.quiet && !look) {
           await make(change, found.version);
         } else {
           pending.value = change;

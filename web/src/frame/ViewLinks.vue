@@ -2,11 +2,12 @@
 import { useRoute } from "vue-router";
 
 /** The views of a term, in the order in which the work is done. The section that is looked at goes along. */
-defineProps<{ termId: number; here: "term" | "wall" | "history" }>();
+defineProps<{ termId: number; here: "term" | "wall" | "dates" | "history" }>();
 const route = useRoute();
 const views = [
   { path: "term", name: "Term" },
   { path: "wall", name: "Wall" },
+  { path: "dates", name: "Dates" },
   { path: "history", name: "History" },
 ] as const;
 </script>
@@ -16,7 +17,10 @@ const views = [
     <RouterLink
       v-for="view in views"
       :key="view.path"
-      :to="{ path: `/terms/${termId}/${view.path}`, query: route.query }"
+      :to="{
+        path: `/terms/${termId}/${view.path}`,
+        query: route.query.section ? { section: route.query.section } : {},
+      }"
       :aria-current="view.path === here ? 'page' : undefined"
       >{{ view.name }}</RouterLink
     >

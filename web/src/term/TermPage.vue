@@ -4,7 +4,7 @@ import { useRoute } from "vue-router";
 import ChangeLine from "../change/ChangeLine.vue";
 import { draftOf, written } from "../change/closure";
 import Band from "../frame/Band.vue";
-import UndoRedo from "../frame/UndoRedo.vue";
+import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { useFocusBack } from "../ui/useFocusBack";
 import { walk } from "../ui/walk";
@@ -31,7 +31,7 @@ const route = useRoute();
 const termId = Number(route.params.termId);
 const state = useTerm(termId);
 provide(TERM, state);
-const { view, shown, proposal, problem, busy } = state;
+const { view, shown, proposal, problem } = state;
 
 const course = ref("");
 const brush = ref<Brush>("off");
@@ -158,17 +158,12 @@ function show(which: typeof dialog.value, course = "", section = "", name = "") 
       </select>
       <ViewLinks :term-id="termId" here="term" />
       <template #right>
-        <RouterLink v-if="shown" :to="{ path: `/terms/${termId}/wall`, query: route.query }" class="plain found">
-          <span class="lamp">{{ shown.findings }}</span><span class="w">{{
-            shown.findings === 1 ? "finding" : "findings"
-          }}</span>
-        </RouterLink>
-        <UndoRedo
+        <ChangeTools
+          :state="state"
+          :findings="shown?.findings ?? null"
           :undo="view?.undo"
           :redo="view?.redo"
-          :held="!!proposal || busy"
-          @undo="state.undo()"
-          @redo="state.redo()"
+          :here="String(route.query.section ?? '')"
         />
       </template>
     </Band>
@@ -240,8 +235,5 @@ function show(which: typeof dialog.value, course = "", section = "", name = "") 
 }
 .term-name {
   font-weight: 680;
-}
-.found {
-  text-decoration: none;
 }
 </style>

@@ -50,10 +50,10 @@ export function useTerm(termId: number): TermState {
     ...state,
     shown,
     preview,
-    async propose(change) {
+    async propose(change, always) {
       asked++;
       preview.value = null;
-      return state.propose(change);
+      return state.propose(change, always);
     },
     async look(change) {
       const turn = ++asked;

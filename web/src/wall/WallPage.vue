@@ -3,14 +3,13 @@ import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowRe
 import { useRoute, useRouter } from "vue-router";
 import ChangeLine from "../change/ChangeLine.vue";
 import Band from "../frame/Band.vue";
-import UndoRedo from "../frame/UndoRedo.vue";
+import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count } from "../ui/say";
 import { useFocusBack } from "../ui/useFocusBack";
 import DayOffDialog from "./DayOffDialog.vue";
 import DaySlip from "./DaySlip.vue";
 import EditDialog from "./EditDialog.vue";
-import FindingsDialog from "./FindingsDialog.vue";
 import KeysDialog from "./KeysDialog.vue";
 import MoveDialog from "./MoveDialog.vue";
 import OutlinePane from "./OutlinePane.vue";
@@ -28,13 +27,13 @@ const router = useRouter();
 const termId = Number(route.params.termId);
 const state = useWall(termId);
 provide(WALL, state);
-const { wall, shown, proposal, problem, busy } = state;
+const { wall, shown, proposal, problem } = state;
 
 const opened = ref("");
 const focus = ref("");
 const run = shallowRef<[string, string] | null>(null);
 const picked = shallowRef<ReadonlySet<string>>(new Set());
-const dialog = ref<"" | "off" | "shift" | "move" | "findings" | "keys">("");
+const dialog = ref<"" | "off" | "shift" | "move" | "keys">("");
 const editing = ref("");
 const wide = ref(false);
 const keptWeek = ref(0);
@@ -85,13 +84,28 @@ async function load(section: string) {
     focus.value = days.find((d) => d.date >= wall.value!.today)?.date ?? days[0]?.date ?? "";
     document.title = `${wall.value.section.course} ${wall.value.section.section}, Wall, Matsuri`;
   }
+  const thing = String(route.query.thing ?? "");
+  if (thing && wall.value) goTo(thing);
+}
+/** Chooses a thing and opens the day it is on. */
+function goTo(thing: string) {
+  const [what, id] = [thing.slice(0, thing.indexOf(":")), thing.slice(thing.indexOf(":") + 1)];
+  const day = wall.value?.weeks
+    .flatMap((w) => w.days)
+    .find((d) =>
+      what === "lesson"
+        ? d.lessons.some((l) => l.id === id)
+        : d.items.some((i) => i.id === id && i.which.startsWith("main")),
+    );
+  pick(thing, day?.date, false);
+  if (day) void nextTick(() => grid.value?.focusDay(day.date));
 }
 function choose(event: Event) {
   void router.replace({ query: { section: (event.target as HTMLSelectElement).value } });
 }
 watch(
-  () => String(route.query.section ?? ""),
-  (section) => load(section),
+  () => [String(route.query.section ?? ""), String(route.query.thing ?? "")] as const,
+  ([section]) => load(section),
   { immediate: true },
 );
 
@@ -166,18 +180,12 @@ function edited() {
     </select>
     <ViewLinks :term-id="termId" here="wall" />
     <template #right>
-      <button v-if="shown" type="button" class="plain" @click="dialog = 'findings'">
-        <span class="lamp">{{ shown.findings.length }}</span><span class="w">{{
-          shown.findings.length === 1 ? "finding" : "findings"
-        }}</span
-        ><span class="vh">, show them</span>
-      </button>
-      <UndoRedo
+      <ChangeTools
+        :state="state"
+        :findings="shown?.findings.length ?? null"
         :undo="wall?.undo"
         :redo="wall?.redo"
-        :held="!!proposal || busy"
-        @undo="state.undo()"
-        @redo="state.redo()"
+        :here="key"
       />
     </template>
   </Band>
@@ -276,7 +284,6 @@ function edited() {
       :day="opened || focus"
       @update:visible="dialog = ''"
     />
-    <FindingsDialog :visible="dialog === 'findings'" :wall="shown" @update:visible="dialog = ''" />
     <EditDialog v-if="editing" :thing="editing" :wall="shown" @done="edited" />
   </template>
   <KeysDialog :visible="dialog === 'keys'" @update:visible="dialog = ''" />

@@ -29,7 +29,7 @@ function setUp() {
     opened: ref(""),
     run: shallowRef<[string, string] | null>(null),
     picked: shallowRef<ReadonlySet<string>>(new Set()),
-    dialog: ref<"" | "off" | "shift" | "move" | "findings" | "keys">(""),
+    dialog: ref<"" | "off" | "shift" | "move" | "keys">(""),
     editing: ref(""),
     wide: ref(false),
     keptWeek: ref(0),

@@ -10,7 +10,7 @@ export interface HandsContext {
   opened: Ref<string>;
   run: ShallowRef<[string, string] | null>;
   picked: ShallowRef<ReadonlySet<string>>;
-  dialog: Ref<"" | "off" | "shift" | "move" | "findings" | "keys">;
+  dialog: Ref<"" | "off" | "shift" | "move" | "keys">;
   editing: Ref<string>;
   wide: Ref<boolean>;
   keptWeek: Ref<number>;

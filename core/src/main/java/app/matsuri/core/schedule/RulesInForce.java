@@ -5,6 +5,7 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
@@ -12,8 +13,11 @@ import java.util.Optional;
 /**
  * The rules that hold for an item's dates, and where each comes from: an adjustment goes before the item's own, the
  * item's own before what it lies in, from the nearest outwards, and that before its unit's.
+ *
+ * @param rules a rule for each date that it has
+ * @param from where each rule, or that there is none, comes from
  */
-public final class RulesInForce {
+public record RulesInForce(Map<Which, DateRule> rules, Map<Which, From> from) {
 
     /** Where a rule comes from. */
     public enum From {
@@ -25,50 +29,47 @@ public final class RulesInForce {
         AROUND
     }
 
-    private final Map<Which, DateRule> rules = new EnumMap<>(Which.class);
-    private final Map<Which, From> from = new EnumMap<>(Which.class);
-
-    private RulesInForce() {}
+    public RulesInForce {
+        rules = Collections.unmodifiableMap(rules);
+        from = Collections.unmodifiableMap(from);
+    }
 
     /** The rules for an item under the adjustments given, the most particular last; any of them may be null. */
     static RulesInForce of(Unit unit, Item item, Adjustment... adjustments) {
-        RulesInForce in = new RulesInForce();
+        Map<Which, DateRule> rules = new EnumMap<>(Which.class);
+        Map<Which, From> from = new EnumMap<>(Which.class);
         for (Which which : Which.values()) {
-            in.plain(unit, item, which);
+            DateRule rule = item.rule(which);
+            From where = rule == null ? null : From.ITEM;
+            if (rule == null) {
+                rule = around(unit, item, which);
+                where = rule == null ? null : From.AROUND;
+            }
             for (Adjustment adjustment : adjustments) {
                 Optional<DateRule> own =
                         adjustment == null ? null : adjustment.dates().get(which);
                 if (own != null) {
-                    in.put(which, own.orElse(null), From.ADJUSTMENT);
+                    rule = own.orElse(null);
+                    where = From.ADJUSTMENT;
                 }
             }
-        }
-        return in;
-    }
-
-    private void plain(Unit unit, Item item, Which which) {
-        if (item.rule(which) != null) {
-            put(which, item.rule(which), From.ITEM);
-            return;
-        }
-        for (Item around : unit.around(item)) {
-            if (around.rule(which) != null) {
-                put(which, around.rule(which), From.AROUND);
-                return;
+            if (rule != null) {
+                rules.put(which, rule);
+            }
+            if (where != null) {
+                from.put(which, where);
             }
         }
-        if (unit.dates().get(which) != null) {
-            put(which, unit.dates().get(which), From.AROUND);
-        }
+        return new RulesInForce(rules, from);
     }
 
-    private void put(Which which, DateRule rule, From where) {
-        if (rule == null) {
-            rules.remove(which);
-        } else {
-            rules.put(which, rule);
+    private static DateRule around(Unit unit, Item item, Which which) {
+        for (Item around : unit.around(item)) {
+            if (around.rule(which) != null) {
+                return around.rule(which);
+            }
         }
-        from.put(which, where);
+        return unit.dates().get(which);
     }
 
     /** The rule for the date; null for no date. */

@@ -5,9 +5,11 @@ import app.matsuri.core.flow.Flow;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.Sessions;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -71,6 +73,14 @@ public record SectionSchedule(
         Map<String, Placement> byLesson = new HashMap<>();
         placements.forEach(p -> byLesson.put(p.lesson().id(), p));
         return new SectionSchedule(course, section, calendar, sessions, placements, dates, students, byLesson, byItem);
+    }
+
+    /** What another rule would come to as one of the item's dates here, its other dates as they are. */
+    public Resolved would(ItemDates dates, Which which, DateRule rule) {
+        Dates resolver = new Dates(course.code(), section.code(), calendar, sessions, placements);
+        Adjustment trial = new Adjustment(dates.item().id(), null, Map.of(which, Optional.ofNullable(rule)), "");
+        Adjustment own = section.adjustment(dates.item().id()).orElse(null);
+        return resolver.of(dates.unit(), dates.item(), own, trial).get(which);
     }
 
     /** "HYD 210/A", as scopes write it. */

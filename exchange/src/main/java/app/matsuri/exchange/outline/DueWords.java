@@ -21,8 +21,14 @@ import java.util.regex.Pattern;
  * "1 day after due". A time that is not said is 23:59, where the words do not mean class time.
  *
  * @param days reads days without a year
+ * @param names of the lessons and units that may stand before a distance, as in "CH2 +2 teaching days"
  */
-public record DueWords(DayWords days) {
+public record DueWords(DayWords days, PlanNames names) {
+
+    /** Words that name no other lesson or unit but by “with”. */
+    public DueWords(DayWords days) {
+        this(days, PlanNames.NONE);
+    }
 
     private static final LocalTime END_OF_DAY = LocalTime.of(23, 59);
     private static final Pattern WITH = of("^with\\s+(unit\\s+)?(\\S+?)(?:,\\s*|\\s+|$)");
@@ -47,7 +53,18 @@ public record DueWords(DayWords days) {
      *     something
      */
     public Optional<DateRule> read(String given, String lesson) {
-        String text = given.strip().replaceAll("(?i)^(is\\s+)?due[:\\s]+", "").replaceAll("[.]$", "");
+        return read(given, lesson, Which.DUE);
+    }
+
+    /**
+     * The rule that the words mean for one of the dates: of a due date "due +2" is two teaching days after the lesson,
+     * of another it is that long after it is due.
+     */
+    public Optional<DateRule> read(String given, String lesson, Which of) {
+        String text = given.strip().replaceAll("[.]$", "");
+        if (of == Which.DUE || !text.matches("(?i)due\\s*[-+−].*")) {
+            text = text.replaceAll("(?i)^(is\\s+)?due[:\\s]+", "");
+        }
         LocalTime time = null;
         Matcher m = TimeWords.TIME.matcher(text);
         while (m.find()) {
@@ -58,6 +75,11 @@ public record DueWords(DayWords days) {
                 text = text.substring(0, m.start()).replaceAll("(?i)[,\\s]+(at|by)?\\s*$", "");
                 break;
             }
+        }
+        LocalTime said = time;
+        Optional<DateRule> brief = RuleWords.read(text.replace('−', '-'), names);
+        if (brief.isPresent()) {
+            return brief.map(r -> said == null ? endOfDay(r) : timed(r, said));
         }
         Matcher with = WITH.matcher(text);
         String anchor = lesson;
@@ -72,15 +94,24 @@ public record DueWords(DayWords days) {
         return rule(text.strip(), anchor, unit).map(r -> at == null ? r : timed(r, at));
     }
 
+    /** A day so far from a lesson ends at its end, as work does; class times and other dates keep their time. */
+    private static DateRule endOfDay(DateRule rule) {
+        boolean days = rule.plus().n() != 0
+                && (rule.plus().unit() == Offset.Unit.DAYS
+                        || rule.plus().unit() == Offset.Unit.WEEKS
+                        || rule.plus().unit() == Offset.Unit.TEACHING_DAYS);
+        boolean lesson = rule.anchor() instanceof Anchor.WithLesson || rule.anchor() instanceof Anchor.WithUnit;
+        return days && lesson ? rule.at(END_OF_DAY) : rule;
+    }
+
     private static boolean digitBefore(String text, int at) {
         return Character.isLetterOrDigit(text.charAt(at - 1));
     }
 
     private static DateRule timed(DateRule rule, LocalTime time) {
-        if (rule.anchor() instanceof Anchor.Fixed fixed) {
-            return DateRule.at(fixed.at().toLocalDate().atTime(time));
-        }
-        return rule.at(time);
+        return rule.plain()
+                ? DateRule.at(((Anchor.Fixed) rule.anchor()).at().toLocalDate().atTime(time))
+                : rule.at(time);
     }
 
     private Optional<DateRule> rule(String text, String anchor, boolean unit) {
@@ -102,7 +133,7 @@ public record DueWords(DayWords days) {
                 && !n.group(4).equalsIgnoreCase("start")) {
             String own = n.group(4).toLowerCase(Locale.ROOT);
             Which which = own.startsWith("due") ? Which.DUE : own.startsWith("open") ? Which.OPENS : Which.CLOSES;
-            return Optional.of(DateRule.of(new Anchor.OwnDate(which)).plus(signed(n), unitOf(n.group(2))));
+            return Optional.of(DateRule.of(new Anchor.OwnDate(which)).plus(signed(n), RuleWords.unit(n.group(2))));
         }
         if (lower.matches("(same as|when|with) (due|opens|closes)")) {
             String own = lower.substring(lower.lastIndexOf(' ') + 1);
@@ -136,7 +167,7 @@ public record DueWords(DayWords days) {
             return Optional.of(end.plus(1, Offset.Unit.WEEKS).at(END_OF_DAY));
         }
         if (n.matches()) {
-            Offset.Unit of = unitOf(n.group(2));
+            Offset.Unit of = RuleWords.unit(n.group(2));
             boolean classTime = of == Offset.Unit.SESSIONS || of == Offset.Unit.HOURS || of == Offset.Unit.MINUTES;
             boolean fromStart = of == Offset.Unit.SESSIONS
                     || n.group(4) != null && n.group(4).equals("start");
@@ -147,7 +178,7 @@ public record DueWords(DayWords days) {
         if (plus.matches()) {
             int by = DayWords.number(plus.group(2)) * (plus.group(1).equals("-") ? -1 : 1);
             String of = plus.group(3) == null ? "teaching days" : plus.group(3);
-            Offset.Unit in = unitOf(of.equals("d") ? "days" : of.equals("w") ? "weeks" : of);
+            Offset.Unit in = RuleWords.unit(of);
             return Optional.of(
                     in == Offset.Unit.SESSIONS
                             ? start.plus(by, in)
@@ -170,25 +201,6 @@ public record DueWords(DayWords days) {
         int count = DayWords.count(n.group(1)).orElse(1);
         String way = n.group(3) == null ? "after" : n.group(3).toLowerCase(Locale.ROOT);
         return way.equals("before") || way.equals("earlier") ? -count : count;
-    }
-
-    private static Offset.Unit unitOf(String word) {
-        String lower = word.toLowerCase(Locale.ROOT);
-        if (lower.startsWith("minute")) {
-            return Offset.Unit.MINUTES;
-        }
-        if (lower.startsWith("hour")) {
-            return Offset.Unit.HOURS;
-        }
-        if (lower.startsWith("week") && !lower.startsWith("weekday")) {
-            return Offset.Unit.WEEKS;
-        }
-        if (lower.equals("day") || lower.equals("days")) {
-            return Offset.Unit.DAYS;
-        }
-        return lower.equals("class") || lower.equals("classes") || lower.startsWith("session")
-                ? Offset.Unit.SESSIONS
-                : Offset.Unit.TEACHING_DAYS;
     }
 
     /**

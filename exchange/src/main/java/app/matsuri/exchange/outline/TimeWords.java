@@ -7,11 +7,13 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Times of day as people type them: "23:59", "5 pm", "5.30pm", "17h", "noon". */
+/** Times of day as people type them: "23:59", "5 pm", "5.30pm", "17h", "17h30", "17 Uhr", "noon". */
 public final class TimeWords {
 
     static final Pattern TIME = Pattern.compile(
-            "\\b(?:at\\s+)?(?:(noon|midnight)|(\\d{1,2})(?:[:.](\\d{2}))?\\s*(am|pm|a\\.m\\.|p\\.m\\.|h\\b)|(\\d{1,2})[:.](\\d{2}))(?![\\d.])",
+            "\\b(?:(?:at|um|à|a las)\\s+)?(?:(noon|midnight|mittag|mitternacht|midi|minuit|mediod[ií]a|medianoche)"
+                    + "|(\\d{1,2})(?:\\s*[:.h]\\s*(\\d{2}))?\\s*(am|pm|a\\.m\\.|p\\.m\\.|uhr|heures?|horas?|h\\b)"
+                    + "|(\\d{1,2})\\s?h\\s?(\\d{2})|(\\d{1,2})[:.](\\d{2}))(?![\\d.])",
             Pattern.CASE_INSENSITIVE);
 
     private TimeWords() {}
@@ -24,16 +26,20 @@ public final class TimeWords {
 
     static Optional<LocalTime> of(Matcher m) {
         if (m.group(1) != null) {
-            return Optional.of(m.group(1).equalsIgnoreCase("noon") ? LocalTime.NOON : LocalTime.of(23, 59));
+            boolean noon = m.group(1).toLowerCase(Locale.ROOT).matches("noon|mittag|midi|mediod[ií]a");
+            return Optional.of(noon ? LocalTime.NOON : LocalTime.of(23, 59));
         }
         try {
-            if (m.group(5) != null) {
-                return Optional.of(LocalTime.of(Integer.parseInt(m.group(5)), Integer.parseInt(m.group(6))));
+            for (int clock = 5; clock <= 7; clock += 2) {
+                if (m.group(clock) != null) {
+                    return Optional.of(
+                            LocalTime.of(Integer.parseInt(m.group(clock)), Integer.parseInt(m.group(clock + 1))));
+                }
             }
             int hour = Integer.parseInt(m.group(2));
             int minute = m.group(3) == null ? 0 : Integer.parseInt(m.group(3));
             String half = m.group(4).toLowerCase(Locale.ROOT).replace(".", "");
-            if (!half.equals("h")) {
+            if (half.equals("am") || half.equals("pm")) {
                 hour = hour % 12 + (half.equals("pm") ? 12 : 0);
             }
             return Optional.of(LocalTime.of(hour, minute));

@@ -8,6 +8,7 @@ import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -67,8 +68,9 @@ public final class DatesTable {
     }
 
     private static void item(CsvWriter csv, SectionSchedule follows, Item item) {
-        for (Which which : Which.values()) {
-            Resolved date = follows.byItem().get(item.id()).get(which);
+        ItemDates dates = follows.byItem().get(item.id());
+        for (Which which : dates == null ? new Which[0] : Which.values()) {
+            Resolved date = dates.get(which);
             if (date != null) {
                 row(
                         csv,

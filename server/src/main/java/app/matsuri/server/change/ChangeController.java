@@ -8,6 +8,8 @@ import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.calendar.CalendarView;
 import app.matsuri.server.calendar.Calendars;
 import app.matsuri.server.colleague.Access;
+import app.matsuri.server.dates.DatesTables;
+import app.matsuri.server.dates.DatesView;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.wall.WallBuilder;
@@ -36,19 +38,22 @@ class ChangeController {
     private final Access access;
     private final Walls walls;
     private final Calendars calendars;
+    private final DatesTables dates;
 
-    ChangeController(ChangeService changes, Access access, Walls walls, Calendars calendars) {
+    ChangeController(ChangeService changes, Access access, Walls walls, Calendars calendars, DatesTables dates) {
         this.changes = changes;
         this.access = access;
         this.walls = walls;
         this.calendars = calendars;
+        this.dates = dates;
     }
 
     /**
      * What a change would do, and the wall as it would be.
      *
-     * @param wall null where the term has no section, or its set-up view was asked for
+     * @param wall null where the term has no section, or another view was asked for
      * @param calendar the set-up view; null where it was not asked for
+     * @param dates the table of dates; null where it was not asked for
      * @param quiet nothing else moves and nothing breaks: it may be made at once
      */
     record ProposalView(
@@ -61,7 +66,8 @@ class ChangeController {
             List<WallView.FindingView> appear,
             List<WallView.FindingView> goAway,
             @Nullable WallView wall,
-            @Nullable CalendarView calendar) {}
+            @Nullable CalendarView calendar,
+            @Nullable DatesView dates) {}
 
     /** One thing that a change moves. */
     record MoveView(
@@ -105,6 +111,7 @@ class ChangeController {
         Stored stored = access.look(by, termId);
         Proposal proposal = Proposal.of(stored.decisions(), read(change));
         boolean setUp = "term".equals(view);
+        boolean table = "dates".equals(view);
         return new ProposalView(
                 stored.version(),
                 proposal.does(),
@@ -114,10 +121,11 @@ class ChangeController {
                 proposal.moves().stream().map(MoveView::of).toList(),
                 proposal.appear().stream().map(WallBuilder::view).toList(),
                 proposal.goAway().stream().map(WallBuilder::view).toList(),
-                setUp || proposal.schedule().sections().isEmpty()
+                setUp || table || proposal.schedule().sections().isEmpty()
                         ? null
                         : walls.proposed(stored, proposal, course, section),
-                setUp ? calendars.proposed(stored, proposal) : null);
+                setUp ? calendars.proposed(stored, proposal) : null,
+                table ? dates.proposed(stored, proposal) : null);
     }
 
     @PostMapping(path = "/changes", consumes = "application/json")

@@ -1,0 +1,103 @@
+package app.matsuri.exchange.outline;
+
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Edge;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
+import java.util.Optional;
+
+/** Fills a table's column down from one cell. */
+public final class FillDown {
+
+    private final Decisions decisions;
+    private final Schedule schedule;
+
+    public FillDown(Decisions decisions, Schedule schedule) {
+        this.decisions = decisions;
+        this.schedule = schedule;
+    }
+
+    /**
+     * The cell that is filled from.
+     *
+     * @param lesson the lesson its item belongs to; null for none
+     * @param rule its rule; null for no date
+     * @param date what it comes to; null for no date
+     */
+    public record From(SectionSchedule follows, String lesson, DateRule rule, LocalDateTime date) {}
+
+    /**
+     * Finds the cell.
+     *
+     * @param section code of the section; null for the first that the item is for
+     * @throws IllegalArgumentException when there is no such item or section
+     */
+    public From from(String course, String item, String section, Which which) {
+        Course in = decisions
+                .course(course)
+                .orElseThrow(() -> new IllegalArgumentException("There is no course “" + course + "”."));
+        Item thing = in.item(item).orElseThrow(() -> new IllegalArgumentException("There is no item “" + item + "”."));
+        SectionSchedule follows = in.sections().stream()
+                .filter(s -> section == null || s.code().equals(section))
+                .filter(s -> thing.details().concerns(s.code()))
+                .findFirst()
+                .flatMap(s -> schedule.section(course, s.code()))
+                .orElseThrow(() -> new IllegalArgumentException("“" + thing.title() + "” is not for that section."));
+        ItemDates dates = follows.byItem().get(item);
+        Resolved date = dates.get(which);
+        return new From(follows, thing.lesson(), dates.rule(which), date == null ? null : date.at());
+    }
+
+    /**
+     * The rule of the k-th cell below.
+     *
+     * @param step "same", "week" or "class"
+     * @param k from 1
+     * @return empty for no date; null where the classes do not reach so far
+     */
+    public Optional<DateRule> step(From from, String step, int k, String course, String item) {
+        if (from.date() == null || step.equals("same")) {
+            return Optional.ofNullable(from.rule()).map(rule -> beside(rule, from.lesson(), lesson(course, item)));
+        }
+        if (step.equals("week")) {
+            return Optional.of(DateRule.at(from.date().plusWeeks(k)));
+        }
+        int index =
+                from.follows().sessions().firstAfter(from.date().toLocalDate().atTime(23, 59)) + k - 1;
+        if (index >= from.follows().sessions().size()) {
+            return null;
+        }
+        return Optional.of(from.follows().placements().stream()
+                .filter(p -> p.placed() && p.first() == index)
+                .findFirst()
+                .map(p -> DateRule.of(new Anchor.WithLesson(p.lesson().id(), Edge.START)))
+                .orElseGet(
+                        () -> DateRule.at(from.follows().sessions().get(index).start())));
+    }
+
+    private String lesson(String course, String item) {
+        return decisions
+                .course(course)
+                .flatMap(c -> c.item(item))
+                .map(Item::lesson)
+                .orElse(null);
+    }
+
+    /** A rule that hangs on the item's own lesson hangs on the other's own lesson. */
+    private static DateRule beside(DateRule rule, String own, String other) {
+        return own != null
+                        && other != null
+                        && rule.anchor() instanceof Anchor.WithLesson with
+                        && with.lesson().equals(own)
+                ? rule.from(new Anchor.WithLesson(other, with.edge()), rule.plus())
+                : rule;
+    }
+}

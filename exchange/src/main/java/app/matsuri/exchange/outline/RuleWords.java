@@ -1,0 +1,169 @@
+package app.matsuri.exchange.outline;
+
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Edge;
+import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Which;
+import java.time.DayOfWeek;
+import java.time.LocalTime;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Date rules in the short form of a table's cell, there and back: "start of CH1", "CH2 +2 teaching days", "L12 end +1d",
+ * "unit GA start -1 week", "due +2 days", "with due", each with ", then friday", "or stay" and a time of day behind it.
+ * Without a word for the edge, days count from the end and classes from the start.
+ */
+public final class RuleWords {
+
+    private static final String UNIT =
+            "(teaching days?|school days?|weekdays?|td|days?|d|weeks?|w|classes|class|sessions?"
+                    + "|c|hours?|h|minutes?|min|m)";
+    private static final Pattern EDGE_OF =
+            of("(start|end) of (?:(unit) )?(\\S+?)(?: ([+-]) ?(\\d{1,3}) ?" + UNIT + "?)?");
+    private static final Pattern PLACE =
+            of("(?:(unit) )?(\\S+?)(?: (start|end))?(?: ?([+-]) ?(\\d{1,3}) ?" + UNIT + "?)?");
+    private static final Pattern THEN = of("^(.*?),? then " + DayWords.WEEKDAY + "( or before)?$");
+    private static final Pattern SHORT_OWN = of("with (opens|due|closes)");
+
+    private RuleWords() {}
+
+    private static Pattern of(String regex) {
+        return Pattern.compile(regex, Pattern.CASE_INSENSITIVE);
+    }
+
+    /** The rule that the words mean, without a time of day; none where they are no such words or name nothing known. */
+    static Optional<DateRule> read(String given, PlanNames names) {
+        String text = given.strip().replaceAll("\\s+", " ");
+        Matcher then = THEN.matcher(text);
+        if (then.matches()) {
+            DayOfWeek weekday = DayWords.weekday(then.group(2));
+            boolean before = then.group(3) != null;
+            return read(then.group(1), names).map(rule -> rule.snapped(weekday, before));
+        }
+        Matcher own = SHORT_OWN.matcher(text);
+        if (own.matches()) {
+            return Optional.of(DateRule.of(new Anchor.OwnDate(which(own.group(1)))));
+        }
+        Matcher m = EDGE_OF.matcher(text);
+        if (m.matches()) {
+            return rule(m.group(2) != null, m.group(3), m.group(1), offset(m, 4), names);
+        }
+        m = PLACE.matcher(text);
+        if (!m.matches()) {
+            return Optional.empty();
+        }
+        String word = m.group(2).toLowerCase(Locale.ROOT);
+        Offset plus = offset(m, 4);
+        if (word.matches("opens|due|closes") && m.group(1) == null && m.group(3) == null) {
+            return plus.n() == 0
+                    ? Optional.empty()
+                    : Optional.of(DateRule.of(new Anchor.OwnDate(which(word))).plus(plus.n(), plus.unit()));
+        }
+        return rule(m.group(1) != null, m.group(2), m.group(3), plus, names);
+    }
+
+    private static Optional<DateRule> rule(boolean unit, String word, String edge, Offset plus, PlanNames names) {
+        boolean fromStart = edge == null ? plus.n() == 0 || classTime(plus.unit()) : edge.equalsIgnoreCase("start");
+        Edge at = fromStart ? Edge.START : Edge.END;
+        Optional<Anchor> anchor = unit
+                ? names.unit(word).map(id -> new Anchor.WithUnit(id, at))
+                : names.lesson(word).map(id -> new Anchor.WithLesson(id, at));
+        return anchor.map(a -> new DateRule(a, plus, null, false, null, null, Extra.NONE));
+    }
+
+    private static boolean classTime(Offset.Unit unit) {
+        return unit == Offset.Unit.SESSIONS || unit == Offset.Unit.HOURS || unit == Offset.Unit.MINUTES;
+    }
+
+    private static Offset offset(Matcher m, int from) {
+        if (m.group(from) == null) {
+            return Offset.NONE;
+        }
+        int n = DayWords.number(m.group(from + 1)) * (m.group(from).equals("-") ? -1 : 1);
+        return n == 0 ? Offset.NONE : new Offset(n, unit(m.group(from + 2)));
+    }
+
+    /** The unit that a word or its first letter means; teaching days where nothing is said. */
+    static Offset.Unit unit(String word) {
+        if (word == null) {
+            return Offset.Unit.TEACHING_DAYS;
+        }
+        return switch (word.toLowerCase(Locale.ROOT)) {
+            case "day", "days", "d" -> Offset.Unit.DAYS;
+            case "week", "weeks", "w" -> Offset.Unit.WEEKS;
+            case "class", "classes", "session", "sessions", "c" -> Offset.Unit.SESSIONS;
+            case "hour", "hours", "h" -> Offset.Unit.HOURS;
+            case "minute", "minutes", "min", "m" -> Offset.Unit.MINUTES;
+            default -> Offset.Unit.TEACHING_DAYS;
+        };
+    }
+
+    private static Which which(String word) {
+        return Which.valueOf(word.toUpperCase(Locale.ROOT));
+    }
+
+    /** How a rule comes to its date, without its time of day, as short as a cell wants it. */
+    public static String brief(DateRule rule) {
+        StringBuilder said = new StringBuilder(base(rule));
+        if (rule.snapTo() != null) {
+            said.append(", then ").append(rule.snapTo().name().toLowerCase(Locale.ROOT));
+            said.append(rule.snapBefore() ? " or before" : "");
+        }
+        return said.toString();
+    }
+
+    private static String base(DateRule rule) {
+        Offset plus = rule.plus();
+        String far = plus.n() == 0 ? "" : " " + (plus.n() < 0 ? "−" : "+") + Math.abs(plus.n()) + " " + unit(plus);
+        if (rule.anchor() instanceof Anchor.Fixed fixed) {
+            return plus.n() == 0 && rule.snapTo() == null
+                    ? "fixed"
+                    : Say.day(fixed.at().toLocalDate()) + far;
+        }
+        if (rule.anchor() instanceof Anchor.InWeek in) {
+            return (in.teaching() ? "teaching week " : "week ") + in.week() + " "
+                    + in.weekday().name().toLowerCase(Locale.ROOT) + far;
+        }
+        if (rule.anchor() instanceof Anchor.OwnDate own) {
+            String which = own.which().name().toLowerCase(Locale.ROOT);
+            return plus.n() == 0 ? "with " + which : which + far;
+        }
+        boolean unit = rule.anchor() instanceof Anchor.WithUnit;
+        String name = unit
+                ? "unit " + ((Anchor.WithUnit) rule.anchor()).unit()
+                : ((Anchor.WithLesson) rule.anchor()).lesson();
+        Edge edge = unit ? ((Anchor.WithUnit) rule.anchor()).edge() : ((Anchor.WithLesson) rule.anchor()).edge();
+        if (plus.n() == 0) {
+            return (edge == Edge.START ? "start of " : "end of ") + name;
+        }
+        Edge usual = classTime(plus.unit()) ? Edge.START : Edge.END;
+        return name + (edge == usual ? "" : edge == Edge.START ? " start" : " end") + far;
+    }
+
+    private static String unit(Offset plus) {
+        boolean one = Math.abs(plus.n()) == 1;
+        return switch (plus.unit()) {
+            case SESSIONS -> one ? "class" : "classes";
+            case TEACHING_DAYS -> one ? "teaching day" : "teaching days";
+            case DAYS -> one ? "day" : "days";
+            case WEEKS -> one ? "week" : "weeks";
+            case HOURS -> one ? "hour" : "hours";
+            case MINUTES -> one ? "minute" : "minutes";
+        };
+    }
+
+    /** The rule as it can be typed again, with its time of day. */
+    public static String typed(DateRule rule) {
+        if (rule.plain()) {
+            LocalTime time = ((Anchor.Fixed) rule.anchor()).at().toLocalTime();
+            return ((Anchor.Fixed) rule.anchor()).at().toLocalDate() + ", " + time;
+        }
+        return brief(rule).replace('−', '-') + (rule.time() == null ? "" : ", " + rule.time());
+    }
+}

@@ -1,0 +1,144 @@
+package app.matsuri.exchange.table;
+
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.Schedule;
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import org.dhatim.fastexcel.Workbook;
+import org.dhatim.fastexcel.Worksheet;
+
+/**
+ * The table of dates to be edited elsewhere: a row per item and section, as CSV (RFC 4180, CRLF) or as a workbook. What
+ * is read back is told by course, id and section.
+ */
+public final class DatesSheet {
+
+    /** The columns, in order. */
+    public static final List<String> COLUMNS =
+            List.of("course", "section", "id", "title", "kind", "unit", "lesson", "opens", "due", "closes");
+
+    /** The column of the first date. */
+    static final int FIRST_DATE = 7;
+
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
+    private static final double[] WIDTHS = {12, 8, 10, 34, 12, 8, 8, 17, 17, 17};
+
+    private DatesSheet() {}
+
+    /** The rows below the heading; a date as 2026-10-08 23:59, none as nothing. */
+    static List<List<Object>> rows(Decisions decisions, Schedule schedule) {
+        List<List<Object>> rows = new ArrayList<>();
+        for (Course course : decisions.courses()) {
+            for (Unit unit : course.units()) {
+                for (Item item : unit.items()) {
+                    for (Section section : course.sections()) {
+                        ItemDates dates = schedule.section(course.code(), section.code())
+                                .orElseThrow()
+                                .byItem()
+                                .get(item.id());
+                        if (dates == null) {
+                            continue;
+                        }
+                        List<Object> row = new ArrayList<>(List.of(
+                                course.code(),
+                                section.code(),
+                                item.id(),
+                                item.title(),
+                                item.kind(),
+                                unit.code(),
+                                item.lesson() == null ? "" : item.lesson()));
+                        for (Which which : Which.values()) {
+                            Resolved date = dates.get(which);
+                            row.add(date == null || !date.resolved() ? "" : date.at());
+                        }
+                        rows.add(row);
+                    }
+                }
+            }
+        }
+        return rows;
+    }
+
+    private static String text(Object cell) {
+        return cell instanceof LocalDateTime at ? at.format(MOMENT) : cell.toString();
+    }
+
+    /** As CSV. */
+    public static String csv(Decisions decisions, Schedule schedule) {
+        StringWriter out = new StringWriter();
+        try (CsvWriter csv =
+                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
+            csv.writeRecord(COLUMNS);
+            rows(decisions, schedule)
+                    .forEach(row ->
+                            csv.writeRecord(row.stream().map(DatesSheet::text).toList()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toString();
+    }
+
+    /** As a workbook with dates that a spreadsheet reckons with. */
+    public static byte[] workbook(Decisions decisions, Schedule schedule) {
+        return book(rows(decisions, schedule));
+    }
+
+    /** An empty table to fill in, with a second sheet that says how. */
+    public static byte[] template() {
+        return book(List.of());
+    }
+
+    private static byte[] book(List<List<Object>> rows) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (Workbook book = new Workbook(out, "Matsuri", "1.0")) {
+            Worksheet sheet = book.newWorksheet("Dates");
+            for (int c = 0; c < COLUMNS.size(); c++) {
+                sheet.value(0, c, COLUMNS.get(c));
+                sheet.style(0, c).bold().set();
+                sheet.width(c, WIDTHS[c]);
+            }
+            for (int r = 0; r < rows.size(); r++) {
+                for (int c = 0; c < COLUMNS.size(); c++) {
+                    Object cell = rows.get(r).get(c);
+                    if (cell instanceof LocalDateTime at) {
+                        sheet.value(r + 1, c, at);
+                        sheet.style(r + 1, c).format("yyyy-mm-dd hh:mm").set();
+                    } else {
+                        sheet.value(r + 1, c, cell.toString());
+                    }
+                }
+            }
+            sheet.freezePane(0, 1);
+            Worksheet how = book.newWorksheet("How to fill it in");
+            for (int r = 0; r < HOW.size(); r++) {
+                how.value(r, 0, HOW.get(r));
+            }
+            how.width(0, 100);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+
+    private static final List<String> HOW = List.of(
+            "A row is one thing in one section. Leave the section empty for all sections of the course.",
+            "Things are told by course and id; where the id is empty or unknown, by title.",
+            "Dates: 2026-10-08 23:59, 8 oct 5pm, next class, +2 days, CH2 +1 teaching day, due +2 days.",
+            "An empty cell of a thing that has a date takes the date away. Write “same” to leave it to the plan.",
+            "Only what differs from Matsuri is proposed when the file is read again.");
+}

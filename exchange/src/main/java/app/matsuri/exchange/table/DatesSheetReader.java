@@ -1,0 +1,218 @@
+package app.matsuri.exchange.table;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.PutDates;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.exchange.file.Unreadable;
+import app.matsuri.exchange.outline.CellWords;
+import app.matsuri.exchange.plan.Words;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * Reads a table of dates that was edited elsewhere, and says what differs: things are told by course and id, where that
+ * is not known by their title, with the doubt said.
+ */
+public final class DatesSheetReader {
+
+    private final Decisions decisions;
+    private final Schedule schedule;
+    private final CellWords words;
+    private final List<Line> lines = new ArrayList<>();
+    private final Map<Place, Map<String, Optional<DateRule>>> changed = new LinkedHashMap<>();
+
+    private record Place(String course, String item, Which which) {}
+
+    /**
+     * One cell or row that is worth saying.
+     *
+     * @param row its row in the table, the heading being 1
+     * @param state "changed", "doubt" (changed, found by title alone), "not-understood" or "unknown"
+     */
+    public record Line(int row, String title, String section, String date, String state, String said) {}
+
+    /**
+     * What reading came to.
+     *
+     * @param entries what differs, for {@link PutDates}; empty where nothing does
+     * @param same how many dates are as they are here
+     */
+    public record Reading(List<Line> lines, List<PutDates.Entry> entries, int same) {}
+
+    private int same;
+
+    private DatesSheetReader(Decisions decisions, Schedule schedule, CellWords words) {
+        this.decisions = decisions;
+        this.schedule = schedule;
+        this.words = words;
+    }
+
+    /**
+     * Reads the rows of a table.
+     *
+     * @throws Unreadable when it has no heading to go by
+     */
+    public static Reading read(List<List<String>> rows, Decisions decisions, CellWords words) {
+        DatesSheetReader reader = new DatesSheetReader(decisions, Schedule.of(decisions), words);
+        reader.all(rows);
+        return new Reading(reader.lines, reader.entries(), reader.same);
+    }
+
+    private void all(List<List<String>> rows) {
+        Map<String, Integer> columns = new HashMap<>();
+        if (!rows.isEmpty()) {
+            for (int c = 0; c < rows.get(0).size(); c++) {
+                columns.putIfAbsent(rows.get(0).get(c).strip().toLowerCase(Locale.ROOT), c);
+            }
+        }
+        boolean dates = columns.containsKey("opens") || columns.containsKey("due") || columns.containsKey("closes");
+        if (!dates || !columns.containsKey("id") && !columns.containsKey("title")) {
+            throw new Unreadable("The first row must name the columns: at least id or title, and opens, due or closes."
+                    + " Download the table or the template and keep its first row.");
+        }
+        for (int r = 1; r < rows.size(); r++) {
+            row(r + 1, rows.get(r), columns);
+        }
+    }
+
+    private static String cell(List<String> row, Map<String, Integer> columns, String name) {
+        Integer c = columns.get(name);
+        return c == null || c >= row.size() ? "" : row.get(c).strip();
+    }
+
+    private void row(int number, List<String> row, Map<String, Integer> columns) {
+        String title = cell(row, columns, "title");
+        String id = cell(row, columns, "id");
+        String code = cell(row, columns, "course");
+        List<Course> courses = decisions.courses().stream()
+                .filter(c -> code.isEmpty() || c.code().equalsIgnoreCase(code))
+                .toList();
+        Course course = null;
+        Item item = null;
+        boolean doubt = false;
+        for (Course each : courses) {
+            if (item == null && each.item(id).isPresent()) {
+                course = each;
+                item = each.item(id).get();
+            }
+        }
+        if (item == null) {
+            List<Map.Entry<Course, Item>> called = new ArrayList<>();
+            courses.forEach(c -> c.items().stream()
+                    .filter(i -> i.title().equalsIgnoreCase(title))
+                    .forEach(i -> called.add(Map.entry(c, i))));
+            if (called.size() != 1) {
+                String said = called.isEmpty()
+                        ? "There is no such thing here; add it in the outline first."
+                        : called.size() + " things are called so; give the id.";
+                lines.add(new Line(number, title.isEmpty() ? id : title, "", "", "unknown", said));
+                return;
+            }
+            course = called.get(0).getKey();
+            item = called.get(0).getValue();
+            doubt = true;
+        }
+        dates(number, row, columns, course, item, doubt);
+    }
+
+    private void dates(
+            int number, List<String> row, Map<String, Integer> columns, Course course, Item item, boolean doubt) {
+        String section = cell(row, columns, "section");
+        Optional<Section> found = course.section(section);
+        if (!section.isEmpty() && found.isEmpty()) {
+            lines.add(new Line(
+                    number,
+                    item.title(),
+                    section,
+                    "",
+                    "unknown",
+                    course.code() + " has no section “" + section + "”."));
+            return;
+        }
+        for (Which which : Which.values()) {
+            String name = Words.word(which);
+            if (columns.containsKey(name)) {
+                date(number, course, item, section.isEmpty() ? null : section, which, cell(row, columns, name), doubt);
+            }
+        }
+    }
+
+    private void date(int number, Course course, Item item, String section, Which which, String given, boolean doubt) {
+        ItemDates dates = course.sections().stream()
+                .filter(s -> section == null || s.code().equals(section))
+                .map(s -> schedule.section(course.code(), s.code())
+                        .orElseThrow()
+                        .byItem()
+                        .get(item.id()))
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(null);
+        if (dates == null) {
+            return;
+        }
+        Resolved now = dates.get(which);
+        LocalDateTime from = now == null ? null : now.at();
+        try {
+            CellWords.Cell cell = words.read(course.code(), item.id(), section, which, given);
+            LocalDateTime to = cell.date() == null ? null : cell.date().at();
+            if (Objects.equals(from, to)) {
+                same++;
+                return;
+            }
+            changed.computeIfAbsent(new Place(course.code(), item.id(), which), p -> new LinkedHashMap<>())
+                    .put(section == null ? "" : section, cell.rule());
+            lines.add(new Line(
+                    number,
+                    item.title(),
+                    section == null ? "" : section,
+                    Words.word(which),
+                    doubt ? "doubt" : "changed",
+                    said(from) + " to " + said(to) + (doubt ? ", told by its title alone" : "")));
+        } catch (CellWords.NotUnderstood e) {
+            lines.add(new Line(
+                    number,
+                    item.title(),
+                    section == null ? "" : section,
+                    Words.word(which),
+                    "not-understood",
+                    e.getMessage()));
+        }
+    }
+
+    private static String said(LocalDateTime date) {
+        return date == null ? "no date" : Say.moment(date);
+    }
+
+    /** One entry for the sections of a thing that get the same; all of them are the plan. */
+    private List<PutDates.Entry> entries() {
+        List<PutDates.Entry> entries = new ArrayList<>();
+        changed.forEach((place, bySection) -> {
+            Map<Optional<DateRule>, List<String>> alike = new LinkedHashMap<>();
+            bySection.forEach((section, rule) ->
+                    alike.computeIfAbsent(rule, r -> new ArrayList<>()).add(section));
+            alike.forEach((rule, sections) -> {
+                Map<Which, Optional<DateRule>> dates = new EnumMap<>(Which.class);
+                dates.put(place.which(), rule);
+                entries.add(new PutDates.Entry(
+                        place.course(), place.item(), sections.contains("") ? List.of() : sections, dates));
+            });
+        });
+        return entries;
+    }
+}

@@ -1,0 +1,160 @@
+package app.matsuri.exchange.table;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.PutDates;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.exchange.Files;
+import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.file.TableFile;
+import app.matsuri.exchange.file.Unreadable;
+import app.matsuri.exchange.outline.CellWords;
+import app.matsuri.exchange.plan.PlanFile;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.apache.poi.ss.usermodel.Row;
+import org.apache.poi.ss.usermodel.Sheet;
+import org.apache.poi.xssf.usermodel.XSSFWorkbook;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** The table of dates out and back; read by libraries other than those that write it (Apache POI, Commons CSV). */
+class DatesSheetTest {
+
+    private static Decisions demo;
+    private static Schedule schedule;
+
+    @BeforeAll
+    static void readTheDemo() throws Exception {
+        demo = PlanFile.read(java.nio.file.Files.readString(Files.demo("autumn-2026.json")))
+                .decisions();
+        schedule = Schedule.of(demo);
+    }
+
+    private static DatesSheetReader.Reading read(List<List<String>> rows) {
+        return DatesSheetReader.read(rows, demo, new CellWords(demo, schedule, LocalDate.of(2026, 10, 7), false));
+    }
+
+    private static List<List<String>> rows(String name, byte[] content) {
+        return TableFile.rows(new Given(name, content));
+    }
+
+    @Test
+    void aWorkbookHoldsDatesThatASpreadsheetReckonsWith() throws Exception {
+        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(DatesSheet.workbook(demo, schedule)))) {
+            Sheet sheet = book.getSheetAt(0);
+            assertThat(sheet.getLastRowNum())
+                    .isEqualTo(DatesSheet.rows(demo, schedule).size());
+            Row row = row(sheet, "A", "Lab report 3");
+            LocalDateTime due = due(schedule, "A", "Lab report 3");
+            assertThat(row.getCell(8).getLocalDateTimeCellValue()).isEqualTo(due);
+        }
+    }
+
+    private static Row row(Sheet sheet, String section, String title) {
+        for (Row row : sheet) {
+            if (row.getCell(1).getStringCellValue().equals(section)
+                    && row.getCell(3).getStringCellValue().equals(title)) {
+                return row;
+            }
+        }
+        throw new AssertionError("no row " + title);
+    }
+
+    @Test
+    void theCsvSaysTheSame() throws Exception {
+        String csv = DatesSheet.csv(demo, schedule);
+        assertThat(csv).contains("\r\n");
+        List<CSVRecord> records = CSVFormat.RFC4180.parse(new StringReader(csv)).getRecords();
+        List<List<Object>> rows = DatesSheet.rows(demo, schedule);
+        assertThat(records).hasSize(rows.size() + 1);
+        for (int i = 0; i < rows.size(); i++) {
+            assertThat(records.get(i + 1).get(2)).isEqualTo(rows.get(i).get(2));
+            assertThat(records.get(i + 1).get(8).replace(' ', 'T'))
+                    .isEqualTo(rows.get(i).get(8).toString());
+        }
+    }
+
+    @Test
+    void readAgainUneditedNothingDiffers() {
+        byte[] csv = DatesSheet.csv(demo, schedule).getBytes(StandardCharsets.UTF_8);
+        for (List<List<String>> rows :
+                List.of(rows("dates.csv", csv), rows("dates.xlsx", DatesSheet.workbook(demo, schedule)))) {
+            DatesSheetReader.Reading reading = read(rows);
+            assertThat(reading.lines()).isEmpty();
+            assertThat(reading.entries()).isEmpty();
+            assertThat(reading.same())
+                    .isEqualTo(3 * DatesSheet.rows(demo, schedule).size());
+        }
+    }
+
+    @Test
+    void onlyWhatWasEditedElsewhereIsProposed() throws Exception {
+        byte[] edited;
+        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(DatesSheet.workbook(demo, schedule)))) {
+            Sheet sheet = book.getSheetAt(0);
+            row(sheet, "A", "Lab report 3").getCell(8).setCellValue(LocalDateTime.of(2026, 10, 27, 17, 0));
+            Row byTitle = row(sheet, "A", "Field log 6");
+            byTitle.getCell(2).setCellValue("");
+            byTitle.getCell(8).setCellValue("30 oct 5pm");
+            Row nobody = row(sheet, "B", "Field log 7");
+            nobody.getCell(2).setCellValue("?");
+            nobody.getCell(3).setCellValue("No such thing");
+            row(sheet, "B", "Field log 8").getCell(9).setCellValue("whenever");
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            book.write(out);
+            edited = out.toByteArray();
+        }
+        DatesSheetReader.Reading reading = read(rows("edited.xlsx", edited));
+        assertThat(reading.lines())
+                .extracting(DatesSheetReader.Line::title, DatesSheetReader.Line::state)
+                .containsExactlyInAnyOrder(
+                        org.assertj.core.groups.Tuple.tuple("Lab report 3", "changed"),
+                        org.assertj.core.groups.Tuple.tuple("Field log 6", "doubt"),
+                        org.assertj.core.groups.Tuple.tuple("No such thing", "unknown"),
+                        org.assertj.core.groups.Tuple.tuple("Field log 8", "not-understood"));
+        Decisions after = Change.make(new PutDates(reading.entries()), demo).decisions();
+        assertThat(due(Schedule.of(after), "A", "Lab report 3")).isEqualTo(LocalDateTime.of(2026, 10, 27, 17, 0));
+        assertThat(due(Schedule.of(after), "B", "Lab report 3"))
+                .as("the other section keeps its date")
+                .isEqualTo(due(schedule, "B", "Lab report 3"));
+    }
+
+    private static LocalDateTime due(Schedule in, String section, String title) {
+        return in.section("HYD 210", section).orElseThrow().dates().stream()
+                .filter(d -> d.item().title().equals(title))
+                .findFirst()
+                .orElseThrow()
+                .due()
+                .at();
+    }
+
+    @Test
+    void aTableWithoutAHeadingIsRefused() {
+        assertThatThrownBy(() -> read(List.of(List.of("Lab report 3", "3 nov"))))
+                .isInstanceOf(Unreadable.class)
+                .hasMessageContaining("first row");
+    }
+
+    @Test
+    void theTemplateHasTheHeadingAndSaysHow() throws Exception {
+        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(DatesSheet.template()))) {
+            Row head = book.getSheetAt(0).getRow(0);
+            for (int c = 0; c < DatesSheet.COLUMNS.size(); c++) {
+                assertThat(head.getCell(c).getStringCellValue()).isEqualTo(DatesSheet.COLUMNS.get(c));
+            }
+            assertThat(book.getSheetAt(1).getRow(0).getCell(0).getStringCellValue())
+                    .contains("one thing in one section");
+        }
+    }
+}

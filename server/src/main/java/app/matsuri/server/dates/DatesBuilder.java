@@ -1,0 +1,163 @@
+package app.matsuri.server.dates;
+
+import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.findings.Finding;
+import app.matsuri.core.findings.Findings;
+import app.matsuri.core.plan.Adjustment;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.RulesInForce;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.exchange.outline.RuleWords;
+import app.matsuri.server.dates.DatesView.DatesCell;
+import app.matsuri.server.dates.DatesView.DatesCourse;
+import app.matsuri.server.dates.DatesView.DatesLesson;
+import app.matsuri.server.dates.DatesView.DatesRow;
+import app.matsuri.server.dates.DatesView.DatesUnit;
+import app.matsuri.server.dates.DatesView.DatesWeek;
+import app.matsuri.server.history.History;
+import app.matsuri.server.wall.WallBuilder;
+import app.matsuri.server.wall.WallView.FindingView;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** Lays every dated thing of a term out in rows. */
+final class DatesBuilder {
+
+    private final Decisions decisions;
+    private final Schedule schedule;
+    private final Map<String, List<FindingView>> wrong = new HashMap<>();
+    private final List<FindingView> findings = new ArrayList<>();
+
+    DatesBuilder(Decisions decisions, Schedule schedule) {
+        this.decisions = decisions;
+        this.schedule = schedule;
+        for (Finding finding : Findings.of(schedule)) {
+            FindingView view = WallBuilder.view(finding);
+            findings.add(view);
+            wrong.computeIfAbsent(
+                            finding.about().course() + "\n" + finding.about().id(), k -> new ArrayList<>())
+                    .add(view);
+        }
+    }
+
+    DatesView view(long termId, long version, LocalDateTime now, History.Ends ends) {
+        List<DatesRow> rows = new ArrayList<>();
+        for (Course course : decisions.courses()) {
+            List<SectionSchedule> sections = course.sections().stream()
+                    .map(s -> schedule.section(course.code(), s.code()).orElseThrow())
+                    .toList();
+            for (Unit unit : course.units()) {
+                unit.items().forEach(item -> rows.add(row(course, unit, item, sections)));
+            }
+        }
+        return new DatesView(
+                termId,
+                decisions.term().name(),
+                version,
+                now,
+                weeks(TeachingCalendar.of(decisions.term())),
+                decisions.courses().stream().map(DatesBuilder::course).toList(),
+                rows,
+                findings,
+                ends.undo().map(History.Line::sentence).orElse(null),
+                ends.redo().map(History.Line::sentence).orElse(null));
+    }
+
+    private static List<DatesWeek> weeks(TeachingCalendar calendar) {
+        return IntStream.rangeClosed(1, calendar.weeks())
+                .mapToObj(k -> {
+                    LocalDate first = calendar.week(k).orElseThrow();
+                    return new DatesWeek(k, first, first.plusDays(6));
+                })
+                .toList();
+    }
+
+    private static DatesCourse course(Course course) {
+        List<DatesUnit> units = new ArrayList<>();
+        List<DatesLesson> lessons = new ArrayList<>();
+        for (Unit unit : course.units()) {
+            units.add(new DatesUnit(
+                    unit.id(),
+                    unit.code(),
+                    unit.title(),
+                    units.size(),
+                    unit.colour().isEmpty() ? null : unit.colour()));
+            unit.lessons().forEach(l -> lessons.add(new DatesLesson(l.id(), l.title(), unit.id())));
+        }
+        return new DatesCourse(
+                course.code(),
+                course.title(),
+                course.sections().stream().map(Section::code).toList(),
+                units,
+                lessons);
+    }
+
+    private DatesRow row(Course course, Unit unit, Item item, List<SectionSchedule> sections) {
+        return new DatesRow(
+                course.code(),
+                item.id(),
+                item.title(),
+                item.kind(),
+                unit.id(),
+                item.lesson(),
+                item.marking(),
+                item.minutes(),
+                item.locked(),
+                item.details().only().isEmpty() ? null : item.details().only(),
+                cell(unit, item, Which.OPENS, sections),
+                cell(unit, item, Which.DUE, sections),
+                cell(unit, item, Which.CLOSES, sections),
+                wrong.getOrDefault(course.code() + "\n" + item.id(), List.of()).stream()
+                        .filter(f -> List.of("item", "opens", "due", "closes").contains(f.about()))
+                        .toList());
+    }
+
+    private static DatesCell cell(Unit unit, Item item, Which which, List<SectionSchedule> sections) {
+        List<LocalDateTime> at = new ArrayList<>();
+        List<String> state = new ArrayList<>();
+        List<String> own = new ArrayList<>();
+        DateRule plan = item.rule(which);
+        for (SectionSchedule section : sections) {
+            ItemDates dates = section.byItem().get(item.id());
+            Resolved date = dates == null ? null : dates.get(which);
+            at.add(date == null ? null : date.at());
+            state.add(dates == null ? "not-for" : date == null ? "none" : date.state());
+            own.add(section.section()
+                    .adjustment(item.id())
+                    .map(Adjustment::dates)
+                    .map(d -> d.get(which))
+                    .map(DatesBuilder::said)
+                    .orElse(null));
+            if (plan == null && dates != null && dates.rules().from(which) == RulesInForce.From.AROUND) {
+                plan = dates.rule(which);
+            }
+        }
+        boolean around = item.rule(which) == null && plan != null;
+        return new DatesCell(
+                plan == null ? null : (around ? "as unit " + unit.code() + ", " : "") + RuleWords.brief(plan),
+                plan == null ? null : RuleWords.typed(plan),
+                at,
+                state,
+                own.stream().allMatch(Objects::isNull) ? null : own);
+    }
+
+    private static String said(Optional<DateRule> rule) {
+        return rule.map(RuleWords::brief).orElse("");
+    }
+}

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import Dialog from "primevue/dialog";
+import { computed } from "vue";
+import { count } from "../ui/say";
+import { injectDates } from "./useDates";
+import type { Pasted } from "./useSheet";
+
+/** What was pasted, cell for cell beside what is understood of it. */
+const props = defineProps<{ pasted: Pasted }>();
+const emit = defineEmits<{ done: [] }>();
+const state = injectDates();
+const bad = computed(() => props.pasted.cells.filter((c) => !c.understood).length);
+
+async function propose() {
+  if (props.pasted.change && (await state.propose(props.pasted.change, true))) emit("done");
+}
+</script>
+
+<template>
+  <Dialog :visible="true" modal header="Pasted dates" :style="{ width: '760px' }" @update:visible="emit('done')">
+    <p role="status">
+      <b>{{ count(pasted.cells.length - bad, "cell") }} understood</b
+      ><template v-if="bad"
+        >, <span class="look">{{ bad }} not, which {{ bad === 1 ? "stays" : "stay" }} as before</span></template
+      >.
+    </p>
+    <div class="found">
+      <table class="moves">
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">Date</th>
+            <th scope="col">Pasted</th>
+            <th scope="col">Understood</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(c, n) in pasted.cells" :key="n">
+            <td>{{ c.title }}</td>
+            <td>{{ c.column }}</td>
+            <td>{{ c.text || "empty" }}</td>
+            <td :class="{ look: !c.understood }">{{ c.said }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <div class="actions">
+      <button type="button" class="btn quiet" @click="emit('done')">Discard</button>
+      <button type="button" class="btn go" autofocus :disabled="!pasted.change || state.busy.value" @click="propose">
+        See what it does
+      </button>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.found {
+  max-height: 50vh;
+  overflow: auto;
+}
+.actions {
+  display: flex;
+  justify-content: flex-end;
+  gap: 10px;
+  margin-top: 10px;
+}
+</style>
