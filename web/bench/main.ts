@@ -16,8 +16,18 @@ function wallOf(moved: number): WallView {
   for (let i = 0; i < 1000; i++) {
     const at = i % 5 === 0 && i / 5 < moved ? (i + 7) % 90 : i % 90;
     items[at]!.push({
-      id: "i" + i, unit: "U", title: "Work " + i, shortName: "W" + i, kind: "homework", test: false, which: "main-due",
-      time: "10:00:00", fixed: false, rolled: false, locked: false, proposed: false,
+      id: "i" + i,
+      unit: "U",
+      title: "Work " + i,
+      shortName: "W" + i,
+      kind: "homework",
+      test: false,
+      which: "main-due",
+      time: "10:00:00",
+      fixed: false,
+      rolled: false,
+      locked: false,
+      proposed: false,
     });
   }
   for (let w = 0; w < 18; w++) {
@@ -25,19 +35,73 @@ function wallOf(moved: number): WallView {
     for (let d = 0; d < 5; d++, n++) {
       const date = iso(w * 7 + d);
       days.push({
-        date, inTerm: true, teaches: true, past: false, today: false, notes: [], gone: [], items: items[n]!,
-        sessions: [{ name: date, start: date + "T10:00", end: date + "T10:50", number: n + 1, minutes: 50, place: "", state: "open", beat: false }],
-        lessons: [{ id: "L" + n, unit: "U", title: "Lesson " + n, part: 1, parts: 1, taught: false, pinned: false, optional: false, reserve: false, proposed: false }],
+        date,
+        inTerm: true,
+        teaches: true,
+        past: false,
+        today: false,
+        notes: [],
+        gone: [],
+        load: { due: 0, minutes: 0, tests: 0, over: 0 },
+        items: items[n]!,
+        sessions: [
+          {
+            name: date,
+            start: date + "T10:00",
+            end: date + "T10:50",
+            number: n + 1,
+            minutes: 50,
+            place: "",
+            state: "open",
+            beat: false,
+          },
+        ],
+        lessons: [
+          {
+            id: "L" + n,
+            unit: "U",
+            title: "Lesson " + n,
+            part: 1,
+            parts: 1,
+            taught: false,
+            pinned: false,
+            optional: false,
+            reserve: false,
+            proposed: false,
+          },
+        ],
         thread: { unit: "U", begins: false, ends: false },
       });
     }
     weeks.push({ number: w + 1, teachingWeek: w + 1, first: iso(w * 7), minutes: 300, over: 0, days });
   }
   return {
-    termId: 1, version: 1, termName: "", first: iso(0), last: iso(130), today: iso(30), weekStart: "MO", sections: [],
-    section: { course: "C", courseTitle: "C", section: "A", pace: "sessions", sessions: 90, minutes: 1, weekLimit: 480, lessons: 90, usualMinutes: 50 },
-    columns: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, meets: true })), weeks,
-    outline: { noDate: [], noSession: [], units: [{ id: "U", code: "U", title: "Unit", number: 0, startsWeek: false, lessons: [], items: [] }] },
+    termId: 1,
+    version: 1,
+    termName: "",
+    first: iso(0),
+    last: iso(130),
+    today: iso(30),
+    weekStart: "MO",
+    sections: [],
+    section: {
+      course: "C",
+      courseTitle: "C",
+      section: "A",
+      pace: "sessions",
+      sessions: 90,
+      minutes: 1,
+      weekLimit: 480,
+      lessons: 90,
+      usualMinutes: 50,
+    },
+    columns: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, meets: true })),
+    weeks,
+    outline: {
+      noDate: [],
+      noSession: [],
+      units: [{ id: "U", code: "U", title: "Unit", number: 0, startsWeek: false, lessons: [], items: [] }],
+    },
     findings: [],
   };
 }
@@ -68,7 +132,16 @@ async function ours(): Promise<Parts[]> {
   const picked = new Set<string>();
   const app = createApp({
     render: () =>
-      h(WallGrid, { wall: wall.value, focus: "", opened: "", run: null, picked, target: null, close: false, openWeek: 0 }),
+      h(WallGrid, {
+        wall: wall.value,
+        focus: "",
+        opened: "",
+        run: null,
+        picked,
+        target: null,
+        close: false,
+        openWeek: 0,
+      }),
   });
   app.mount(host);
   await nextTick();
@@ -84,18 +157,28 @@ async function ours(): Promise<Parts[]> {
 
 /** The plain way: one deep reactive list, each thing changed in place, one component that draws all. */
 async function plain(): Promise<Parts[]> {
-  const flat = (w: WallView) => w.weeks.flatMap((week) => week.days.flatMap((d) => d.items.map((i) => ({ ...i, date: d.date }))));
+  const flat = (w: WallView) =>
+    w.weeks.flatMap((week) => week.days.flatMap((d) => d.items.map((i) => ({ ...i, date: d.date }))));
   const state = ref(reactive(flat(structuredClone(before))));
   const days = before.weeks.flatMap((w) => w.days.map((d) => d.date));
   const app = createApp(
     defineComponent({
       render: () =>
-        h("div", { class: "wall five", style: "grid-template-columns:repeat(5,1fr);grid-auto-rows:40px" },
+        h(
+          "div",
+          { class: "wall five", style: "grid-template-columns:repeat(5,1fr);grid-auto-rows:40px" },
           days.map((date) =>
             h("div", { class: "day", "data-date": date, key: date }, [
-              h("div", { class: "due" }, state.value.filter((i) => i.date === date).map((i) => h("span", { class: "it", key: i.id, title: i.title }, i.shortName))),
+              h(
+                "div",
+                { class: "due" },
+                state.value
+                  .filter((i) => i.date === date)
+                  .map((i) => h("span", { class: "it", key: i.id, title: i.title }, i.shortName)),
+              ),
             ]),
-          )),
+          ),
+        ),
     }),
   );
   app.mount(host);

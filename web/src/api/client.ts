@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from "openapi-fetch";
+import { cookie } from "./cookie";
 import type { components, paths } from "./schema";
 
 /** The server's types, by their names there. */
@@ -42,11 +43,6 @@ export class ProblemError extends Error {
   ) {
     super(detail);
   }
-}
-
-function cookie(name: string): string {
-  const found = document.cookie.split("; ").find((c) => c.startsWith(name + "="));
-  return found ? decodeURIComponent(found.slice(name.length + 1)) : "";
 }
 
 const withToken: Middleware = {

@@ -25,8 +25,10 @@ const ruled = computed(
 </script>
 
 <template>
-  <span class="d" :class="{ new: old, none: state === 'none', look: state === 'unresolved' }">{{ date }}</span
-  ><span v-if="old" class="old"><span class="vh">, was </span><s>{{ old }}</s></span
+  <span class="d" :class="{ new: old, none: state === 'none', look: state === 'unresolved' }">{{ date }}</span><span
+    v-if="old"
+    class="old"
+    ><span class="vh">, was </span><s>{{ old }}</s></span
   ><span v-if="state === 'rolled'" class="r" title="moved off a day off">rolled</span
   ><span v-if="!old && rule" class="r" :class="{ new: ruled, pin: rule === 'fixed' }">{{ rule }}</span>
 </template>

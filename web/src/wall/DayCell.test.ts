@@ -20,6 +20,7 @@ function cell(more: Parameters<typeof day>[1]) {
       chosen: false,
       picked: new Set<string>(),
       target: "",
+      carrying: false,
       tabbable: true,
     },
   });

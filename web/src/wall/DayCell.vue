@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { clock } from "../ui/say";
+import { clock, hours } from "../ui/say";
 import Mark from "./Mark.vue";
 import { draw } from "./drawn";
 import type { Cell } from "./rows";
@@ -23,6 +23,8 @@ const props = defineProps<{
   picked: ReadonlySet<string>;
   /** A thing is being carried over it. */
   target: string;
+  /** Something is being carried: the day says how full it is, in place of its work. */
+  carrying: boolean;
   tabbable: boolean;
 }>();
 
@@ -99,7 +101,22 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
       <span v-if="cell.holeLeft" class="hole l" :class="shows.thread"></span>
       <span v-if="cell.holeRight" class="hole r" :class="shows.thread"></span>
     </template>
-    <div v-if="!close && (shows.items.length || shows.goneWork.length)" class="due" :class="{ on: cell.off }">
+    <div
+      v-if="carrying && !close && day.inTerm && !(day.off?.nothingDue && !day.load.due)"
+      class="due full"
+      :class="{ on: cell.off }"
+    >
+      <template v-if="day.load.due">
+        <span v-if="day.load.tests" class="it test">{{
+          day.load.tests === 1 ? "test" : `${day.load.tests} tests`
+        }}</span>
+        <span class="it">{{ day.load.due }} due</span>
+        <span class="soft">{{ hours(day.load.minutes) }}</span>
+        <span v-if="day.load.over" class="look">{{ hours(day.load.over) }} over</span>
+      </template>
+      <span v-else class="soft">free</span>
+    </div>
+    <div v-else-if="!close && (shows.items.length || shows.goneWork.length)" class="due" :class="{ on: cell.off }">
       <span
         v-for="item in shows.items.slice(0, shows.fits)"
         :key="item.id"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed } from "vue";
-import type { Change, Day, ItemView, WallView } from "../api/client";
+import { computed, ref } from "vue";
+import { type Change, type Day, type ItemView, type WallView, api, ask } from "../api/client";
 import { clock, moment, weekdayDay, weekdayNumber } from "../ui/say";
 import Mark from "./Mark.vue";
 import { injectWall } from "./useWall";
@@ -15,9 +15,11 @@ const emit = defineEmits<{
   shift: [];
   move: [];
   close: [];
+  /** Goes to the day before or after, without closing. */
+  step: [by: 1 | -1];
 }>();
 
-const { propose, proposal } = injectWall();
+const { propose, proposal, termId } = injectWall();
 const units = computed(() => unitsOf(props.wall));
 const { course, section } = props.wall.section;
 const lines = computed(() => {
@@ -28,10 +30,51 @@ const lines = computed(() => {
     lesson: l,
     item: null,
   }));
-  return [...lessons, ...work].sort((a, b) =>
-    (a.lesson ? "0" : "1" + a.time).localeCompare(b.lesson ? "0" : "1" + b.time),
-  );
+  return [...lessons, ...work];
 });
+const typed = ref("");
+const said = ref("");
+const wrong = ref(false);
+const adder = ref<HTMLInputElement>();
+/** Work on its main date, in the order of the day's list. */
+const order = computed(() => props.day.items.filter((i) => i.which.startsWith("main-")).map((i) => i.id));
+
+/** Makes something of what was typed, due with this day's class or on this date. */
+async function add() {
+  if (!typed.value.trim() || proposal.value) return;
+  try {
+    const read = await ask(
+      api.POST("/api/terms/{termId}/outline/day", {
+        params: { path: { termId } },
+        body: { course, section, date: props.day.date, text: typed.value },
+      }),
+    );
+    if (await propose(read.change as unknown as Change)) {
+      typed.value = "";
+      said.value = read.said;
+      wrong.value = false;
+      emit("pick", read.key, false);
+    }
+  } catch (e) {
+    said.value = (e as Error).message;
+    wrong.value = true;
+  }
+}
+/** Moves a thing within the day's list: by one, or to its beginning or end. */
+function place(id: string, to: "first" | "up" | "down" | "last") {
+  const list = order.value.filter((x) => x !== id);
+  const was = order.value.indexOf(id);
+  const at = { first: 0, up: Math.max(0, was - 1), down: was + 1, last: list.length }[to];
+  list.splice(at, 0, id);
+  void propose({ kind: "order-day", course, items: list });
+}
+function keys(event: KeyboardEvent, id: string) {
+  const to = ({ ArrowUp: "up", ArrowDown: "down", Home: "first", End: "last" } as const)[event.key];
+  if (!event.altKey || !to || proposal.value) return;
+  event.preventDefault();
+  place(id, to);
+}
+defineExpose({ add: () => adder.value?.focus() });
 const session = computed(() => props.day.sessions[0]);
 const open = computed(() => props.day.lessons.filter((l) => !l.taught));
 const canRecord = computed(() => (session.value?.state === "open" && open.value.length > 0 ? session.value : null));
@@ -60,7 +103,14 @@ function fix(id: string, fixed: boolean) {
 <template>
   <section class="slip" :aria-label="`Opened day, ${weekdayDay(day.date)}`">
     <h2>
-      {{ weekdayDay(day.date) }}
+      <span class="steps"
+        ><button type="button" class="plain" aria-label="Day before" title="day before" @click="emit('step', -1)">
+          ◂</button
+        >{{ weekdayDay(day.date)
+        }}<button type="button" class="plain" aria-label="Day after" title="day after" @click="emit('step', 1)">
+          ▸
+        </button></span
+      >
       <span v-if="session"
         >{{ session.beat ? "session" : "class" }} {{ session.number }} of {{ wall.section.sessions }}</span
       >
@@ -94,6 +144,7 @@ function fix(id: string, fixed: boolean) {
           :data-drag="line.lesson?.taught || line.item?.locked ? undefined : line.key"
           :title="line.lesson?.title ?? line.item?.title"
           @click="emit('pick', line.key, $event.ctrlKey || $event.metaKey)"
+          @keydown="line.item && keys($event, line.item.id)"
           @dblclick="emit('edit', line.key)"
         >
           <span v-if="line.lesson" class="code" :class="units.get(line.lesson.unit)?.look"
@@ -105,6 +156,27 @@ function fix(id: string, fixed: boolean) {
           <Mark v-if="line.lesson.pinned" is="pin" /><span v-if="line.lesson.pinned" class="vh">fixed</span>
         </template>
         <template v-else-if="line.item">
+          <span v-if="order.length > 1 && line.item.which.startsWith('main-') && !proposal" class="nudge">
+            <button
+              type="button"
+              class="plain"
+              :disabled="order[0] === line.item.id"
+              :aria-label="`${line.item.title} one up`"
+              title="one up (Alt ↑; Alt Home: first)"
+              @click="place(line.item.id, 'up')"
+            >
+              ▴</button
+            ><button
+              type="button"
+              class="plain"
+              :disabled="order[order.length - 1] === line.item.id"
+              :aria-label="`${line.item.title} one down`"
+              title="one down (Alt ↓; Alt End: last)"
+              @click="place(line.item.id, 'down')"
+            >
+              ▾
+            </button>
+          </span>
           <button
             v-if="switches(line.item)"
             type="button"
@@ -136,6 +208,19 @@ function fix(id: string, fixed: boolean) {
         <span class="vh">{{ g.to ? moment(g.to) : "" }}, {{ g.why }}</span>
       </li>
     </ol>
+    <form v-if="!proposal && day.inTerm" class="add" @submit.prevent="add">
+      <input
+        ref="adder"
+        v-model="typed"
+        class="field"
+        :aria-label="`Something new on ${weekdayDay(day.date)}, for ${course} in every section`"
+        :placeholder="`new for all of ${course}: quiz 3, 5pm`"
+        autocomplete="off"
+        aria-describedby="added-said"
+        @keydown.escape.stop="typed = ''"
+      />
+      <span id="added-said" :class="wrong ? 'look' : 'vh'" role="status">{{ said }}</span>
+    </form>
     <p v-if="!lines.length && !day.gone.length && day.inTerm" class="soft">Nothing on this day.</p>
     <div v-if="!proposal && day.inTerm" class="act">
       <button v-if="day.off" type="button" class="btn" @click="reopen">Reopen</button>

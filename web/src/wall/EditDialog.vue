@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
-import { computed, onMounted, reactive, ref, shallowRef } from "vue";
+import { computed, onMounted, ref, shallowRef } from "vue";
 import { type Change, type WallView, api, ask } from "../api/client";
-import RuleInput from "../ui/RuleInput.vue";
+import ItemFields from "../thing/ItemFields.vue";
+import LessonFields from "../thing/LessonFields.vue";
 import { injectWall } from "./useWall";
 
 /** Edits a lesson, an item or a unit; adds a lesson or work to a unit. */
@@ -18,28 +19,21 @@ interface PlanUnit extends Json {
   lessons: Json[];
   items: Json[];
 }
-const KINDS = [
-  "reading",
-  "practice",
-  "homework",
-  "discussion",
-  "lab",
-  "project",
-  "presentation",
-  "quiz",
-  "test",
-  "other",
-];
 const { propose, problem, busy, termId } = injectWall();
 const what = props.thing.slice(0, props.thing.indexOf(":"));
 const id = props.thing.slice(props.thing.indexOf(":") + 1);
-const form = reactive<Json>({});
+const form = ref<Json>({});
 const unit = shallowRef<PlanUnit | null>(null);
 const adding = ref<"" | "lesson" | "item" | "unit">("");
 const { course, section } = props.wall.section;
 const kind = computed(() => adding.value || what);
 const outlineLesson = computed(() => props.wall.outline.units.flatMap((u) => u.lessons).find((l) => l.id === id));
-const lessons = computed(() => props.wall.outline.units.flatMap((u) => u.lessons));
+/** A day to begin a new date with: the first that is not over. */
+const day = computed(
+  () =>
+    props.wall.weeks.flatMap((w) => w.days).find((d) => d.inTerm && d.date >= props.wall.today)?.date ??
+    props.wall.today,
+);
 
 onMounted(async () => {
   problem.value = "";
@@ -50,7 +44,7 @@ onMounted(async () => {
   const list = what === "lesson" ? "lessons" : "items";
   unit.value = units.find((u) => (what === "unit" ? u.id === id : u[list].some((x) => x.id === id))) ?? null;
   const found = what === "unit" ? unit.value : unit.value?.[list].find((x) => x.id === id);
-  Object.assign(form, found ?? {});
+  form.value = { ...(found ?? {}) };
   if (what === "unit" && id === "") {
     unit.value = { id: "", title: "", lessons: [], items: [] };
     adding.value = "unit";
@@ -69,18 +63,19 @@ function add(which: "lesson" | "item") {
     which === "lesson" ? String(unit.value?.code ?? "L") : `${String(unit.value?.code ?? "w").toLowerCase()}-work-`;
   let n = 1;
   while (used.has(stem + n)) n++;
-  for (const key of Object.keys(form)) delete form[key];
-  Object.assign(form, { id: stem + n, title: "", ...(which === "lesson" ? { length: 1 } : { kind: "homework" }) });
+  form.value = { id: stem + n, title: "", ...(which === "lesson" ? { length: 1 } : { kind: "homework" }) };
   adding.value = which;
 }
 function clean(): Json {
-  return Object.fromEntries(Object.entries(form).filter(([, v]) => v !== "" && v !== null && v !== undefined));
+  return Object.fromEntries(
+    Object.entries(form.value).filter(([, v]) => v !== "" && v !== null && v !== undefined && v !== false),
+  );
 }
 async function send(change: Change) {
   if (await propose(change)) emit("done");
 }
 function save() {
-  if (adding.value === "unit") form.id = form.code;
+  if (adding.value === "unit") form.value.id = form.value.code;
   if (kind.value === "unit") return send({ kind: "put-unit", course, unit: { ...clean(), lessons: [], items: [] } });
   const put = { kind: `put-${kind.value}`, course, [kind.value]: clean() };
   return send(adding.value ? { ...put, unit: unit.value?.id } : put);
@@ -99,7 +94,7 @@ function remove() {
         ? `Add ${adding === 'item' ? 'work' : 'a lesson'} to ${unit?.title}`
         : `Edit ${what === 'item' ? 'work' : what}`
     "
-    :style="{ width: '560px' }"
+    :style="{ width: kind === 'unit' ? '560px' : '900px' }"
     @update:visible="emit('done')"
   >
     <form v-if="unit" class="form" @submit.prevent="save">
@@ -114,73 +109,15 @@ function remove() {
           ></label
         >
       </template>
-      <template v-else-if="kind === 'lesson'">
-        <label for="edit-length">Length</label>
-        <span class="ticks"
-          ><input
-            id="edit-length"
-            v-model.number="form.length"
-            type="number"
-            min="1"
-            max="200"
-            class="field"
-            style="width: 70px"
-            placeholder="1"
-          />
-          classes</span
-        >
-        <div class="wide ticks">
-          <label><input v-model="form.optional" type="checkbox" /> may be left out</label>
-          <label><input v-model="form.joinable" type="checkbox" /> may join the one before</label>
-          <label><input v-model="form.reserve" type="checkbox" /> spare day</label>
-        </div>
-        <label for="edit-notes">Notes</label>
-        <textarea id="edit-notes" v-model="form.notes" class="field" rows="2"></textarea>
-      </template>
-      <template v-else>
-        <label for="edit-kind">Kind</label>
-        <select id="edit-kind" v-model="form.kind" class="field">
-          <option v-for="k in KINDS" :key="k">{{ k }}</option>
-        </select>
-        <label for="edit-lesson">Belongs to</label>
-        <select id="edit-lesson" v-model="form.lesson" class="field">
-          <option :value="undefined">the unit</option>
-          <option v-for="l in lessons" :key="l.id" :value="l.id">{{ l.id }} {{ l.title }}</option>
-        </select>
-        <template v-for="which in ['opens', 'due', 'closes']" :key="which">
-          <label :for="`edit-${which}`">{{ which === "opens" ? "Opens" : which === "due" ? "Due" : "Closes" }}</label>
-          <RuleInput
-            :id="`edit-${which}`"
-            v-model="form[which]"
-            :term-id="termId"
-            :course="course"
-            :lesson="String(form.lesson ?? '')"
-            :which="which"
-          />
-        </template>
-        <label for="edit-minutes">Minutes of work</label>
-        <input
-          id="edit-minutes"
-          v-model.number="form.minutes"
-          type="number"
-          min="0"
-          class="field"
-          style="width: 90px"
+      <div v-else class="wide">
+        <LessonFields
+          v-if="kind === 'lesson'"
+          v-model="form"
+          :term-id="termId"
+          :usual-minutes="wall.section.usualMinutes"
         />
-        <label for="edit-points">Points</label>
-        <input
-          id="edit-points"
-          v-model.number="form.points"
-          type="number"
-          min="0"
-          step="any"
-          class="field"
-          style="width: 90px"
-        />
-        <label class="wide ticks"
-          ><span><input v-model="form.locked" type="checkbox" /> an official date that cannot be moved</span></label
-        >
-      </template>
+        <ItemFields v-else v-model="form" :wall="wall" :term-id="termId" :unit="unit.id" :day="day" />
+      </div>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">
         <template v-if="!adding">

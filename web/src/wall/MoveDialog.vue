@@ -13,7 +13,11 @@ const visible = defineModel<boolean>("visible", { required: true });
 const { propose, problem, busy, termId } = injectWall();
 const to = ref("");
 const pin = ref(false);
-const pinnable = computed(() => props.keys.length === 1 && props.keys[0]?.startsWith("lesson:"));
+const spacing = ref(false);
+/** Whether to go to that day afterwards; else one stays. */
+const follow = ref(false);
+const emit = defineEmits<{ go: [date: string] }>();
+const several = computed(() => props.keys.filter((k) => k.startsWith("item:")).length > 1);
 watch(visible, (now) => {
   if (now) {
     to.value = props.day;
@@ -23,7 +27,10 @@ watch(visible, (now) => {
 });
 
 async function send() {
-  if (await propose(dropChange(props.wall, props.keys, to.value, pin.value))) visible.value = false;
+  const change = dropChange(props.wall, props.keys, to.value, { fix: pin.value, spacing: spacing.value });
+  if (!(await propose(change))) return;
+  visible.value = false;
+  if (follow.value) emit("go", to.value);
 }
 </script>
 
@@ -45,9 +52,11 @@ async function send() {
       <p class="wide soft">
         A lesson goes in order before what stands there; work is due with that day's lesson, or on that date.
       </p>
-      <label v-if="pinnable" class="wide ticks"
-        ><span><input v-model="pin" type="checkbox" /> fix it on this date</span></label
-      >
+      <div class="wide ticks">
+        <label><input v-model="pin" type="checkbox" /> fix it on this date</label>
+        <label v-if="several"><input v-model="spacing" type="checkbox" /> keep their spacing</label>
+        <label><input v-model="follow" type="checkbox" /> go there afterwards</label>
+      </div>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">
         <button type="button" class="btn quiet" @click="visible = false">Cancel</button>

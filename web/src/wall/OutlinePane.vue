@@ -1,89 +1,123 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
-import type { Schemas, WallView } from "../api/client";
-import { span, weekdayNumber } from "../ui/say";
-import OutlineWork from "./OutlineWork.vue";
-import { threadOf } from "./units";
+import { computed, nextTick, reactive, ref, watch } from "vue";
+import type { WallView } from "../api/client";
+import { count, span, weekdayNumber } from "../ui/say";
+import { NO_OUTLINE_FILTER, type OutlineRow, chosenWords, filters, itemsOf, outlineParts } from "./outline";
+import { useOutline } from "./useOutline";
+import { injectWall } from "./useWall";
 
-/** The outline at the wall's left: what has no date first, then units, lessons and their work. */
+/** The outline at the wall's left: what has no date first, then units, lessons and their work, to walk, choose and type in. */
 const props = defineProps<{ wall: WallView; picked: ReadonlySet<string> }>();
 const emit = defineEmits<{
-  /** A thing was pressed; with more, it joins what is chosen. */
-  pick: [key: string, date: string | undefined, more: boolean];
+  /** What is chosen now; with a day, that day is opened. */
+  pick: [keys: ReadonlySet<string>, date?: string];
   edit: [key: string];
+  read: [];
 }>();
+const state = injectWall();
 
-type OutlineItem = Schemas["OutlineItem"];
-const text = ref("");
-const kind = ref("");
-const marking = ref("");
+const filter = reactive({ ...NO_OUTLINE_FILTER });
 const closed = ref(new Set<string>());
 const opened = ref(new Set<string>());
 const finder = ref<HTMLInputElement>();
+const typed = ref<HTMLInputElement[]>([]);
 
-const kinds = computed(() => [...new Set(all(props.wall).map((i) => i.kind))].sort());
+const kinds = computed(() => [...new Set(itemsOf(props.wall).map((i) => i.kind))].sort());
 const markings = computed(() =>
   [
     ...new Set(
-      all(props.wall)
+      itemsOf(props.wall)
         .map((i) => i.marking)
         .filter(Boolean),
     ),
   ].sort(),
 );
-const filtering = computed(() => text.value.trim() !== "" || kind.value !== "" || marking.value !== "");
+const filtering = computed(() => filters(filter));
 const nowUnit = computed(
   () =>
     props.wall.outline.units.find((u) => u.last && u.last >= props.wall.today)?.id ?? props.wall.outline.units[0]?.id,
 );
+const isOpen = (unit: string) => opened.value.has(unit) || (unit === nowUnit.value && !closed.value.has(unit));
+const parts = computed(() => outlineParts(props.wall, filter, isOpen));
+const rows = computed(() => parts.value.flatMap((p) => p.rows));
+const chosen = computed(() => rows.value.filter((r) => props.picked.has(r.key)));
+const hidden = computed(() => props.picked.size - chosen.value.length);
 
-function all(wall: WallView): OutlineItem[] {
-  return wall.outline.units.flatMap((u) => [...u.items, ...u.lessons.flatMap((l) => l.items)]);
-}
-function fits(item: OutlineItem) {
-  return (
-    has(item.title) && (!kind.value || item.kind === kind.value) && (!marking.value || item.marking === marking.value)
-  );
-}
-function has(title: string) {
-  return title.toLowerCase().includes(text.value.trim().toLowerCase());
-}
-const noDate = computed(() => props.wall.outline.noDate.filter(fits));
-const units = computed(() =>
-  props.wall.outline.units
-    .map((unit) => {
-      const items = unit.items.filter((i) => i.date && fits(i));
-      const lessons = unit.lessons
-        .map((lesson) => ({ ...lesson, items: lesson.items.filter((i) => i.date && fits(i)) }))
-        .filter(
-          (l) => !filtering.value || l.items.length || (!kind.value && !marking.value && has(`${l.id} ${l.title}`)),
-        );
-      return { ...unit, items, lessons, look: threadOf(unit.number) };
-    })
-    .filter((u) => !filtering.value || u.lessons.length || u.items.length),
-);
-
-function open(unit: string) {
-  if (filtering.value) return true;
-  return opened.value.has(unit) || (unit === nowUnit.value && !closed.value.has(unit));
-}
-function toggle(unit: string) {
-  const is = open(unit);
+function toggle(unit: string, open: boolean) {
   opened.value = new Set([...opened.value].filter((u) => u !== unit));
   closed.value = new Set([...closed.value].filter((u) => u !== unit));
-  (is ? closed : opened).value.add(unit);
+  (open ? opened : closed).value.add(unit);
 }
-function pick(event: MouseEvent, key: string, date?: string | null) {
-  emit("pick", key, date?.slice(0, 10), event.ctrlKey || event.metaKey || event.shiftKey);
+const hand = useOutline(
+  state,
+  () => props.wall,
+  rows,
+  () => props.picked,
+  {
+    pick: (keys, date) => emit("pick", keys, date),
+    toggle,
+    edit: (key) => emit("edit", key),
+  },
+);
+const { current, line, lineFor, said, wrong } = hand;
+
+watch(
+  () => line.value?.after,
+  async (now) => {
+    if (now === undefined) return;
+    await nextTick();
+    typed.value[0]?.focus();
+    typed.value[0]?.scrollIntoView({ block: "nearest" });
+  },
+);
+
+function press(event: MouseEvent, row: OutlineRow) {
+  const tick = (event.target as HTMLElement).closest(".tk") !== null;
+  if (row.what === "unit" && !event.ctrlKey && !event.metaKey && !event.shiftKey && !filtering.value) {
+    toggle(row.unit, !row.open);
+  }
+  hand.press(row, event.ctrlKey || event.metaKey || tick, event.shiftKey);
 }
-defineExpose({ find: () => finder.value?.focus() });
+function typing(event: KeyboardEvent) {
+  event.stopPropagation();
+  if (event.key === "Enter") {
+    event.preventDefault();
+    void hand.take();
+  } else if (event.key === "Tab") {
+    event.preventDefault();
+    hand.levels(event.shiftKey ? -1 : 1);
+  } else if (event.key === "Escape") hand.leave();
+}
+function write(event: Event) {
+  if (line.value) line.value = { ...line.value, text: (event.target as HTMLInputElement).value };
+  wrong.value = false;
+}
+const dateOf = (row: OutlineRow) =>
+  row.what === "unit"
+    ? row.date && row.last
+      ? span(row.date, row.last)
+      : ""
+    : row.date
+      ? weekdayNumber(row.date)
+      : row.what === "lesson"
+        ? row.state.replace("-", " ")
+        : row.kind;
+/** Opens the unit of a thing and puts the keyboard on its line. */
+function show(key: string) {
+  const item = itemsOf(props.wall).find((i) => `item:${i.id}` === key);
+  const unit = item?.unit ?? props.wall.outline.units.find((u) => u.lessons.some((l) => `lesson:${l.id}` === key))?.id;
+  if (unit) toggle(unit, true);
+  Object.assign(filter, NO_OUTLINE_FILTER);
+  hand.focus(key);
+}
+defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => rows.value.find((r) => r.key === key) });
 </script>
 
 <template>
   <div class="find">
     <input
       ref="finder"
-      v-model="text"
+      v-model="filter.text"
       class="field"
       type="search"
       placeholder="Find or filter"
@@ -92,107 +126,116 @@ defineExpose({ find: () => finder.value?.focus() });
     <kbd aria-hidden="true">/</kbd>
   </div>
   <div class="chips">
-    <select v-model="kind" aria-label="Kind of work">
+    <select v-model="filter.kind" aria-label="Kind of work">
       <option value="">Kind: any</option>
       <option v-for="k in kinds" :key="k" :value="k">{{ k }}</option>
     </select>
-    <select v-model="marking" aria-label="Who marks it">
+    <select v-model="filter.marking" aria-label="Who marks it">
       <option value="">Marked by: any</option>
       <option v-for="m in markings" :key="m" :value="m">{{ m.replace("-", " ") }}</option>
     </select>
+    <select v-model="filter.unit" aria-label="Unit">
+      <option value="">Unit: any</option>
+      <option v-for="u in wall.outline.units" :key="u.id" :value="u.id">{{ u.code }} {{ u.title }}</option>
+    </select>
+    <select v-model="filter.dated" aria-label="Has a date">
+      <option value="">Date: any</option>
+      <option value="dated">has a date</option>
+      <option value="undated">has none yet</option>
+    </select>
   </div>
-  <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -->
-  <div class="ol" tabindex="-1">
-    <template v-if="wall.outline.noSession.length">
-      <h2 class="h">
-        <span class="look">Finds no class</span><span class="soft">{{ wall.outline.noSession.length }}</span>
+  <div v-if="picked.size > 1 || filtering" class="chosen-bar" role="status">
+    <template v-if="picked.size > 1"
+      ><b>{{ picked.size }} chosen</b> <span class="soft">{{ chosenWords(chosen, wall) }}</span><span
+        v-if="hidden"
+        class="soft"
+        >, {{ hidden }} not shown</span
+      ></template
+    >
+    <span v-else class="soft">{{ count(rows.filter((r) => r.what === "item").length, "thing") }} shown</span>
+    <span class="grow"></span>
+    <button v-if="filtering" type="button" class="do" @click="hand.pickAll()">choose these</button>
+    <button v-if="picked.size > 1" type="button" class="do" @click="emit('pick', new Set())">choose none</button>
+  </div>
+  <div class="ol" role="tree" aria-label="Outline" aria-multiselectable="true" @keydown="hand.key">
+    <p v-if="!wall.outline.units.length && !line" class="h soft">No units yet. Begin with one.</p>
+    <template v-for="part in parts" :key="part.heading">
+      <h2 v-if="part.heading" class="h" role="presentation">
+        <span :class="{ look: part.look }">{{ part.heading }}</span><span class="soft">{{ part.rows.length }}</span>
       </h2>
-      <button
-        v-for="l in wall.outline.noSession"
-        :key="l.id"
-        type="button"
-        class="r i un"
-        :class="{ sel: picked.has('lesson:' + l.id) }"
-        :data-drag="'lesson:' + l.id"
-        @click="pick($event, 'lesson:' + l.id)"
-        @dblclick="emit('edit', 'lesson:' + l.id)"
-      >
-        <b>{{ l.id }}</b><span class="nm">{{ l.title }}</span>
-      </button>
-    </template>
-    <template v-if="noDate.length">
-      <h2 class="h">
-        <span>No date yet</span><span class="soft">{{ noDate.length }}</span>
-      </h2>
-      <OutlineWork
-        v-for="i in noDate"
-        :key="i.id"
-        :item="i"
-        :undated="true"
-        :picked="picked.has('item:' + i.id)"
-        @click="pick($event, 'item:' + i.id, i.date)"
-        @dblclick="emit('edit', 'item:' + i.id)"
-      />
-    </template>
-    <p v-if="!wall.outline.units.length" class="h soft">No units yet. Begin with one.</p>
-    <template v-for="unit in units" :key="unit.id">
-      <button
-        type="button"
-        class="r u"
-        :class="[...unit.look, { sel: picked.has('unit:' + unit.id) }]"
-        :aria-expanded="open(unit.id)"
-        @click="
-          toggle(unit.id);
-          pick($event, 'unit:' + unit.id, unit.first);
-        "
-        @dblclick="emit('edit', 'unit:' + unit.id)"
-      >
-        <span class="tri" aria-hidden="true">{{ open(unit.id) ? "▾" : "▸" }}</span><span class="thread"></span>
-        <span class="code">{{ unit.code }}</span><span class="nm">{{ unit.title }}</span>
-        <span v-if="unit.first && unit.last" class="d">{{ span(unit.first, unit.last) }}</span>
-      </button>
-      <template v-if="open(unit.id)">
-        <template v-for="lesson in unit.lessons" :key="lesson.id">
-          <button
-            type="button"
-            class="r l"
-            :class="[...unit.look, { sel: picked.has('lesson:' + lesson.id) }]"
-            :data-drag="lesson.state === 'taught' ? undefined : 'lesson:' + lesson.id"
-            :title="`${lesson.id} ${lesson.title}`"
-            @click="pick($event, 'lesson:' + lesson.id, lesson.date)"
-            @dblclick="emit('edit', 'lesson:' + lesson.id)"
-          >
-            <span class="k" :class="{ taught: lesson.state === 'taught', none: !lesson.date }"></span>
-            <span class="vh">{{ lesson.state }}</span>
-            <span class="code">{{ lesson.id }}</span>
-            <s v-if="lesson.state === 'left-out'" class="nm">{{ lesson.title }}</s>
-            <span v-else class="nm">{{ lesson.title }}</span>
-            <span class="d" :class="{ moved: lesson.moved }">{{
-              lesson.date ? weekdayNumber(lesson.date) : lesson.state.replace("-", " ")
-            }}</span>
-          </button>
-          <OutlineWork
-            v-for="i in lesson.items"
-            :key="i.id"
-            :item="i"
-            :picked="picked.has('item:' + i.id)"
-            @click="pick($event, 'item:' + i.id, i.date)"
-            @dblclick="emit('edit', 'item:' + i.id)"
+      <template v-for="row in part.rows" :key="row.key">
+        <!-- eslint-disable-next-line vuejs-accessibility/click-events-have-key-events, vuejs-accessibility/interactive-supports-focus -->
+        <div
+          class="r"
+          role="treeitem"
+          :class="[
+            row.what === 'unit' ? 'u' : row.what === 'lesson' ? 'l' : 'i',
+            ...(row.what === 'item' ? [] : row.look),
+            { sel: picked.has(row.key), un: part.heading !== '', many: picked.size > 1 },
+          ]"
+          :data-row="row.key"
+          :data-drag="row.locked ? undefined : row.key"
+          :tabindex="current?.key === row.key ? 0 : -1"
+          :aria-level="row.depth + 1"
+          :aria-selected="picked.has(row.key)"
+          :aria-expanded="row.opens ? row.open : undefined"
+          :title="row.code && row.what === 'lesson' ? `${row.code} ${row.title}` : row.title"
+          :style="row.depth > 1 && row.what === 'item' ? { paddingLeft: 8 + row.depth * 16 + 'px' } : undefined"
+          @click="press($event, row)"
+          @dblclick="emit('edit', row.key)"
+          @focus="hand.at.value = row.key"
+        >
+          <template v-if="row.what === 'unit'">
+            <span class="tri" aria-hidden="true">{{ row.open ? "▾" : "▸" }}</span><span class="thread"></span>
+          </template>
+          <template v-else-if="row.what === 'lesson' && !part.heading">
+            <span class="k" :class="{ taught: row.state === 'taught', none: !row.date }"></span>
+            <span class="vh">{{ row.state }}</span>
+          </template>
+          <span v-else-if="row.what === 'item'" class="tk" aria-hidden="true">{{
+            picked.has(row.key) ? "☑" : "☐"
+          }}</span>
+          <span v-if="row.code" class="code">{{ row.code }}</span>
+          <s v-if="row.state === 'left-out'" class="nm">{{ row.title }}</s>
+          <span v-else class="nm">{{ row.title }}</span>
+          <span v-if="dateOf(row)" class="d" :class="{ moved: row.moved }">{{ dateOf(row) }}</span>
+        </div>
+        <div v-if="line?.after === row.key" class="new" role="none">
+          <input
+            ref="typed"
+            class="field"
+            :value="line.text"
+            :aria-label="`New line: ${lineFor}`"
+            :aria-invalid="wrong"
+            aria-describedby="new-said"
+            autocomplete="off"
+            @input="write"
+            @keydown="typing"
           />
-        </template>
-        <OutlineWork
-          v-for="i in unit.items"
-          :key="i.id"
-          :item="i"
-          :picked="picked.has('item:' + i.id)"
-          @click="pick($event, 'item:' + i.id, i.date)"
-          @dblclick="emit('edit', 'item:' + i.id)"
-        />
+          <span id="new-said" :class="wrong ? 'look' : 'soft'" role="status">{{
+            wrong ? said : `${lineFor}; Tab changes that, Enter takes it${said ? `. Added: ${said}` : ""}`
+          }}</span>
+        </div>
       </template>
     </template>
-    <button v-if="!filtering" type="button" class="r soft" @click="emit('edit', 'unit:')">+ Add a unit</button>
-    <p v-if="filtering && !units.length && !noDate.length" class="h soft">
-      Nothing fits. Change the words or the kind.
-    </p>
+    <div v-if="line?.after === ''" class="new" role="none">
+      <input
+        ref="typed"
+        class="field"
+        :value="line.text"
+        :aria-label="`New line: ${lineFor}`"
+        :aria-invalid="wrong"
+        autocomplete="off"
+        @input="write"
+        @keydown="typing"
+      />
+      <span :class="wrong ? 'look' : 'soft'" role="status">{{ wrong ? said : `${lineFor}; Enter takes it` }}</span>
+    </div>
+    <p v-if="filtering && !rows.length" class="h soft">Nothing fits. Change the words or the kind.</p>
+  </div>
+  <div v-if="!filtering" class="adding">
+    <button type="button" class="do" @click="hand.begin(current)">+ a line <kbd>N</kbd></button>
+    <button type="button" class="do" @click="hand.begin(undefined)">+ a unit</button>
+    <button type="button" class="do" @click="emit('read')">paste or read a file</button>
   </div>
 </template>

@@ -18,6 +18,8 @@ const props = defineProps<{
   picked: ReadonlySet<string>;
   /** Where something is carried, and what dropping it there means. */
   target: { date: string; says: string } | null;
+  /** Something is being carried: days say how full they are. */
+  carrying: boolean;
   /** Close-set: one line a day and one week open. */
   close: boolean;
   openWeek: number;
@@ -107,6 +109,7 @@ defineExpose({ focusDay });
       :over="within(week, target?.date)"
       :says="within(week, target?.date) && target ? target.says : ''"
       :run="run"
+      :carrying="carrying"
       :picked="picked"
       :limit="wall.section.weekLimit"
       :close="close"

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
+import type { Change } from "../api/client";
 import ChangeLine from "../change/ChangeLine.vue";
 import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
-import { count } from "../ui/say";
+import { count, hours } from "../ui/say";
 import { useFocusBack } from "../ui/useFocusBack";
 import DayOffDialog from "./DayOffDialog.vue";
 import DaySlip from "./DaySlip.vue";
@@ -17,7 +18,9 @@ import PhoneWeeks from "./PhoneWeeks.vue";
 import ShiftDialog from "./ShiftDialog.vue";
 import WallGrid from "./WallGrid.vue";
 import WallLegend from "./WallLegend.vue";
-import { dropChange, saysDrop } from "./drop";
+import ReadOutline from "./ReadOutline.vue";
+import { dropChange, fullness, saysDrop } from "./drop";
+import { putOn } from "./outline";
 import { useDrag } from "./useDrag";
 import { useHands } from "./useHands";
 import { WALL, useWall } from "./useWall";
@@ -33,13 +36,14 @@ const opened = ref("");
 const focus = ref("");
 const run = shallowRef<[string, string] | null>(null);
 const picked = shallowRef<ReadonlySet<string>>(new Set());
-const dialog = ref<"" | "off" | "shift" | "move" | "keys">("");
+const dialog = ref<"" | "off" | "shift" | "move" | "keys" | "read">("");
 const editing = ref("");
 const wide = ref(false);
 const keptWeek = ref(0);
 const narrow = ref(window.innerWidth < 800);
 const grid = ref<InstanceType<typeof WallGrid>>();
 const outline = ref<InstanceType<typeof OutlinePane>>();
+const slip = ref<InstanceType<typeof DaySlip>>();
 
 const close = computed(() => !wide.value && (shown.value?.weeks.length ?? 0) > 20);
 const weekOf = (date: string) => shown.value?.weeks.find((w) => w.days.some((d) => d.date === date))?.number ?? 1;
@@ -49,8 +53,15 @@ const key = computed(() => (wall.value ? `${wall.value.section.course}/${wall.va
 
 const drag = useDrag(
   () => picked.value,
-  (keys, date, pin) => {
-    if (wall.value && !proposal.value) void state.propose(dropChange(wall.value, keys, date, pin));
+  (keys, date, held) => {
+    const several = keys.length > 1;
+    const how = { fix: held.alt || (held.shift && !several), spacing: held.shift && several };
+    if (wall.value && !proposal.value) void state.propose(dropChange(wall.value, keys, date, how));
+  },
+  (keys, row) => {
+    const target = outline.value?.row(row);
+    const change = target && wall.value ? putOn(keys, target, wall.value.section.course) : null;
+    if (change && !proposal.value) void state.propose(change as Change);
   },
 );
 const hands = useHands({
@@ -66,13 +77,17 @@ const hands = useHands({
   openWeek,
   focusDay: (date) => grid.value?.focusDay(date),
   find: () => outline.value?.find(),
+  add: () => void nextTick(() => slip.value?.add()),
 });
 const target = computed(() => {
   const carrying = drag.carried.value?.keys ?? hands.carrying.value;
   const date = drag.carried.value ? drag.over.value : hands.carrying.value ? focus.value : "";
   const day = shown.value?.weeks.flatMap((w) => w.days).find((d) => d.date === date);
-  return carrying && day ? { date, says: saysDrop(carrying, day, false) } : null;
+  return carrying && day && shown.value
+    ? { date, says: saysDrop(carrying, day, false), day, full: fullness(carrying, day, shown.value) }
+    : null;
 });
+const carrying = computed(() => drag.carried.value !== null || hands.carrying.value !== null);
 
 async function load(section: string) {
   const at = section.lastIndexOf("/");
@@ -98,6 +113,7 @@ function goTo(thing: string) {
         : d.items.some((i) => i.id === id && i.which.startsWith("main")),
     );
   pick(thing, day?.date, false);
+  outline.value?.show(thing);
   if (day) void nextTick(() => grid.value?.focusDay(day.date));
 }
 function choose(event: Event) {
@@ -161,6 +177,27 @@ useFocusBack(
   () => dialog.value !== "" || editing.value !== "" || proposal.value !== null,
   () => grid.value?.focusDay(focus.value),
 );
+/** Takes over what the outline has chosen; with a day, opens it. */
+function pickMany(keys: ReadonlySet<string>, date?: string) {
+  picked.value = keys;
+  const only = keys.size === 1 ? [...keys][0]! : "";
+  if (!date || only.startsWith("unit:")) return;
+  focus.value = date;
+  opened.value = date;
+}
+/** Goes to the day before or after the opened one. */
+function step(by: 1 | -1) {
+  const days = shown.value?.weeks.flatMap((w) => w.days).filter((d) => d.inTerm) ?? [];
+  const to = days[days.findIndex((d) => d.date === opened.value) + by];
+  if (!to) return;
+  opened.value = to.date;
+  focus.value = to.date;
+}
+function goDay(date: string) {
+  opened.value = date;
+  focus.value = date;
+  grid.value?.focusDay(date);
+}
 async function closeSlip() {
   opened.value = "";
   await nextTick();
@@ -205,9 +242,17 @@ function edited() {
     />
     <template v-else>
       <aside class="outline" aria-label="Outline">
-        <OutlinePane ref="outline" :wall="shown" :picked="picked" @pick="pick" @edit="editing = $event" />
+        <OutlinePane
+          ref="outline"
+          :wall="shown"
+          :picked="picked"
+          @pick="pickMany"
+          @edit="editing = $event"
+          @read="dialog = 'read'"
+        />
         <DaySlip
           v-if="openedDay"
+          ref="slip"
           :key="openedDay.date"
           :wall="shown"
           :day="openedDay"
@@ -218,6 +263,7 @@ function edited() {
           @shift="dialog = 'shift'"
           @move="dialog = 'move'"
           @close="closeSlip"
+          @step="step"
         />
       </aside>
       <WallGrid
@@ -228,6 +274,7 @@ function edited() {
         :run="run"
         :picked="picked"
         :target="target"
+        :carrying="carrying"
         :close="close"
         :open-week="openWeek"
         @week="(n) => (keptWeek = keptWeek === n ? 0 : n)"
@@ -250,6 +297,7 @@ function edited() {
     <template #first>
       <div class="notice" role="status">
         Carrying {{ count(hands.carrying.value?.length ?? 0, "thing") }}. Arrows carry, <kbd>Enter</kbd> puts it down,
+        <template v-if="(hands.carrying.value?.length ?? 0) > 1"><kbd>Shift Enter</kbd> keeps the spacing, </template>
         <kbd>P</kbd> fixes it there, <kbd>Esc</kbd> lets go.
       </div>
     </template>
@@ -260,7 +308,11 @@ function edited() {
     class="carried"
     :style="{ left: drag.carried.value.x + 12 + 'px', top: drag.carried.value.y + 10 + 'px' }"
   >
-    {{ drag.carried.value.label }}<span v-if="target"> → {{ target.says }}</span>
+    <b>{{ drag.carried.value.label }}</b><span v-if="target"> → {{ target.says }}</span>
+    <div v-if="target && target.full.due !== target.day.load.due">
+      <s v-if="target.day.load.due">{{ target.day.load.due }} due, {{ hours(target.day.load.minutes) }}</s>
+      {{ target.full.due }} due, {{ hours(target.full.minutes) }}
+    </div>
   </div>
   <template v-if="shown">
     <DayOffDialog
@@ -283,7 +335,9 @@ function edited() {
       :keys="moving"
       :day="opened || focus"
       @update:visible="dialog = ''"
+      @go="goDay"
     />
+    <ReadOutline v-if="dialog === 'read'" :course="shown.section.course" @done="dialog = ''" />
     <EditDialog v-if="editing" :thing="editing" :wall="shown" @done="edited" />
   </template>
   <KeysDialog :visible="dialog === 'keys'" @update:visible="dialog = ''" />

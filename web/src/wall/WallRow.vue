@@ -25,6 +25,7 @@ const props = defineProps<{
   says: string;
   /** First and last day of a chosen run. */
   run: [string, string] | null;
+  carrying: boolean;
   picked: ReadonlySet<string>;
   /** Minutes of work a week. */
   limit: number;
@@ -77,6 +78,7 @@ const past = computed(() => props.week.days.every((d) => d.past));
         :opened="cell.day.date === opened"
         :chosen="run !== null && cell.day.date >= run[0] && cell.day.date <= run[1]"
         :picked="picked"
+        :carrying="carrying"
         :target="over === cell.day.date ? says : ''"
         :tabbable="cell.day.date === focus"
       />

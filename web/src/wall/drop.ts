@@ -1,30 +1,61 @@
 import type { Change, Day, WallView } from "../api/client";
 import { clock } from "../ui/say";
+import { itemsOf } from "./outline";
+
+/** What a hand asks for when it drops: to fix the date, or to keep the spacing between several things. */
+export interface Drop {
+  fix?: boolean;
+  spacing?: boolean;
+}
 
 function split(keys: readonly string[]) {
   const of = (kind: string) => keys.filter((k) => k.startsWith(kind + ":")).map((k) => k.slice(kind.length + 1));
-  return { lessons: of("lesson"), items: of("item") };
+  return { units: of("unit"), lessons: of("lesson"), items: of("item") };
 }
 
 /** What dropping the things on the day means, in a few words. */
-export function saysDrop(keys: readonly string[], day: Day, pin: boolean): string {
-  const { lessons, items } = split(keys);
+export function saysDrop(keys: readonly string[], day: Day, fix: boolean): string {
+  const { units, lessons, items } = split(keys);
   const first = day.lessons[0];
-  if (lessons.length && pin) return "fix on this day";
+  if (units.length) return first ? `the unit in order, here (${first.id} gives way)` : "the unit, from here";
+  if (lessons.length && fix) return "fix on this day";
   if (lessons.length)
     return first && !lessons.includes(first.id) ? `in order, here (${first.id} gives way)` : "in order, here";
   if (!items.length) return "";
   const at = day.sessions[0];
-  return first && at ? `moves with ${first.id}, due ${clock(at.start)}` : "on this date, fixed";
+  return first && at && !fix ? `moves with ${first.id}, due ${clock(at.start)}` : "on this date, fixed";
+}
+
+/** How full the day is, and would be with the things on it. */
+export function fullness(keys: readonly string[], day: Day, wall: WallView) {
+  const ids = new Set(split(keys).items);
+  const here = new Set(day.items.filter((i) => i.which.startsWith("main")).map((i) => i.id));
+  const coming = itemsOf(wall).filter((i) => ids.has(i.id) && !here.has(i.id));
+  const minutes = coming.reduce((sum, i) => sum + (i.minutes ?? 0), day.load.minutes);
+  return { due: day.load.due + coming.length, minutes };
 }
 
 /** The change that dropping the things on the day asks for. */
-export function dropChange(wall: WallView, keys: readonly string[], date: string, pin: boolean): Change {
-  const { lessons, items } = split(keys);
+export function dropChange(wall: WallView, keys: readonly string[], date: string, how: Drop): Change {
+  const { units, lessons, items } = split(keys);
   const { course, section } = wall.section;
+  if (units.length && !lessons.length && !items.length) {
+    const changes = units.map((unit) => ({ kind: "date-unit", course, section, unit, to: date }));
+    return changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };
+  }
   const only = lessons[0];
-  if (pin && lessons.length === 1 && !items.length && only) {
+  if (how.fix && lessons.length === 1 && !items.length && only) {
     return { kind: "pin", course, section, lesson: only, date };
   }
-  return { kind: "move", course, section, lessons, items, to: date, place: "last", keepSpacing: items.length > 1 };
+  return {
+    kind: "move",
+    course,
+    section,
+    lessons,
+    items,
+    to: date,
+    place: "last",
+    ...(how.fix ? { fixed: true } : {}),
+    keepSpacing: how.spacing === true && items.length > 1,
+  };
 }

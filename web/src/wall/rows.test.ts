@@ -13,6 +13,7 @@ function day(date: string, more: Partial<Day> = {}): Day {
     sessions: [],
     lessons: [],
     items: [],
+    load: { due: 0, minutes: 0, tests: 0, over: 0 },
     gone: [],
     ...more,
   };

@@ -12,6 +12,7 @@ export function day(date: string, more: Partial<Day> = {}): Day {
     sessions: [],
     lessons: [],
     items: [],
+    load: { due: 0, minutes: 0, tests: 0, over: 0 },
     gone: [],
     ...more,
   };

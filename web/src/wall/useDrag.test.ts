@@ -47,7 +47,7 @@ describe("carrying with a pointer", () => {
     expect(drag.carried.value?.label).toBe("Set 1");
     expect(drag.over.value).toBe("2026-10-12");
     pointer("pointerup", 20, { shiftKey: true });
-    expect(drop).toHaveBeenCalledWith(["item:a"], "2026-10-12", true);
+    expect(drop).toHaveBeenCalledWith(["item:a"], "2026-10-12", { shift: true, alt: false });
     expect(drag.carried.value).toBeNull();
   });
 

@@ -8,6 +8,12 @@ export interface Carried {
   y: number;
 }
 
+/** Keys held while something is dropped. */
+export interface Held {
+  shift: boolean;
+  alt: boolean;
+}
+
 /** How far a pointer moves before a press becomes a drag, in pixels. */
 const FAR = 5;
 /** How long a finger rests before it picks up, in milliseconds. */
@@ -20,11 +26,17 @@ const EDGE = 36;
  * A thing that can be carried has `data-drag`, a day `data-date`.
  *
  * @param picked what is carried when one of several chosen things is taken up
- * @param drop called with the keys, the day and whether Shift was held (which pins)
+ * @param drop called with the keys, the day and the keys held: Shift keeps the spacing, Alt fixes the date
+ * @param put called with the keys and the line of the outline (`data-row`) on which they were put
  */
-export function useDrag(picked: () => ReadonlySet<string>, drop: (keys: string[], date: string, pin: boolean) => void) {
+export function useDrag(
+  picked: () => ReadonlySet<string>,
+  drop: (keys: string[], date: string, held: Held) => void,
+  put?: (keys: string[], row: string) => void,
+) {
   const carried = shallowRef<Carried | null>(null);
   const over = ref("");
+  const overRow = ref("");
   let start: { x: number; y: number; key: string; label: string; id: number; timer: number } | null = null;
 
   function take(x: number, y: number) {
@@ -67,12 +79,13 @@ export function useDrag(picked: () => ReadonlySet<string>, drop: (keys: string[]
     event.preventDefault();
     const under = document.elementFromPoint(event.clientX, event.clientY);
     over.value = under?.closest<HTMLElement>("[data-date]")?.dataset.date ?? "";
+    overRow.value = over.value ? "" : (under?.closest<HTMLElement>("[data-row]")?.dataset.row ?? "");
     if (carried.value) carried.value = { ...carried.value, x: event.clientX, y: event.clientY };
     scrollNear(under, event.clientY);
   }
 
   function scrollNear(under: Element | null, y: number) {
-    const scroller = under?.closest<HTMLElement>(".wall, .weeks");
+    const scroller = under?.closest<HTMLElement>(".wall, .weeks, .ol");
     if (!scroller) return;
     const box = scroller.getBoundingClientRect();
     if (y > box.bottom - EDGE) scroller.scrollBy(0, 12);
@@ -83,11 +96,13 @@ export function useDrag(picked: () => ReadonlySet<string>, drop: (keys: string[]
     if (!start || event.pointerId !== start.id) return;
     const held = carried.value;
     const date = over.value;
+    const row = overRow.value;
     end();
     if (held) {
       window.addEventListener("click", swallow, { capture: true, once: true });
       window.setTimeout(() => window.removeEventListener("click", swallow, { capture: true }), 0);
-      if (date) drop(held.keys, date, event.shiftKey);
+      if (date) drop(held.keys, date, { shift: event.shiftKey, alt: event.altKey });
+      else if (row) put?.(held.keys, row);
     }
   }
 
@@ -101,6 +116,7 @@ export function useDrag(picked: () => ReadonlySet<string>, drop: (keys: string[]
     start = null;
     carried.value = null;
     over.value = "";
+    overRow.value = "";
     document.body.style.touchAction = "";
   }
 
@@ -133,5 +149,5 @@ export function useDrag(picked: () => ReadonlySet<string>, drop: (keys: string[]
     document.removeEventListener("keydown", key, true);
   });
 
-  return { carried, over };
+  return { carried, over, overRow };
 }

@@ -29,13 +29,14 @@ function setUp() {
     opened: ref(""),
     run: shallowRef<[string, string] | null>(null),
     picked: shallowRef<ReadonlySet<string>>(new Set()),
-    dialog: ref<"" | "off" | "shift" | "move" | "keys">(""),
+    dialog: ref<"" | "off" | "shift" | "move" | "keys" | "read">(""),
     editing: ref(""),
     wide: ref(false),
     keptWeek: ref(0),
     openWeek: computed(() => 1),
     focusDay: vi.fn(),
     find: vi.fn(),
+    add: vi.fn(),
   };
   let hands!: ReturnType<typeof useHands>;
   const wrapper = mount(

@@ -1,5 +1,5 @@
 import { type Ref, type ShallowRef, onBeforeUnmount, onMounted, shallowRef } from "vue";
-import { dropChange } from "./drop";
+import { type Drop, dropChange } from "./drop";
 import type { WallState } from "./useWall";
 import { walk } from "../ui/walk";
 
@@ -10,13 +10,15 @@ export interface HandsContext {
   opened: Ref<string>;
   run: ShallowRef<[string, string] | null>;
   picked: ShallowRef<ReadonlySet<string>>;
-  dialog: Ref<"" | "off" | "shift" | "move" | "keys">;
+  dialog: Ref<"" | "off" | "shift" | "move" | "keys" | "read">;
   editing: Ref<string>;
   wide: Ref<boolean>;
   keptWeek: Ref<number>;
   openWeek: Readonly<Ref<number>>;
   focusDay(date: string): void;
   find(): void;
+  /** Puts the keyboard into the opened day's field for something new. */
+  add(): void;
 }
 
 /** The wall by keyboard: walking, opening, choosing, carrying, and a key for each common change. */
@@ -38,7 +40,9 @@ export function useHands(context: HandsContext) {
   }
 
   function things(): string[] {
-    return [...picked.value].filter((k) => !k.startsWith("unit:"));
+    const units = [...picked.value].filter((k) => k.startsWith("unit:"));
+    const others = [...picked.value].filter((k) => !k.startsWith("unit:"));
+    return others.length ? others : units;
   }
 
   function dayOf(date: string) {
@@ -77,10 +81,10 @@ export function useHands(context: HandsContext) {
     });
   }
 
-  function drop(pin: boolean) {
+  function drop(how: Drop) {
     const keys = carrying.value;
     carrying.value = null;
-    if (keys && state.wall.value) void state.propose(dropChange(state.wall.value, keys, focus.value, pin));
+    if (keys && state.wall.value) void state.propose(dropChange(state.wall.value, keys, focus.value, how));
   }
 
   /** Keys that hold only while the wall has the focus. */
@@ -100,8 +104,8 @@ export function useHands(context: HandsContext) {
       return;
     }
     if (carrying.value) {
-      if (event.key === "Enter") drop(false);
-      else if (event.key.toLowerCase() === "p") drop(true);
+      if (event.key === "Enter") drop({ spacing: event.shiftKey });
+      else if (event.key.toLowerCase() === "p") drop({ fix: true });
       else return;
       event.preventDefault();
       return;
@@ -121,6 +125,11 @@ export function useHands(context: HandsContext) {
         if (!locked && things().length) carrying.value = things();
       },
       e: () => (editing.value = [...picked.value][0] ?? ""),
+      n: () => {
+        if (locked) return;
+        opened.value = focus.value;
+        context.add();
+      },
       k: () => (context.keptWeek.value = context.keptWeek.value ? 0 : context.openWeek.value),
     };
     const action = act[event.key.length === 1 ? event.key.toLowerCase() : event.key];

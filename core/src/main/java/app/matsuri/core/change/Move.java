@@ -87,16 +87,7 @@ public record Move(
                 .toList());
         SectionSchedule rest =
                 Find.follows(before.withCourse(without), course, view.section().code());
-        String standing = null;
-        for (Placement placement : rest.placements()) {
-            boolean open = placement.slots().stream().anyMatch(s -> !s.taught());
-            boolean reaches = placement.placed()
-                    && !rest.sessions().get(placement.last()).date().isBefore(to);
-            if (!placement.leftOut() && (placement.noSession() && !placement.placed() || open && reaches)) {
-                standing = placement.lesson().id();
-                break;
-            }
-        }
+        String standing = standing(rest, to);
         Course ordered = Order.before(in, block, standing);
         for (Lesson lesson : block) {
             if (lesson.pin() != null) {
@@ -104,6 +95,19 @@ public record Move(
             }
         }
         return ordered;
+    }
+
+    /** The first lesson that is not over before the day, before which a lesson dropped there goes; null for the end. */
+    static String standing(SectionSchedule rest, LocalDate to) {
+        for (Placement placement : rest.placements()) {
+            boolean open = placement.slots().stream().anyMatch(s -> !s.taught());
+            boolean reaches = placement.placed()
+                    && !rest.sessions().get(placement.last()).date().isBefore(to);
+            if (!placement.leftOut() && (placement.noSession() && !placement.placed() || open && reaches)) {
+                return placement.lesson().id();
+            }
+        }
+        return null;
     }
 
     private Course moveItems(Course in, SectionSchedule view, List<String> notes) {

@@ -16,7 +16,11 @@ public final class Findings {
             new DatesOnDaysOff(),
             new DatesOutsideTerm(),
             new DueBeforeLesson(),
+            new DueOutsideClassTime(),
             new TestsAroundBreaks(),
+            new AcrossBreaks(),
+            new StepsLongerThanSession(),
+            new LinksNobodyOpens(),
             new WeeksOverLimit(),
             new MinutesMissing(),
             new SessionsWithoutPlan(),
@@ -29,6 +33,7 @@ public final class Findings {
         List<Finding> all = new ArrayList<>();
         schedule.sections().forEach(section -> CHECKS.forEach(check -> check.look(section, all::add)));
         Clashes.look(schedule, all::add);
+        TestsTogether.look(schedule, all::add);
         all.sort(Comparator.comparing(Finding::severity));
         return all;
     }

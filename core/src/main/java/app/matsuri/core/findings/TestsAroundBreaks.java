@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import org.threeten.extra.LocalDateRange;
 
-/** Tests in the first class after a break. */
+/** Tests in the first class after a break, or in the last before one. */
 final class TestsAroundBreaks implements Check {
 
     @Override
@@ -21,6 +21,19 @@ final class TestsAroundBreaks implements Check {
             }
             LocalDate day = dates.due().at().toLocalDate();
             for (LocalDateRange off : breaks) {
+                int before = in.sessions().lastBefore(off.getStart().atStartOfDay());
+                if (before >= 0
+                        && in.sessions().get(before).date().equals(day)
+                        && off.getEndInclusive().isBefore(in.calendar().term().last())) {
+                    found.accept(new Finding(
+                            "test-before-break",
+                            Severity.WARNING,
+                            Check.about(in, "item", dates.item().id()),
+                            "“" + dates.item().title() + "” is on " + Say.day(day)
+                                    + ", the last class before the break that begins on "
+                                    + Say.day(off.getStart()) + ".",
+                            null));
+                }
                 int next = in.sessions().firstAfter(off.getEndInclusive().atTime(23, 59));
                 if (next < in.sessions().size()
                         && in.sessions().get(next).date().equals(day)

@@ -83,6 +83,12 @@ public record SectionSchedule(
         return resolver.of(dates.unit(), dates.item(), own, trial).get(which);
     }
 
+    /** The dates that an item which is not in the plan, or stands there otherwise, would have here. */
+    public ItemDates would(Unit unit, Item item) {
+        Dates resolver = new Dates(course.code(), section.code(), calendar, sessions, placements);
+        return resolver.of(unit, item, section.adjustment(item.id()).orElse(null));
+    }
+
     /** "HYD 210/A", as scopes write it. */
     public String key() {
         return course.code() + "/" + section.code();

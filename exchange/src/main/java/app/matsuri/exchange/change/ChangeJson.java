@@ -3,13 +3,17 @@ package app.matsuri.exchange.change;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.ArrangeItems;
+import app.matsuri.core.change.ArrangeLessons;
+import app.matsuri.core.change.ArrangeUnit;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.ChangeSeries;
 import app.matsuri.core.change.ChangeSession;
+import app.matsuri.core.change.DateUnit;
 import app.matsuri.core.change.HoldEmpty;
 import app.matsuri.core.change.LeaveOut;
 import app.matsuri.core.change.MarkDays;
 import app.matsuri.core.change.Move;
+import app.matsuri.core.change.OrderDay;
 import app.matsuri.core.change.Pin;
 import app.matsuri.core.change.PutClosure;
 import app.matsuri.core.change.PutCourse;
@@ -112,6 +116,31 @@ public final class ChangeJson {
                     in.text("lesson", null),
                     in.text("within", null),
                     in.text("before", null));
+        });
+        KINDS.put("date-unit", in -> {
+            LocalDate to = day(in, "to");
+            return to == null
+                    ? null
+                    : new DateUnit(in.required("course"), in.text("section", null), in.required("unit"), to);
+        });
+        KINDS.put("arrange-lessons", in -> {
+            List<String> lessons = in.texts("lessons", "a lesson's id", x -> x);
+            if (lessons.isEmpty()) {
+                in.faults().fatal(in.pointer(), "Say which lessons to put elsewhere: “lessons” is empty.");
+                return null;
+            }
+            return new ArrangeLessons(in.required("course"), lessons, in.required("unit"), in.text("before", null));
+        });
+        KINDS.put(
+                "arrange-unit",
+                in -> new ArrangeUnit(in.required("course"), in.required("unit"), in.text("before", null)));
+        KINDS.put("order-day", in -> {
+            List<String> items = in.texts("items", "an item's id", x -> x);
+            if (items.isEmpty()) {
+                in.faults().fatal(in.pointer(), "Say which items, in order: “items” is empty.");
+                return null;
+            }
+            return new OrderDay(in.required("course"), items);
         });
         KINDS.put("put-dates", RedateJson::putDates);
         KINDS.put("redate", RedateJson::redate);

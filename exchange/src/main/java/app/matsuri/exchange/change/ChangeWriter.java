@@ -2,13 +2,17 @@ package app.matsuri.exchange.change;
 
 import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.ArrangeItems;
+import app.matsuri.core.change.ArrangeLessons;
+import app.matsuri.core.change.ArrangeUnit;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.ChangeSeries;
 import app.matsuri.core.change.ChangeSession;
+import app.matsuri.core.change.DateUnit;
 import app.matsuri.core.change.HoldEmpty;
 import app.matsuri.core.change.LeaveOut;
 import app.matsuri.core.change.MarkDays;
 import app.matsuri.core.change.Move;
+import app.matsuri.core.change.OrderDay;
 import app.matsuri.core.change.Pin;
 import app.matsuri.core.change.PutClosure;
 import app.matsuri.core.change.PutCourse;
@@ -90,6 +94,25 @@ final class ChangeWriter {
             RedateJson.write(out, put);
         } else if (change instanceof Redate redate) {
             RedateJson.write(out, redate);
+        } else if (change instanceof DateUnit date) {
+            out.put("kind", "date-unit")
+                    .put("course", date.course())
+                    .some("section", date.section())
+                    .put("unit", date.unit())
+                    .put("to", date.to().toString());
+        } else if (change instanceof ArrangeLessons arrange) {
+            out.put("kind", "arrange-lessons")
+                    .put("course", arrange.course())
+                    .put("lessons", arrange.lessons())
+                    .put("unit", arrange.unit())
+                    .some("before", arrange.before());
+        } else if (change instanceof ArrangeUnit arrange) {
+            out.put("kind", "arrange-unit")
+                    .put("course", arrange.course())
+                    .put("unit", arrange.unit())
+                    .some("before", arrange.before());
+        } else if (change instanceof OrderDay order) {
+            out.put("kind", "order-day").put("course", order.course()).put("items", order.items());
         } else if (change instanceof ArrangeItems arrange) {
             out.put("kind", "arrange-items")
                     .put("course", arrange.course())

@@ -5,15 +5,10 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
-import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
-import org.apache.commons.compress.archivers.zip.ZipFile;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
@@ -27,8 +22,6 @@ public final class TableFile {
     public static final int MOST_ROWS = 20_000;
 
     private static final int MOST_CELLS = 200;
-    private static final long MOST_UNPACKED = 60_000_000;
-    private static final int MOST_PARTS = 500;
     private static final String SEPARATORS = ",;\t|";
 
     private TableFile() {}
@@ -96,7 +89,7 @@ public final class TableFile {
     }
 
     private static List<List<String>> workbook(Given file) {
-        check(file);
+        Unzipped.of(file, "workbook");
         List<List<String>> rows = new ArrayList<>();
         try (ReadableWorkbook book = new ReadableWorkbook(
                         new ByteArrayInputStream(file.content()), new ReadingOptions(true, false));
@@ -129,41 +122,5 @@ public final class TableFile {
         }
         String text = cell.getText() == null ? "" : cell.getText();
         return cell.getType() == CellType.NUMBER ? text.replaceFirst("\\.0$", "") : text;
-    }
-
-    /** Unpacks once, counting: a bomb or a document type never reaches a parser. */
-    private static void check(Given file) {
-        long unpacked = 0;
-        int parts = 0;
-        byte[] buffer = new byte[16_384];
-        try (ZipFile zip = ZipFile.builder().setByteArray(file.content()).get()) {
-            for (ZipArchiveEntry entry : Collections.list(zip.getEntries())) {
-                String part = entry.getName();
-                if (++parts > MOST_PARTS || part.contains("..") || part.startsWith("/")) {
-                    throw new Unreadable("“" + file.name() + "” is no workbook as spreadsheets write them.");
-                }
-                StringBuilder head = new StringBuilder();
-                InputStream content = zip.getInputStream(entry);
-                for (int n = content.read(buffer); n >= 0; n = content.read(buffer)) {
-                    unpacked += n;
-                    if (unpacked > MOST_UNPACKED) {
-                        throw new Unreadable("“" + file.name()
-                                + "” unpacks to more than 60 MB. Save only the sheet that is needed.");
-                    }
-                    if (head.length() < 4_096) {
-                        head.append(new String(buffer, 0, Math.min(n, 4_096), StandardCharsets.ISO_8859_1));
-                    }
-                }
-                if (head.indexOf("<!DOCTYPE") >= 0 || head.indexOf("<!ENTITY") >= 0) {
-                    throw new Unreadable("“" + file.name()
-                            + "” carries a document type, which no spreadsheet needs. It was not read.");
-                }
-            }
-        } catch (IOException e) {
-            throw new Unreadable("“" + file.name() + "” is damaged. Save it again as .xlsx or .csv.", e);
-        }
-        if (parts == 0) {
-            throw new Unreadable("“" + file.name() + "” is damaged. Save it again as .xlsx or .csv.");
-        }
     }
 }

@@ -1,6 +1,7 @@
 package app.matsuri.exchange.outline;
 
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.ItemDetails;
@@ -36,14 +37,25 @@ public final class OutlineReader {
     private static final Pattern POINTS =
             Pattern.compile("\\b(\\d{1,4})\\s*(?:points?|pts?)\\b", Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern WORK_DUE = Pattern.compile("(?i)^(.*?)[,:;]?\\s*\\b(due\\b.*)$");
+
     private final DueWords due;
     private final List<Line> lines = new ArrayList<>();
     private final List<Draft> units = new ArrayList<>();
     private final Set<String> codes = new HashSet<>();
+    private final Set<String> taken = new HashSet<>();
     private int items;
 
-    private OutlineReader(DueWords due) {
+    private OutlineReader(DueWords due, Course into) {
         this.due = due;
+        if (into != null) {
+            into.units().forEach(u -> {
+                codes.add(u.code());
+                codes.add(u.id());
+            });
+            into.lessons().forEach(l -> taken.add(l.id()));
+            into.items().forEach(i -> taken.add(i.id()));
+        }
     }
 
     /**
@@ -70,7 +82,12 @@ public final class OutlineReader {
 
     /** Reads the text. */
     public static Reading read(String text, DayWords days) {
-        OutlineReader reader = new OutlineReader(new DueWords(days));
+        return read(text, days, null);
+    }
+
+    /** Reads the text as units to be added to a course: with codes and ids that it has not used. */
+    public static Reading read(String text, DayWords days, Course into) {
+        OutlineReader reader = new OutlineReader(new DueWords(days), into);
         String[] all = text.split("\\R", -1);
         boolean table = List.of(all).stream().anyMatch(l -> l.strip().contains("\t"));
         for (int i = 0; i < all.length; i++) {
@@ -97,6 +114,58 @@ public final class OutlineReader {
                         .map(d -> new Unit(
                                 d.code, d.code, d.title, false, null, "", Map.of(), d.lessons, d.items, Extra.NONE))
                         .toList());
+    }
+
+    // --- single lines
+
+    /** A new unit of the course as typed: its title. */
+    public static Unit unitLine(String text, DayWords days, Course into) {
+        OutlineReader reader = new OutlineReader(new DueWords(days), into);
+        reader.unit(text.strip());
+        Draft d = reader.last();
+        return new Unit(d.code, d.code, d.title, false, null, "", Map.of(), List.of(), List.of(), Extra.NONE);
+    }
+
+    /** A new lesson of a unit as typed: its title, and behind it how many sessions it takes. */
+    public static Lesson lessonLine(String text, DayWords days, Course into, Unit unit) {
+        OutlineReader reader = under(unit, days, into);
+        return reader.lessonOf(text.strip());
+    }
+
+    /**
+     * A new item of a unit as typed: its title, and behind "due" when it is due.
+     *
+     * @param lesson id of the lesson it belongs to; null for none
+     * @param said takes what was understood, or what was not
+     * @return null where it was not understood
+     */
+    public static Item workLine(String text, DayWords days, Course into, Unit unit, String lesson, List<String> said) {
+        OutlineReader reader = under(unit, days, into);
+        Draft draft = reader.last();
+        draft.lessons.removeIf(l -> !l.id().equals(lesson));
+        boolean ok = reader.workOf(text.strip(), said);
+        return ok ? draft.items.get(0) : null;
+    }
+
+    private static OutlineReader under(Unit unit, DayWords days, Course into) {
+        OutlineReader reader = new OutlineReader(new DueWords(days, PlanNames.of(into)), into);
+        Draft draft = new Draft(unit.code(), unit.title());
+        draft.lessons.addAll(unit.lessons());
+        reader.units.add(draft);
+        return reader;
+    }
+
+    private Lesson lessonOf(String text) {
+        Matcher m = LENGTH.matcher(text);
+        boolean sized = m.find() && m.start() > 0;
+        int length = sized ? DayWords.number(m.group(1) != null ? m.group(1) : m.group(2)) : 1;
+        return lesson(sized ? text.substring(0, m.start()) : text, Math.max(1, length));
+    }
+
+    private boolean workOf(String text, List<String> said) {
+        Matcher m = WORK_DUE.matcher(text);
+        boolean split = m.matches();
+        return work(split ? m.group(1) : text, split ? m.group(2) : "", said);
     }
 
     // --- tables
@@ -206,15 +275,10 @@ public final class OutlineReader {
         } else if (units.isEmpty()) {
             lines.add(new Line(number, line, "not-understood", "No unit stands above this line. Begin with one."));
         } else if (level == 1 && !looksDue) {
-            Matcher m = LENGTH.matcher(text);
-            boolean sized = m.find() && m.start() > 0;
-            int length = sized ? DayWords.number(m.group(1) != null ? m.group(1) : m.group(2)) : 1;
-            Lesson added = lesson(sized ? text.substring(0, m.start()) : text, Math.max(1, length));
+            Lesson added = lessonOf(text);
             lines.add(new Line(number, line, "lesson", added.id() + " " + sessions(added.length())));
         } else {
-            Matcher m = Pattern.compile("(?i)^(.*?)[,:;]?\\s*\\b(due\\b.*)$").matcher(text);
-            boolean split = m.matches();
-            boolean ok = work(split ? m.group(1) : text, split ? m.group(2) : "", said);
+            boolean ok = workOf(text, said);
             lines.add(new Line(number, line, ok ? "work" : "not-understood", String.join(", ", said)));
         }
     }
@@ -241,8 +305,12 @@ public final class OutlineReader {
     private Lesson lesson(String title, int length) {
         Draft unit = last();
         boolean spare = title.matches("(?i)(spare|catch[- ]?up|buffer|reserve).*");
+        int number = unit.lessons.size() + 1;
+        while (!taken.add(unit.code + number)) {
+            number++;
+        }
         Lesson lesson = new Lesson(
-                unit.code + (unit.lessons.size() + 1),
+                unit.code + number,
                 title.strip(),
                 length,
                 1,
@@ -283,8 +351,12 @@ public final class OutlineReader {
                 : unit.lessons.get(unit.lessons.size() - 1).id();
         String kind = kind(title);
         Optional<DateRule> rule = when.isEmpty() ? Optional.empty() : due.read(when, lesson);
+        String id;
+        do {
+            id = unit.code.toLowerCase(Locale.ROOT) + "-" + ++items;
+        } while (!taken.add(id));
         unit.items.add(new Item(
-                unit.code.toLowerCase(Locale.ROOT) + "-" + ++items,
+                id,
                 lesson,
                 kind,
                 title,
@@ -333,7 +405,7 @@ public final class OutlineReader {
         KINDS.put("set|homework|problems?|sheet|exercise|essay", "homework");
     }
 
-    private static String kind(String title) {
+    static String kind(String title) {
         for (Map.Entry<String, String> kind : KINDS.entrySet()) {
             if (title.matches("(?i).*\\b(" + kind.getKey() + ")\\b.*")) {
                 return kind.getValue();

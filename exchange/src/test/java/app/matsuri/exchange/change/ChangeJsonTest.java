@@ -64,6 +64,10 @@ class ChangeJsonTest {
                 "{'kind':'redate','course':'C','items':['I'],'dates':['due'],'toClass':'previous'}",
                 "{'kind':'redate','course':'C','items':['I'],'dates':['opens'],'fix':true}",
                 "{'kind':'redate','course':'C','items':['I'],'dates':['opens'],'follow':true}",
+                "{'kind':'date-unit','course':'C','section':'A','unit':'U','to':'2026-10-09'}",
+                "{'kind':'arrange-lessons','course':'C','lessons':['L1'],'unit':'U','before':'L2'}",
+                "{'kind':'arrange-unit','course':'C','unit':'U','before':'V'}",
+                "{'kind':'order-day','course':'C','items':['I','J']}",
                 "{'kind':'arrange-items','course':'C','items':['I'],'unit':'U','lesson':'L1','within':'F','before':'J'}",
                 "{'kind':'set-term','term':{'first':'2026-08-31','last':'2026-12-18','weekdays':['MO'],'weekStart':'SU','closures':[],'runsAs':{'2026-10-13':'MO'}}}");
     }

@@ -18,6 +18,7 @@ import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.server.wall.WallView.Day;
+import app.matsuri.server.wall.WallView.DayLoad;
 import app.matsuri.server.wall.WallView.Gone;
 import app.matsuri.server.wall.WallView.ItemView;
 import app.matsuri.server.wall.WallView.LessonView;
@@ -237,7 +238,23 @@ final class DayBuilder {
                 lessons.getOrDefault(date, List.of()),
                 thread(date),
                 items.getOrDefault(date, List.of()),
+                load(items.getOrDefault(date, List.of())),
                 gone.getOrDefault(date, List.of()));
+    }
+
+    private DayLoad load(List<ItemView> items) {
+        List<ItemView> due = items.stream()
+                .filter(i -> i.which().startsWith("main-") || i.which().equals("due"))
+                .toList();
+        int minutes = due.stream()
+                .mapToInt(i -> i.minutes() == null ? 0 : i.minutes())
+                .sum();
+        int tests = (int) due.stream().filter(ItemView::test).count();
+        return new DayLoad(
+                due.size(),
+                minutes,
+                tests,
+                Math.max(0, minutes - follows.course().dayLimit()));
     }
 
     private Off off(Closure closure) {

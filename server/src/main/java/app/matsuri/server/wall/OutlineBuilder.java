@@ -101,6 +101,10 @@ final class OutlineBuilder {
                 item.marking(),
                 dates.main(),
                 dates.unit().id(),
+                item.lesson(),
+                item.details().within(),
+                item.minutes(),
+                item.locked(),
                 moved.contains("due " + item.id()));
     }
 }

@@ -95,7 +95,17 @@ public record WallView(
             List<LessonView> lessons,
             @Nullable Thread thread,
             List<ItemView> items,
+            DayLoad load,
             List<Gone> gone) {}
+
+    /**
+     * How full a day is.
+     *
+     * @param due how many things are due on it
+     * @param minutes of work due on it
+     * @param over minutes above the course's limit of a day; 0 for none
+     */
+    public record DayLoad(int due, int minutes, int tests, int over) {}
 
     /** A day off. */
     public record Off(
@@ -214,7 +224,12 @@ public record WallView(
             boolean moved,
             List<OutlineItem> items) {}
 
-    /** An item in the outline. */
+    /**
+     * An item in the outline.
+     *
+     * @param within id of the item that it lies in; null for none
+     * @param minutes expected; null where unknown
+     */
     public record OutlineItem(
             String id,
             String title,
@@ -222,6 +237,10 @@ public record WallView(
             String marking,
             @Nullable LocalDateTime date,
             String unit,
+            @Nullable String lesson,
+            @Nullable String within,
+            @Nullable Integer minutes,
+            boolean locked,
             boolean moved) {}
 
     /** A finding, and whether something mends it. */

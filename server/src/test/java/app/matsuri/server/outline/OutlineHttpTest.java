@@ -1,0 +1,117 @@
+package app.matsuri.server.outline;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.matsuri.exchange.plan.Json;
+import app.matsuri.server.Browser;
+import app.matsuri.server.ServerTest;
+import app.matsuri.server.account.Accounts;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import tools.jackson.databind.JsonNode;
+
+/** Lines typed into the outline and into days, and whole outlines read. */
+@ServerTest
+class OutlineHttpTest {
+
+    @Autowired
+    MockMvc mvc;
+
+    @Autowired
+    Accounts accounts;
+
+    private Browser browser;
+    private long term;
+    private String at;
+
+    @BeforeEach
+    void openTheDemo() throws Exception {
+        browser = Browser.of(mvc, accounts);
+        term = browser.open(Browser.demo());
+        at = "/api/terms/" + term;
+    }
+
+    private static String json(Object value) {
+        return Json.MAPPER.writeValueAsString(value);
+    }
+
+    private Browser.Answer line(String level, String text, String... more) throws Exception {
+        Map<String, Object> typed = new LinkedHashMap<>(Map.of("course", "HYD 210", "level", level, "text", text));
+        for (int i = 0; i < more.length; i += 2) {
+            typed.put(more[i], more[i + 1]);
+        }
+        return browser.post(at + "/outline/line", json(typed));
+    }
+
+    @Test
+    void aLineBecomesAUnitALessonOrWork() throws Exception {
+        assertThat(line("unit", "Ice on rivers").body().path("key").stringValue())
+                .startsWith("unit:");
+        JsonNode lesson =
+                line("lesson", "Frazil (2)", "unit", "CH", "before", "CH3").body();
+        assertThat(lesson.path("change").path("lesson").path("length").intValue())
+                .isEqualTo(2);
+        assertThat(lesson.path("change").path("before").stringValue()).isEqualTo("CH3");
+        JsonNode work = line("work", "Quiz on ice, 20 min, due next class", "unit", "CH", "lesson", "CH2")
+                .body();
+        assertThat(work.path("change").path("item").path("kind").stringValue()).isEqualTo("quiz");
+        assertThat(work.path("change").path("item").path("due").path("lesson").stringValue())
+                .isEqualTo("CH2");
+        JsonNode made = browser.change(term, 1, work.path("change").toString()).body();
+        assertThat(made.path("sentence").stringValue()).contains("Quiz on ice");
+    }
+
+    @Test
+    void whatIsNotUnderstoodIsSaidAndNothingIsMade() throws Exception {
+        Browser.Answer answer = line("work", "Quiz, due whenever", "unit", "CH", "lesson", "CH2");
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.body().path("detail").stringValue()).contains("was not understood");
+        assertThat(line("lesson", "Alone").status()).isEqualTo(422);
+    }
+
+    @Test
+    void somethingTypedIntoADayIsDueWithItsClassOrOnItsDate() throws Exception {
+        JsonNode withClass = browser.post(
+                        at + "/outline/day",
+                        "{\"course\":\"HYD 210\",\"section\":\"A\",\"date\":\"2026-10-09\",\"text\":\"Bring waders\"}")
+                .body();
+        assertThat(withClass
+                        .path("change")
+                        .path("item")
+                        .path("due")
+                        .path("lesson")
+                        .stringValue())
+                .isEqualTo("CH2");
+        JsonNode onDate = browser.post(
+                        at + "/outline/day",
+                        "{\"course\":\"HYD 210\",\"section\":\"A\",\"date\":\"2026-10-15\",\"text\":\"Quiz 3, 5pm\"}")
+                .body();
+        assertThat(onDate.path("change").path("item").path("due").path("at").stringValue())
+                .isEqualTo("2026-10-15T17:00");
+        assertThat(onDate.path("change").path("item").path("title").stringValue())
+                .isEqualTo("Quiz 3");
+    }
+
+    @Test
+    void aPastedOutlineIsAddedAsOneStep() throws Exception {
+        JsonNode read = browser.post(
+                        at + "/outline/reading",
+                        json(Map.of(
+                                "course",
+                                "HYD 210",
+                                "text",
+                                "Ice on rivers\\n  Frazil\\n    Read 30, due same day\\n  Break-up (2)"
+                                        .replace("\\n", "\n"))))
+                .body();
+        assertThat(read.path("units").intValue()).isEqualTo(1);
+        assertThat(read.path("lessons").intValue()).isEqualTo(2);
+        assertThat(read.path("items").intValue()).isEqualTo(1);
+        assertThat(browser.change(term, 1, read.path("change").toString()).status())
+                .isEqualTo(200);
+        assertThat(browser.plan(term)).contains("Ice on rivers").contains("Break-up");
+    }
+}

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import { type Schemas, ProblemError } from "../api/client";
+import { cookie } from "../api/cookie";
+
+/** Links that are kept as links, and files that are stored with the data. */
+interface Link {
+  title?: string;
+  url: string;
+}
+interface FileUse {
+  file: string;
+  name: string;
+  publish?: boolean;
+  from?: string;
+}
+const props = defineProps<{ termId: number }>();
+const links = defineModel<Link[]>("links", { required: true });
+const files = defineModel<FileUse[]>("files", { required: true });
+const chooser = ref<HTMLInputElement>();
+const wrong = ref("");
+const busy = ref(false);
+
+const MOST = 8_000_000;
+async function choose(event: Event) {
+  const list = [...((event.target as HTMLInputElement).files ?? [])];
+  wrong.value = "";
+  busy.value = true;
+  try {
+    for (const file of list) {
+      if (file.size > MOST)
+        throw new ProblemError(
+          413,
+          "too-large",
+          `“${file.name}” has more than 8 MB. Put it where students can open it and keep the link.`,
+        );
+      const response = await fetch(`/api/terms/${props.termId}/files?name=${encodeURIComponent(file.name)}`, {
+        method: "POST",
+        headers: { "X-XSRF-TOKEN": cookie("XSRF-TOKEN"), "Content-Type": "application/octet-stream" },
+        body: file,
+      });
+      const body = (await response.json().catch(() => ({}))) as Schemas["FileKept"] & { detail?: string };
+      if (!response.ok) throw new ProblemError(response.status, "file-refused", body.detail ?? "The file was refused.");
+      files.value = [...files.value.filter((f) => f.file !== body.file), { file: body.file, name: body.name }];
+    }
+  } catch (e) {
+    wrong.value = e instanceof ProblemError ? e.message : "The server does not answer. The file was not stored.";
+  } finally {
+    busy.value = false;
+    if (chooser.value) chooser.value.value = "";
+  }
+}
+const setFile = (n: number, more: Partial<FileUse>) =>
+  (files.value = files.value.map((f, at) => (at === n ? { ...f, ...more } : f)));
+const setLink = (n: number, more: Partial<Link>) =>
+  (links.value = links.value.map((l, at) => (at === n ? { ...l, ...more } : l)));
+const value = (event: Event) => (event.target as HTMLInputElement).value;
+</script>
+
+<template>
+  <div class="fl">
+    <div v-for="(f, n) in files" :key="f.file" class="line">
+      <a :href="`/api/terms/${termId}/files/${f.file}`" download>{{ f.name }}</a>
+      <select
+        class="field"
+        :value="f.publish === false ? 'no' : 'yes'"
+        :aria-label="`${f.name}: for whom`"
+        @change="setFile(n, { publish: value($event) === 'yes' ? undefined : false })"
+      >
+        <option value="yes">for students</option>
+        <option value="no">not for publishing</option>
+      </select>
+      <label v-if="f.publish !== false" class="from"
+        >from
+        <input
+          class="field"
+          type="datetime-local"
+          :value="f.from ?? ''"
+          :aria-label="`${f.name}: from when; empty for when it opens`"
+          @change="setFile(n, { from: value($event) || undefined })"
+        />
+      </label>
+      <button
+        type="button"
+        class="do"
+        :aria-label="`Take away ${f.name}`"
+        @click="files = files.filter((_, at) => at !== n)"
+      >
+        take away
+      </button>
+    </div>
+    <div v-for="(l, n) in links" :key="n" class="line">
+      <input
+        class="field"
+        :value="l.title ?? ''"
+        placeholder="what it is called"
+        :aria-label="`Link ${n + 1}: name`"
+        @input="setLink(n, { title: value($event) || undefined })"
+      />
+      <input
+        class="field url"
+        type="url"
+        required
+        pattern="(https?|mailto):.+"
+        :value="l.url"
+        placeholder="https://"
+        :aria-label="`Link ${n + 1}: address`"
+        @input="setLink(n, { url: value($event) })"
+      />
+      <button
+        type="button"
+        class="do"
+        :aria-label="`Take away link ${n + 1}`"
+        @click="links = links.filter((_, at) => at !== n)"
+      >
+        take away
+      </button>
+    </div>
+    <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
+    <button type="button" class="do" :disabled="busy" @click="chooser?.click()">
+      {{ busy ? "storing…" : "add a file" }}
+    </button>
+    <button type="button" class="do" @click="links = [...links, { url: '' }]">add a link</button>
+    <input ref="chooser" type="file" multiple class="vh" tabindex="-1" aria-label="Files" @change="choose" />
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px 10px;
+  align-items: center;
+  padding: 2px 0;
+}
+.line a {
+  color: inherit;
+  flex: 1;
+  min-width: 140px;
+}
+.url {
+  flex: 1;
+  min-width: 160px;
+}
+.fl > .do {
+  margin-right: 14px;
+}
+</style>

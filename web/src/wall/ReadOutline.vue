@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import Dialog from "primevue/dialog";
+import { ref } from "vue";
+import { type Change, type Schemas, api, ask } from "../api/client";
+import TypedLines from "../start/TypedLines.vue";
+import { base64 } from "../ui/file";
+import { count } from "../ui/say";
+import { injectWall } from "./useWall";
+
+/** An outline that is pasted, or read from a table, a text or a Common Cartridge, and added to the course. */
+const props = defineProps<{ course: string }>();
+const emit = defineEmits<{ done: [] }>();
+const state = injectWall();
+const text = ref("");
+const read = ref<Schemas["OutlineRead"] | null>(null);
+const wrong = ref("");
+const name = ref("");
+const chooser = ref<HTMLInputElement>();
+let asked = 0;
+let timer = 0;
+
+async function look(body: { text?: string; name?: string; content?: string }) {
+  const turn = ++asked;
+  wrong.value = "";
+  try {
+    const found = await ask(
+      api.POST("/api/terms/{termId}/outline/reading", {
+        params: { path: { termId: state.termId } },
+        body: { course: props.course, ...body } as never,
+      }),
+    );
+    if (turn === asked) read.value = found;
+  } catch (e) {
+    if (turn === asked) wrong.value = (e as Error).message;
+  }
+}
+function typed(now: string) {
+  text.value = now;
+  name.value = "";
+  window.clearTimeout(timer);
+  timer = window.setTimeout(() => (now.trim() ? void look({ text: now }) : (read.value = null)), 250);
+}
+async function choose(event: Event) {
+  const file = (event.target as HTMLInputElement).files?.[0];
+  if (!file) return;
+  name.value = file.name;
+  read.value = null;
+  await look({ name: file.name, content: await base64(file) });
+  if (read.value) text.value = (read.value as Schemas["OutlineRead"]).lines.map((l) => l.text).join("\n");
+  if (chooser.value) chooser.value.value = "";
+}
+async function propose() {
+  if (read.value?.change && (await state.propose(read.value.change as unknown as Change))) emit("done");
+}
+</script>
+
+<template>
+  <Dialog
+    :visible="true"
+    modal
+    :header="`An outline for ${course}`"
+    :style="{ width: '940px' }"
+    @update:visible="emit('done')"
+  >
+    <p class="soft">
+      Paste rows from a spreadsheet (unit, lesson, sessions, work, when due) or type with indents; or read a file. What
+      is understood stands beside it.
+    </p>
+    <TypedLines
+      id="read-outline"
+      :model-value="text"
+      label="Outline"
+      indents
+      placeholder="Ice on rivers
+  Frazil and anchor ice (2)
+    Read 30, due same day"
+      :lines="read?.lines ?? []"
+      :rows="14"
+      @update:model-value="typed"
+    />
+    <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
+    <div class="wide actions">
+      <button type="button" class="btn" @click="chooser?.click()">Read a file</button>
+      <span class="soft">.csv, .xlsx, .txt, Common Cartridge (.imscc){{ name ? `; ${name}` : "" }}</span>
+      <input
+        ref="chooser"
+        type="file"
+        class="vh"
+        tabindex="-1"
+        accept=".csv,.tsv,.xlsx,.txt,.imscc,.zip"
+        aria-label="Outline as a file"
+        @change="choose"
+      />
+      <span style="flex: 1"></span>
+      <button type="button" class="btn quiet" @click="emit('done')">Close</button>
+      <button type="button" class="btn go" :disabled="!read?.change || state.busy.value" @click="propose">
+        {{
+          read?.change
+            ? `Add ${count(read.units, "unit")}, ${count(read.lessons, "lesson")}, ${count(read.items, "thing")}`
+            : "Add it"
+        }}
+      </button>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.actions {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+</style>
