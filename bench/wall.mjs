@@ -68,7 +68,7 @@ try {
       });
     }
     console.log(
-      `wall ${result.wall.toFixed(1)} ms (least ${result.least.toFixed(1)}; ${result.parts.map((p) => p.toFixed(1)).join(" + ")} to find, draw, lay out), plain deep-reactive list ${result.plain.toFixed(1)} ms, ratio ${result.ratio.toFixed(1)}`,
+      `wall ${result.wall.toFixed(1)} ms (least ${result.least.toFixed(1)}; ${result.parts.map((p) => p.toFixed(1)).join(" + ")} to find, draw, lay out), plain deep-reactive list ${result.plain.toFixed(1)} ms, ratio ${result.ratio.toFixed(1)}; table of dates, 600 rows: first draw ${result.table.toFixed(1)} ms, a letter typed ${result.typing.toFixed(1)} ms`,
     );
   }
   await wd("DELETE", at);

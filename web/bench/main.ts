@@ -1,5 +1,10 @@
-import { createApp, defineComponent, h, nextTick, reactive, ref, shallowRef } from "vue";
-import type { Day, ItemView, WallView } from "../src/api/client";
+import { computed, createApp, defineComponent, h, nextTick, reactive, ref, shallowRef } from "vue";
+import type { DatesRow, DatesView, Day, ItemView, WallView } from "../src/api/client";
+import DatesGrid from "../src/dates/DatesGrid.vue";
+import { columnsOf, lines, rowsOf, usualColumns } from "../src/dates/table";
+import type { DatesState } from "../src/dates/useDates";
+import { useSheet } from "../src/dates/useSheet";
+import "../src/design/dates.css";
 import "../src/design/base.css";
 import "../src/design/tokens.css";
 import "../src/design/wall.css";
@@ -139,6 +144,7 @@ async function ours(): Promise<Parts[]> {
         run: null,
         picked,
         target: null,
+        carrying: false,
         close: false,
         openWeek: 0,
       }),
@@ -193,8 +199,83 @@ async function plain(): Promise<Parts[]> {
   return times.slice(6);
 }
 
+/** The table of dates with 600 rows: its first draw, and a letter typed into a cell; style and layout included. */
+async function table(): Promise<{ first: number[]; typing: number[] }> {
+  const at = (n: number) => new Date(Date.UTC(2026, 8, 1 + (n % 90))).toISOString().slice(0, 16);
+  const cell = (n: number) => ({
+    rule: "L1 +2 teaching days",
+    typed: "L1 +2 teaching days",
+    at: [at(n), at(n + 1)],
+    state: ["ok", "ok"],
+  });
+  const rows: DatesRow[] = Array.from({ length: 600 }, (_, n) => ({
+    course: "C",
+    id: "i" + n,
+    title: "Work " + n,
+    kind: "homework",
+    unit: "U",
+    lesson: "L1",
+    marking: "",
+    locked: false,
+    opens: cell(n),
+    due: cell(n),
+    closes: cell(n),
+    wrong: [],
+  }));
+  const view: DatesView = {
+    termId: 1,
+    termName: "",
+    version: 1,
+    now: "2026-10-07T00:00:00",
+    weeks: [],
+    courses: [
+      {
+        code: "C",
+        title: "C",
+        sections: ["A", "B"],
+        units: [{ id: "U", code: "U", title: "U", number: 0 }],
+        lessons: [],
+      },
+    ],
+    rows,
+    findings: [],
+  };
+  const all = columnsOf(["A", "B"]);
+  const columns = computed(() => all.filter((c) => usualColumns(["A", "B"]).includes(c.key)));
+  const first: number[] = [];
+  const typing: number[] = [];
+  for (let n = 0; n < 12; n++) {
+    const from = performance.now();
+    const table = computed(() => lines(rowsOf(view, view), "", view));
+    const state = { termId: 1, proposal: ref(null), problem: ref("") } as unknown as DatesState;
+    const sheet = useSheet(state, table, columns, () => undefined);
+    const app = createApp({
+      render: () =>
+        h("div", { style: "height:700px;display:flex;flex-direction:column" }, [
+          h(DatesGrid, { view, lines: table.value, columns: columns.value, sheet, sort: "plan", proposed: false }),
+        ]),
+    });
+    app.mount(host);
+    await nextTick();
+    void document.body.offsetHeight;
+    first.push(performance.now() - from);
+    await new Promise((r) => setTimeout(r, 30));
+    sheet.go(3, 2);
+    sheet.typing.value = "3";
+    await nextTick();
+    const key = performance.now();
+    sheet.typing.value = "3 nov";
+    await nextTick();
+    void document.body.offsetHeight;
+    typing.push(performance.now() - key);
+    app.unmount();
+  }
+  return { first: first.slice(2), typing: typing.slice(2) };
+}
+
 const a = await ours();
 const b = await plain();
+const t = await table();
 const whole = median(a.map(sum));
 (window as unknown as { result: object }).result = {
   wall: whole,
@@ -202,4 +283,6 @@ const whole = median(a.map(sum));
   least: Math.min(...a.map(sum)),
   plain: median(b.map(sum)),
   ratio: median(b.map(sum)) / whole,
+  table: median(t.first),
+  typing: median(t.typing),
 };

@@ -7,6 +7,12 @@ export interface Done {
   undo: boolean;
 }
 
+/**
+ * When a change is shown before it is made: as usual; always; or, for what is typed line by line, only when other things
+ * move, so that a problem of the new thing itself is said and does not stop the hand.
+ */
+export type Gate = "usual" | "always" | "typed";
+
 /** What a view of a term shows, what is proposed on it, and the ways to change it. */
 export interface ChangeState<V> {
   termId: number;
@@ -26,10 +32,10 @@ export interface ChangeState<V> {
   /** Loads the view anew, with nothing proposed. */
   load(): Promise<void>;
   /**
-   * Shows what a change would do; makes it at once when nothing else moves, unless it is to be looked at in any case.
-   * True unless it was refused.
+   * Shows what a change would do; makes it at once when nothing else moves and no problem appears. True unless it was
+   * refused.
    */
-  propose(change: Change, look?: boolean): Promise<boolean>;
+  propose(change: Change, gate?: Gate): Promise<boolean>;
   apply(): Promise<void>;
   discard(): void;
   undo(): Promise<void>;
@@ -114,7 +120,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
     }
   }
 
-  async function make(change: Change, version: number) {
+  async function make(change: Change, version: number): Promise<string> {
     const made = await ask(
       api.POST("/api/terms/{termId}/changes", {
         params: { path: { termId } },
@@ -125,6 +131,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
     pending.value = null;
     await reload();
     done.value = { text: made.sentence, undo: true };
+    return made.sentence;
   }
 
   async function step(way: "undo" | "redo") {
@@ -156,12 +163,15 @@ export function useChanges<V extends { version: number }>(termId: number, source
       pending.value = null;
       await doing(reload);
     },
-    propose: (change, look = false) =>
+    propose: (change, gate = "usual") =>
       doing(async () => {
         done.value = null;
         const found = await fetchProposal(change);
-        if (found.quiet && !look) {
-          await make(change, found.version);
+        const typed = gate === "typed" && found.moves.every((m) => m.hand);
+        if (gate !== "always" && (found.quiet || typed)) {
+          const sentence = await make(change, found.version);
+          const problem = found.appear.find((f) => f.severity === "problem");
+          if (problem) done.value = { text: `${sentence}. ${problem.sentence.replace(/[.]$/, "")}`, undo: true };
         } else {
           pending.value = change;
           proposal.value = found;

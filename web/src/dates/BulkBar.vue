@@ -82,7 +82,7 @@ async function understand() {
 async function propose() {
   if (!ready.value || state.proposal.value) return;
   if (bulk.how !== "set") {
-    await state.propose(bulkChange(bulk, props.rows), true);
+    await state.propose(bulkChange(bulk, props.rows), "always");
     return;
   }
   const found = await readSet().catch((e: Error) => {
@@ -96,7 +96,7 @@ async function propose() {
     said.value = bad[0]?.said ?? "";
     return;
   }
-  await state.propose(found.change as Change, true);
+  await state.propose(found.change as Change, "always");
 }
 function section(event: Event) {
   const value = (event.target as HTMLSelectElement).value;

@@ -30,5 +30,6 @@ const ruled = computed(
     class="old"
     ><span class="vh">, was </span><s>{{ old }}</s></span
   ><span v-if="state === 'rolled'" class="r" title="moved off a day off">rolled</span
+  ><span v-if="!old && rule" class="vh">, </span
   ><span v-if="!old && rule" class="r" :class="{ new: ruled, pin: rule === 'fixed' }">{{ rule }}</span>
 </template>

@@ -35,7 +35,7 @@ async function choose(event: Event) {
   }
 }
 async function propose() {
-  if (read.value?.change && (await state.propose(read.value.change as Change, true))) emit("done");
+  if (read.value?.change && (await state.propose(read.value.change as Change, "always"))) emit("done");
 }
 const STATE: Record<string, string> = {
   changed: "",

@@ -50,7 +50,12 @@ const rows = computed(() => props.lines.filter(isRow));
 const all = computed(() => rows.value.length > 0 && rows.value.every((r) => chosen.value.has(r.key)));
 const some = computed(() => !all.value && rows.value.some((r) => chosen.value.has(r.key)));
 const look = (row: DatesRow) => units.value.get(`${row.course}/${row.unit}`) ?? [];
-const active = computed(() => `cell-${at.value.line}-${at.value.column}`);
+/** The active cell, while its row is drawn. */
+const active = computed(() =>
+  isRow(props.lines[at.value.line]) && virtual.value.getVirtualItems().some((v) => v.index === at.value.line)
+    ? `cell-${at.value.line}-${at.value.column}`
+    : undefined,
+);
 const within = (line: number, column: number) =>
   line >= range.value.first && line <= range.value.last && column >= range.value.left && column <= range.value.right;
 const wrongText = (row: DatesRow) => row.wrong.map((w) => w.sentence).join(" ");
@@ -192,7 +197,7 @@ function sortBy(name: string) {
     aria-multiselectable="true"
     :aria-rowcount="lines.length + 1"
     :aria-colcount="columns.length + 4"
-    :aria-activedescendant="rows.length ? active : undefined"
+    :aria-activedescendant="active"
     @keydown="key"
     @mousedown="press"
     @mousemove="drag"

@@ -65,6 +65,7 @@ watch(
     sheet.go(0, 1);
   },
 );
+watch([group, sort], () => sheet.go(0, sheet.at.value.column));
 useFocusBack(
   () => proposal.value !== null || pasted.value !== null || file.value,
   () => void grid.value?.focus(),
@@ -160,6 +161,23 @@ function column(key: string, on: boolean) {
         <option value="">any unit</option>
         <option v-for="u in course.units" :key="u.id" :value="u.id">{{ u.code }} {{ u.title }}</option>
       </select>
+      <label class="tickable"><input v-model="filter.wrong" type="checkbox" />only what is wrong</label>
+      <button type="button" class="btn" :aria-expanded="choosing" @click="choosing = !choosing">Order, columns</button>
+      <button type="button" class="btn" @click="file = true">File</button>
+      <span class="soft count" role="status">{{ rows.length }} of {{ total }} rows</span>
+    </form>
+    <fieldset v-if="choosing" class="choosing ticks">
+      <legend class="vh">Order and columns</legend>
+      <select v-model="sort" class="field" aria-label="Sorted by">
+        <option value="plan">in the plan’s order</option>
+        <option value="title">by name</option>
+        <option value="lesson">by lesson</option>
+        <template v-for="c in columns" :key="c.key">
+          <option :value="c.key">{{ c.name }}, earliest first</option>
+          <option :value="`-${c.key}`">{{ c.name }}, latest first</option>
+        </template>
+        <option value="wrong">what is wrong first</option>
+      </select>
       <select v-model="group" class="field" aria-label="Grouped by">
         <option value="">no groups</option>
         <option value="unit">by unit</option>
@@ -167,13 +185,6 @@ function column(key: string, on: boolean) {
         <option value="kind">by kind</option>
         <option v-if="!filter.course" value="course">by course</option>
       </select>
-      <label class="tickable"><input v-model="filter.wrong" type="checkbox" />only what is wrong</label>
-      <button type="button" class="btn" :aria-expanded="choosing" @click="choosing = !choosing">Columns</button>
-      <button type="button" class="btn" @click="file = true">File</button>
-      <span class="soft count" role="status">{{ rows.length }} of {{ total }} rows</span>
-    </form>
-    <fieldset v-if="choosing" class="choosing ticks">
-      <legend class="vh">Columns</legend>
       <label v-for="c in possible" :key="c.key"
         ><input
           type="checkbox"

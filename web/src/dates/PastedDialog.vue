@@ -12,7 +12,7 @@ const state = injectDates();
 const bad = computed(() => props.pasted.cells.filter((c) => !c.understood).length);
 
 async function propose() {
-  if (props.pasted.change && (await state.propose(props.pasted.change, true))) emit("done");
+  if (props.pasted.change && (await state.propose(props.pasted.change, "always"))) emit("done");
 }
 </script>
 

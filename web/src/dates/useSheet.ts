@@ -77,7 +77,9 @@ export function useSheet(
   function go(line: number, column: number, extend = false) {
     const by = line < at.value.line ? -1 : 1;
     let to = Math.max(0, Math.min(lines.value.length - 1, line));
+    const from = to;
     while (lines.value[to] && !isRow(lines.value[to])) to += by; // headings are passed over
+    if (!isRow(lines.value[to])) to = from + lines.value.slice(from).findIndex(isRow);
     if (!isRow(lines.value[to])) return;
     anchor.value = extend ? (anchor.value ?? at.value) : null;
     at.value = { line: to, column: Math.max(0, Math.min(columns.value.length, column)) };

@@ -50,10 +50,10 @@ export function useTerm(termId: number): TermState {
     ...state,
     shown,
     preview,
-    async propose(change, always) {
+    async propose(change, gate) {
       asked++;
       preview.value = null;
-      return state.propose(change, always);
+      return state.propose(change, gate);
     },
     async look(change) {
       const turn = ++asked;

@@ -122,7 +122,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         :id="`${which}-day`"
         :model-value="at.slice(0, 10)"
         :term-id="termId"
-        :aria-label="`${name}, day`"
+        :label="`${name}, day`"
         @update:model-value="(d: string) => d && set('at', `${d}T${at.slice(11, 16) || '23:59'}`)"
       />
       at
@@ -189,12 +189,14 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
     </div>
     <RuleInput
       v-else-if="way === 'more'"
+      class="how"
       :id="`edit-${which}`"
       v-model="rule"
       :term-id="termId"
       :course="course"
       :lesson="lesson"
       :which="which"
+      :label="`${name}, in words`"
     />
     <p class="gives" role="status">
       <span v-for="g in given" :key="g.section"
@@ -233,6 +235,12 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
   flex-wrap: wrap;
   gap: 5px 7px;
   align-items: center;
+}
+.how:is(span) {
+  display: block;
+}
+.choice :deep(span .wide-in) {
+  max-width: none;
 }
 .few {
   width: 60px;

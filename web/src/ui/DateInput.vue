@@ -7,7 +7,13 @@ import { weekdayDay } from "./say";
  * A day typed as people type it ("3 nov", "+2 weeks", "next class"): the server reads it, and what it understood is
  * shown with its weekday. The model is an ISO date, empty while nothing is understood.
  */
-const props = defineProps<{ id: string; termId: number; section?: string }>();
+const props = defineProps<{
+  id: string;
+  termId: number;
+  section?: string;
+  /** Its name where no label stands beside it. */
+  label?: string;
+}>();
 const date = defineModel<string>({ required: true });
 
 const text = ref("");
@@ -56,6 +62,7 @@ async function read() {
       v-model="text"
       class="field"
       autocomplete="off"
+      :aria-label="label"
       :aria-invalid="wrong"
       :aria-describedby="`${id}-said`"
       @input="read"

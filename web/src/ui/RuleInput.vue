@@ -6,7 +6,17 @@ import { api, ask } from "../api/client";
  * When something opens, is due or closes, typed as people say it ("next class", "2 days after, 23:59", "3 nov"): the
  * server reads it as a date rule, and says back what it understood. Empty text is no date.
  */
-const props = defineProps<{ id: string; termId: number; course: string; lesson: string; which: string }>();
+const props = defineProps<{
+  id: string;
+  termId: number;
+  course: string;
+  lesson: string;
+  which: string;
+  /** Its name where no label stands beside it. */
+  label?: string;
+  /** What an empty field means. */
+  empty?: string;
+}>();
 const rule = defineModel<unknown>({ required: true });
 
 const text = ref("");
@@ -66,8 +76,9 @@ async function read() {
       :id="id"
       v-model="text"
       class="field wide-in"
+      :aria-label="label"
       autocomplete="off"
-      placeholder="no date"
+      :placeholder="empty ?? 'no date'"
       :aria-invalid="wrong"
       :aria-describedby="`${id}-said`"
       @input="read"

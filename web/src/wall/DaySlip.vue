@@ -49,7 +49,7 @@ async function add() {
         body: { course, section, date: props.day.date, text: typed.value },
       }),
     );
-    if (await propose(read.change as unknown as Change)) {
+    if (await propose(read.change as unknown as Change, "typed")) {
       typed.value = "";
       said.value = read.said;
       wrong.value = false;

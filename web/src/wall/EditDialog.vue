@@ -4,6 +4,7 @@ import { computed, onMounted, ref, shallowRef } from "vue";
 import { type Change, type WallView, api, ask } from "../api/client";
 import ItemFields from "../thing/ItemFields.vue";
 import LessonFields from "../thing/LessonFields.vue";
+import OtherDates from "../thing/OtherDates.vue";
 import { injectWall } from "./useWall";
 
 /** Edits a lesson, an item or a unit; adds a lesson or work to a unit. */
@@ -24,6 +25,7 @@ const what = props.thing.slice(0, props.thing.indexOf(":"));
 const id = props.thing.slice(props.thing.indexOf(":") + 1);
 const form = ref<Json>({});
 const unit = shallowRef<PlanUnit | null>(null);
+const sections = shallowRef<{ code: string }[]>([]);
 const adding = ref<"" | "lesson" | "item" | "unit">("");
 const { course, section } = props.wall.section;
 const kind = computed(() => adding.value || what);
@@ -38,8 +40,9 @@ const day = computed(
 onMounted(async () => {
   problem.value = "";
   const plan = (await ask(api.GET("/api/terms/{termId}/plan", { params: { path: { termId } } }))) as unknown as {
-    courses: { code: string; units: PlanUnit[] }[];
+    courses: { code: string; sections: { code: string }[]; units: PlanUnit[] }[];
   };
+  sections.value = plan.courses.find((c) => c.code === course)?.sections ?? [];
   const units = plan.courses.find((c) => c.code === course)?.units ?? [];
   const list = what === "lesson" ? "lessons" : "items";
   unit.value = units.find((u) => (what === "unit" ? u.id === id : u[list].some((x) => x.id === id))) ?? null;
@@ -116,7 +119,17 @@ function remove() {
           :term-id="termId"
           :usual-minutes="wall.section.usualMinutes"
         />
-        <ItemFields v-else v-model="form" :wall="wall" :term-id="termId" :unit="unit.id" :day="day" />
+        <template v-else>
+          <ItemFields v-model="form" :wall="wall" :term-id="termId" :unit="unit.id" :day="day" />
+          <OtherDates
+            v-if="!adding"
+            :course="course"
+            :item="id"
+            :lesson="String(form.lesson ?? '')"
+            :sections="sections"
+            @done="emit('done')"
+          />
+        </template>
       </div>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">

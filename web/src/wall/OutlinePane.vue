@@ -200,7 +200,14 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
           <span v-else class="nm">{{ row.title }}</span>
           <span v-if="dateOf(row)" class="d" :class="{ moved: row.moved }">{{ dateOf(row) }}</span>
         </div>
-        <div v-if="line?.after === row.key" class="new" role="none">
+        <div
+          v-if="line?.after === row.key"
+          class="new"
+          role="treeitem"
+          tabindex="-1"
+          :aria-level="2"
+          :aria-selected="false"
+        >
           <input
             ref="typed"
             class="field"
@@ -218,7 +225,7 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
         </div>
       </template>
     </template>
-    <div v-if="line?.after === ''" class="new" role="none">
+    <div v-if="line?.after === ''" class="new" role="treeitem" tabindex="-1" :aria-level="2" :aria-selected="false">
       <input
         ref="typed"
         class="field"

@@ -150,7 +150,7 @@ export function useOutline(
       wrong.value = true;
       return;
     }
-    const done = await state.propose(read.change as unknown as Change);
+    const done = await state.propose(read.change as unknown as Change, "typed");
     if (!done) {
       said.value = state.problem.value;
       wrong.value = true;

@@ -1,15 +1,28 @@
 package app.matsuri.bench;
 
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.schedule.Schedule;
 import app.matsuri.exchange.calendar.CalendarReader;
 import app.matsuri.exchange.calendar.DaysOffFile;
 import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.file.TableFile;
 import app.matsuri.exchange.holiday.PublicHolidays;
+import app.matsuri.exchange.outline.CellWords;
 import app.matsuri.exchange.outline.DayWords;
 import app.matsuri.exchange.outline.DaysOffReader;
+import app.matsuri.exchange.table.DatesSheet;
+import app.matsuri.exchange.table.DatesSheetReader;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
@@ -36,6 +49,8 @@ public class FilesBench {
     private Given calendar;
     private Term term;
     private DayWords words;
+    private Decisions plan;
+    private Given table;
 
     @Setup
     public void write() {
@@ -52,6 +67,31 @@ public class FilesBench {
         calendar = new Given("bench.ics", text.toString().getBytes(StandardCharsets.UTF_8));
         term = Term.of("", LocalDate.of(2026, 8, 31), LocalDate.of(2026, 12, 18), ZoneId.of("America/Chicago"));
         words = new DayWords(term.first(), term.first(), term.last());
+        List<Item> items = new ArrayList<>();
+        for (int i = 0; i < 1_000; i++) {
+            LocalDateTime due = term.first().plusDays(i % 100).atTime(17, 0);
+            items.add(Item.of("I" + i, null, "homework", "Work " + i, DateRule.at(due)));
+        }
+        Section section = Section.of("A", Section.Pace.SESSIONS, List.of());
+        plan = Decisions.of(
+                term, List.of(Course.of("C", "C", 50, List.of(section), List.of(Unit.of("U", "U", List.of(), items)))));
+        byte[] book = DatesSheet.workbook(plan, Schedule.of(plan));
+        // every other thing stands a day later here than in the table
+        plan = plan.withCourse(
+                "C",
+                c -> c.withUnits(List.of(c.units()
+                        .get(0)
+                        .withItems(items.stream()
+                                .map(i -> Integer.parseInt(i.id().substring(1)) % 2 == 0
+                                        ? i
+                                        : Item.of(
+                                                i.id(),
+                                                null,
+                                                i.kind(),
+                                                i.title(),
+                                                DateRule.at(term.last().atTime(12, 0))))
+                                .toList()))));
+        table = new Given("dates.xlsx", book);
     }
 
     @Benchmark
@@ -62,6 +102,13 @@ public class FilesBench {
     @Benchmark
     public List<DaysOffReader.Line> daysOffOf2000Events() {
         return DaysOffFile.check(DaysOffFile.read(calendar, term, words), term);
+    }
+
+    /** 1,000 rows read from a workbook, and the 500 that differ found. */
+    @Benchmark
+    public DatesSheetReader.Reading tableOf1000Rows() {
+        CellWords cells = new CellWords(plan, Schedule.of(plan), term.first(), false);
+        return DatesSheetReader.read(TableFile.rows(table), plan, cells);
     }
 
     @Benchmark

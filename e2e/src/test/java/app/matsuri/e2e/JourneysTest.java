@@ -42,12 +42,10 @@ class JourneysTest {
             page.type("[placeholder^='HYD 210']", "GEO 1 Stones");
             page.type("[placeholder^='MWF']", "MWF 10-10:50 Yard");
             page.seeText("section", "48 classes");
-            page.js(
-                    "const e=document.querySelector('#days-off');e.value=arguments[0];e.dispatchEvent(new Event('input',{bubbles:true}))",
-                    "Sept. 7 Holiday, closed\nAs the Dean says");
+            page.paste("#days-off", "Sept. 7 Holiday, closed\nAs the Dean says");
             page.seeText("section", "1 not understood");
-            page.js(
-                    "const e=document.querySelector('#outline');e.value=arguments[0];e.dispatchEvent(new Event('input',{bubbles:true}))",
+            page.paste(
+                    "#outline",
                     "Rocks\n  Hard and soft\n    Set 1, due next class\n    Essay, due sometime\n  Made by fire (2)");
             page.seeText(".understood", "RO2 2 sessions");
             page.seeText(".understood", "“due sometime” was not understood");
@@ -367,10 +365,9 @@ class JourneysTest {
             page.press("Apply");
             page.seeText(".notice", "Add section HYD 210 C");
             page.press("Wall");
-            page.press("Add a unit");
-            page.type("#edit-title", "Ice on rivers");
-            page.type("#edit-code", "IC");
-            page.press("Add");
+            page.press("+ a unit");
+            page.type(".new input", "Ice on rivers");
+            page.keys(Keys.ENTER);
             page.seeText(".notice", "Add unit “Ice on rivers”");
             page.seeText(".outline", "Ice on rivers");
             page.choose(".sel", "HYD 210 Reading Rivers, C");

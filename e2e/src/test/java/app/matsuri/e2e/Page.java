@@ -63,10 +63,15 @@ final class Page implements AutoCloseable {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        return new Page(app, driver).dark(dark);
+    }
+
+    /** Sets the theme that the system asks for. */
+    Page dark(boolean dark) {
         driver.executeCdpCommand(
                 "Emulation.setEmulatedMedia",
                 Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", dark ? "dark" : "light"))));
-        return new Page(app, driver);
+        return this;
     }
 
     Page go(String path) {
@@ -84,12 +89,16 @@ final class Page implements AutoCloseable {
 
     /** Enters and opens a plan of the demo as a term of its own, on its wall. */
     Page withPlan(String name, String file) {
+        return withPlan(name, Path.of("..", "demo", file));
+    }
+
+    /** Likewise with any plan file. */
+    Page withPlan(String name, Path file) {
         enter(name);
         go("/");
         see(".begin");
         driver.findElement(By.cssSelector("input[type=file]"))
-                .sendKeys(
-                        Path.of("..", "demo", file).toAbsolutePath().normalize().toString());
+                .sendKeys(file.toAbsolutePath().normalize().toString());
         see(".wall, .phone");
         return this;
     }
@@ -156,6 +165,15 @@ final class Page implements AutoCloseable {
 
     void type(String css, String text) {
         on(css, field -> field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text));
+    }
+
+    /** Puts text into a field as pasting does: at once, line ends and all. */
+    void paste(String css, String text) {
+        see(css);
+        js(
+                "const e=document.querySelector(arguments[0]);e.value=arguments[1];e.dispatchEvent(new Event('input',{bubbles:true}))",
+                css,
+                text);
     }
 
     void choose(String css, String option) {

@@ -5,6 +5,8 @@ import static app.matsuri.e2e.Page.day;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.interactions.Actions;
 
 /** Takes the pictures of docs/screenshots/ anew from the demo; run by ./matsuri screenshots, not with the tests. */
 class Screenshots {
@@ -42,6 +44,7 @@ class Screenshots {
                 page.seeText(day("2026-10-09"), "CH2");
                 page.drag("[data-drag='item:topic']", day("2026-10-20"));
                 page.seeText(day("2026-10-20"), "Topic");
+                layingOut(page);
                 page.press("History");
                 page.see(".lines");
                 take(page, "history");
@@ -52,11 +55,12 @@ class Screenshots {
                 page.type("[placeholder='18 dec']", "18 dec");
                 page.type("[placeholder^='HYD 210']", "HYD 210 Reading Rivers");
                 page.type("[placeholder^='MWF']", "MWF 10-10:50 Weir House 2");
-                page.js(
-                        "const set=(s,v)=>{const e=document.querySelector(s);e.value=v;e.dispatchEvent(new Event('input',{bubbles:true}))};"
-                                + "set('#days-off',arguments[0]);set('#outline',arguments[1])",
+                page.paste(
+                        "#days-off",
                         "Academic Calendar, Autumn 2026\nSept. 7 (Mon)   Public holiday, college closed\nOct. 12-13   Autumn break, no classes\n"
-                                + "Nov. 25 - 27   Holiday break, college closed\nReading day as announced by the Dean",
+                                + "Nov. 25 - 27   Holiday break, college closed\nReading day as announced by the Dean");
+                page.paste(
+                        "#outline",
                         "Basins\n  What a river answers to\n    Post 1, due 2 days after, 23:59\n  Divides and outlets\n    Read 1, due same day\n"
                                 + "  Reading contour maps\n    Set 1, due next class\nGauging\n  Stage and staff gauges\n  Current meter, Alder Weir (2)\n"
                                 + "    Lab 1, due a week later\n  The rating curve\n    Quiz 1, due in class\n    Essay, due sometime soon");
@@ -85,6 +89,57 @@ class Screenshots {
         }
     }
 
+    /** Many carried to a day, a thing, a lesson with steps, the Dates table with a change over many rows. */
+    private static void layingOut(Page page) throws Exception {
+        page.choose("[aria-label='Unit']", "CH Channel form");
+        page.choose("[aria-label='Kind of work']", "reading");
+        page.press("choose these");
+        page.choose("[aria-label='Unit']", "Unit: any");
+        page.choose("[aria-label='Kind of work']", "Kind: any");
+        new Actions(page.driver)
+                .moveToElement(page.see(".ol [data-drag='item:read-11']"))
+                .clickAndHold()
+                .moveByOffset(8, 4)
+                .moveToElement(page.see(day("2026-10-21")))
+                .perform();
+        page.see(".carried");
+        take(page, "drag");
+        page.keys(Keys.ESCAPE);
+        new Actions(page.driver).release().perform();
+        page.gone(".carried");
+        page.js(
+                "document.querySelector(\".ol [data-row='item:lab-3']\").dispatchEvent(new MouseEvent('dblclick',{bubbles:true}))");
+        page.seeText(".p-dialog", "B Mon 26 Oct, 17:00");
+        page.type(".p-dialog textarea", "Draw your two cross-sections at 1:50, bed and both banks.");
+        take(page, "item");
+        page.keys(Keys.ESCAPE);
+        page.gone(".p-dialog");
+        page.js(
+                "document.querySelector(\".ol [data-row='lesson:CH3']\").dispatchEvent(new MouseEvent('dblclick',{bubbles:true}))");
+        String[] steps = {"Where we stopped", "Reading a section", "Walk to Mill Reach", "Tape and level, in pairs"};
+        for (int i = 0; i < steps.length; i++) {
+            page.press("add a step");
+            page.type("[aria-label='Step " + (i + 1) + ": what happens']", steps[i]);
+        }
+        take(page, "lesson");
+        page.keys(Keys.ESCAPE);
+        page.gone(".p-dialog");
+        page.press("Dates");
+        page.see(".dg .dg-row");
+        page.type(".sieve [type=search]", "log");
+        page.seeText(".sieve .count", "10 of");
+        page.click(".dg-head input[type=checkbox]");
+        page.type(".sieve [type=search]", "");
+        page.type(".sieve [type=search]", " ");
+        page.choose(".bulk [aria-label='What to do']", "later by");
+        page.press("See what it does");
+        page.see(".strip");
+        page.js("document.querySelector('.dg').scrollTop = 260");
+        take(page, "dates");
+        page.press("Discard");
+        page.gone(".strip");
+    }
+
     /** The Term view: full, painted, proposed, a list read, a section, a roster; and a term with nothing in it yet. */
     private static void setUp(Page page, Path data) throws Exception {
         page.enter("I. Tolvanen");
@@ -97,7 +152,6 @@ class Screenshots {
         page.type("#mean-reason", "Testing days");
         page.choose("#mean-kind", "testing");
         page.seeText(".sec.now", "takes 1 class from HYD 210 A");
-        take(page, "term-painted");
         page.press("See what it does");
         page.see(".strip");
         take(page, "term-proposal");
@@ -105,8 +159,8 @@ class Screenshots {
         page.gone(".strip");
         page.press("paste a list or read a file");
         page.see("#paste-off");
-        page.js(
-                "const e=document.querySelector('#paste-off');e.value=arguments[0];e.dispatchEvent(new Event('input',{bubbles:true}))",
+        page.paste(
+                "#paste-off",
                 "Quillmarsh College, Academic Calendar\n\nAugust 31 (Mon)   First day of classes\n"
                         + "October 12-13 (Mon-Tues)   Autumn break, no classes\nOctober 23 (Fri)   Staff day, no classes\n"
                         + "November 6 (Fri)   Last day to withdraw\nNovember 11 (Wed)   Bridge Day, college closed\n"
@@ -123,9 +177,7 @@ class Screenshots {
         page.gone(".p-dialog");
         page.press("students of HYD 210 A");
         page.seeText(".list", "Wren Oakes");
-        page.js(
-                "const e=document.querySelector('#roster-list');e.value=arguments[0];e.dispatchEvent(new Event('input',{bubbles:true}))",
-                "Oakes, Wren\nBirk Halloran <birk.halloran@quillmarsh.example>\nTove Lindqvist\n7");
+        page.paste("#roster-list", "Oakes, Wren\nBirk Halloran <birk.halloran@quillmarsh.example>\nTove Lindqvist\n7");
         page.seeText(".understood", "Birk Halloran");
         take(page, "roster");
         Path empty = data.resolve("empty.json");

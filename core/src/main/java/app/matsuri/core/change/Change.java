@@ -21,6 +21,7 @@ public sealed interface Change
                 RemoveItem,
                 PutDates,
                 Redate,
+                PutAdjustment,
                 ArrangeItems,
                 ArrangeLessons,
                 ArrangeUnit,

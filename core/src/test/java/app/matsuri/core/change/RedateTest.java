@@ -263,6 +263,25 @@ class RedateTest {
     }
 
     @Test
+    void oneStudentIsGivenLongerWithoutBeingNamedInTheHistory() {
+        Section a = sectionA().withStudents(List.of(new app.matsuri.core.plan.Student("7", "Wren Oakes", "")));
+        Decisions plan = Decisions.of(
+                demoTerm(), List.of(Course.of(HYD, "Rivers", 50, List.of(a), List.of(unit(6, item("R", WITH_L3))))));
+        Map<Which, Optional<DateRule>> longer = Map.of(Which.DUE, Optional.of(WITH_L3.plus(1, Offset.Unit.WEEKS)));
+        PutAdjustment give = new PutAdjustment(HYD, "A", new Adjustment("R", "7", longer, "ill"));
+        assertThat(give.sentence(plan)).isEqualTo("Give one student of A other dates of “R”");
+        Decisions given = make(plan, give);
+        assertThat(Schedule.of(given).section(HYD, "A").orElseThrow().studentDates())
+                .singleElement()
+                .satisfies(s -> assertThat(s.dates().due().at()).isEqualTo(at("2026-09-11T10:00")));
+        Decisions back = make(given, new PutAdjustment(HYD, "A", new Adjustment("R", "7", Map.of(), "")));
+        assertThat(back).isEqualTo(plan);
+        assertThatThrownBy(() -> make(plan, new PutAdjustment(HYD, "A", new Adjustment("R", "8", longer, ""))))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("no student");
+    }
+
+    @Test
     void somethingForOneSectionIsNothingInTheOther() {
         Item onlyB = item("R", WITH_L3);
         onlyB = onlyB.withDetails(new app.matsuri.core.plan.ItemDetails(

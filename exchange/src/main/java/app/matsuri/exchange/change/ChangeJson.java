@@ -15,6 +15,7 @@ import app.matsuri.core.change.MarkDays;
 import app.matsuri.core.change.Move;
 import app.matsuri.core.change.OrderDay;
 import app.matsuri.core.change.Pin;
+import app.matsuri.core.change.PutAdjustment;
 import app.matsuri.core.change.PutClosure;
 import app.matsuri.core.change.PutCourse;
 import app.matsuri.core.change.PutItem;
@@ -38,6 +39,7 @@ import app.matsuri.core.change.Shift;
 import app.matsuri.core.change.Together;
 import app.matsuri.core.session.SessionChange;
 import app.matsuri.exchange.plan.CourseReader;
+import app.matsuri.exchange.plan.DetailsReader;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.Faults;
 import app.matsuri.exchange.plan.In;
@@ -143,6 +145,12 @@ public final class ChangeJson {
             return new OrderDay(in.required("course"), items);
         });
         KINDS.put("put-dates", RedateJson::putDates);
+        KINDS.put("put-adjustment", in -> {
+            var adjustment = needed(in, "adjustment", in.object("adjustment", DetailsReader::adjustment));
+            return adjustment == null
+                    ? null
+                    : new PutAdjustment(in.required("course"), in.required("section"), adjustment);
+        });
         KINDS.put("redate", RedateJson::redate);
         KINDS.put("shift", ChangeJson::shift);
         KINDS.put("move", in -> {

@@ -14,6 +14,7 @@ import app.matsuri.core.change.MarkDays;
 import app.matsuri.core.change.Move;
 import app.matsuri.core.change.OrderDay;
 import app.matsuri.core.change.Pin;
+import app.matsuri.core.change.PutAdjustment;
 import app.matsuri.core.change.PutClosure;
 import app.matsuri.core.change.PutCourse;
 import app.matsuri.core.change.PutDates;
@@ -37,6 +38,7 @@ import app.matsuri.core.change.SetRotation;
 import app.matsuri.core.change.SetTerm;
 import app.matsuri.core.change.Shift;
 import app.matsuri.core.change.Together;
+import app.matsuri.exchange.plan.DetailsWriter;
 import app.matsuri.exchange.plan.Out;
 import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.plan.Words;
@@ -92,6 +94,11 @@ final class ChangeWriter {
                     .put("item", PlanWriter.item(put.item()));
         } else if (change instanceof PutDates put) {
             RedateJson.write(out, put);
+        } else if (change instanceof PutAdjustment put) {
+            out.put("kind", "put-adjustment")
+                    .put("course", put.course())
+                    .put("section", put.section())
+                    .put("adjustment", DetailsWriter.adjustment(put.adjustment()));
         } else if (change instanceof Redate redate) {
             RedateJson.write(out, redate);
         } else if (change instanceof DateUnit date) {

@@ -66,7 +66,7 @@ public final class DetailsWriter {
                 .toList();
     }
 
-    static Map<String, Object> adjustment(Adjustment adjustment) {
+    public static Map<String, Object> adjustment(Adjustment adjustment) {
         Map<String, Object> out = new LinkedHashMap<>();
         out.put("item", adjustment.item());
         if (adjustment.student() != null) {
