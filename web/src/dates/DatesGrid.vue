@@ -326,7 +326,8 @@ function sortBy(name: string) {
               <template v-if="line.row.wrong[0]">
                 <span aria-hidden="true">{{
                   line.row.wrong[0].severity === "problem" ? "▲" : line.row.wrong[0].severity === "warning" ? "△" : "–"
-                }}</span><span class="vh">{{ line.row.wrong[0].severity }}: </span>
+                }}</span><span class="vh">{{ ` ${line.row.wrong[0].severity}: ` }}</span
+                >&nbsp;
                 <span :class="{ look: line.row.wrong[0].severity === 'problem' }">{{
                   line.row.wrong[0].sentence.replace(`“${line.row.title}” `, "")
                 }}</span>

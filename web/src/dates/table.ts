@@ -1,10 +1,11 @@
 import type { DatesCell, DatesRow, DatesView } from "../api/client";
+import { DATES } from "../thing/dates";
 import { clock, weekdayDay } from "../ui/say";
 
 /** The three dates, in order. */
-export const WHICH = ["opens", "due", "closes"] as const;
-export type Which = (typeof WHICH)[number];
-export const WHICH_NAME: Record<Which, string> = { opens: "Opens", due: "Due", closes: "Closes" };
+export type Which = (typeof DATES)[number][0];
+export const WHICH = DATES.map(([which]) => which);
+export const WHICH_NAME = Object.fromEntries(DATES) as Record<Which, string>;
 
 /** A column of dates: the plan's, seen in the first section that a thing is for, or one section's. */
 export interface DateColumn {

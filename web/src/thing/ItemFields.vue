@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { type Schemas, type WallView, api, ask } from "../api/client";
 import DateChoice from "./DateChoice.vue";
+import { DATES } from "./dates";
 import FilesAndLinks from "./FilesAndLinks.vue";
 
 /** Everything of an item: its dates by three ways, what is to be done, files, and whom it is for. */
@@ -22,11 +23,6 @@ const KINDS = [
   "test",
   "other",
 ];
-const DATES = [
-  ["opens", "Opens"],
-  ["due", "Due"],
-  ["closes", "Closes"],
-] as const;
 const lessons = computed(() => props.wall.outline.units.flatMap((u) => u.lessons));
 const sections = computed(() =>
   props.wall.sections.filter((s) => s.course === props.wall.section.course).map((s) => s.section),

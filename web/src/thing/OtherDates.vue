@@ -3,6 +3,7 @@ import { computed, ref } from "vue";
 import type { Change } from "../api/client";
 import RuleInput from "../ui/RuleInput.vue";
 import { injectWall } from "../wall/useWall";
+import { DATES } from "./dates";
 
 /** Other dates of a thing for one section or one student; a student's are private. */
 interface Adjusted {
@@ -22,11 +23,6 @@ const props = defineProps<{ course: string; item: string; lesson: string; sectio
 const emit = defineEmits<{ done: [] }>();
 const { propose, problem, busy, termId } = injectWall();
 
-const DATES = [
-  ["opens", "Opens"],
-  ["due", "Due"],
-  ["closes", "Closes"],
-] as const;
 /** "A" for a section, "A/4101" for a student of it; empty while nobody is chosen. */
 const who = ref("");
 const dates = ref<Record<string, unknown>>({});

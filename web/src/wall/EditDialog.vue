@@ -2,6 +2,8 @@
 import Dialog from "primevue/dialog";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { type Change, type WallView, api, ask } from "../api/client";
+import RuleInput from "../ui/RuleInput.vue";
+import { DATES } from "../thing/dates";
 import ItemFields from "../thing/ItemFields.vue";
 import LessonFields from "../thing/LessonFields.vue";
 import OtherDates from "../thing/OtherDates.vue";
@@ -111,6 +113,20 @@ function remove() {
             ><input v-model="form.startsWeek" type="checkbox" /> asks to start on the first class of a week</span
           ></label
         >
+        <template v-if="!adding">
+          <p class="wide soft">Dates for everything in it that has none of its own:</p>
+          <template v-for="[which, name] in DATES" :key="which">
+            <label :for="`unit-${which}`">{{ name }}</label>
+            <RuleInput
+              :id="`unit-${which}`"
+              v-model="form[which]"
+              :term-id="termId"
+              :course="course"
+              lesson=""
+              :which="which"
+            />
+          </template>
+        </template>
       </template>
       <div v-else class="wide">
         <LessonFields

@@ -28,8 +28,10 @@ public record PutSection(String course, String was, Section section) implements 
         List<Closure> closures = before.term().closures().stream()
                 .map(c -> Scopes.renamed(c, course + "/" + old, course + "/" + section.code()))
                 .toList();
-        return Outcome.of(before.withCourse(in.withSections(sections))
-                .withTerm(before.term().withClosures(closures)));
+        Course changed = in.withSections(sections);
+        return Outcome.of(
+                before.withCourse(old.equals(section.code()) ? changed : changed.renamedSection(old, section.code()))
+                        .withTerm(before.term().withClosures(closures)));
     }
 
     @Override

@@ -12,7 +12,8 @@ public record RemoveSection(String course, String section) implements Change {
         Find.section(before, course, section);
         Course in = Find.course(before, course);
         return Outcome.of(before.withCourse(
-                in.withSections(With.without(in.sections(), s -> s.code().equals(section)))));
+                in.withSections(With.without(in.sections(), s -> s.code().equals(section)))
+                        .renamedSection(section, null)));
     }
 
     @Override

@@ -96,6 +96,15 @@ public record Course(
         return new Course(code, title, requiredMinutes, asks, usualMinutes, weekLimit, dayLimit, others, units, extra);
     }
 
+    /** The same with items that are for a section by its old code for it by the new one; for nobody of it where null. */
+    public Course renamedSection(String old, String code) {
+        return withUnits(units.stream()
+                .map(unit -> unit.withItems(unit.items().stream()
+                        .map(item -> item.withDetails(item.details().renamed(old, code)))
+                        .toList()))
+                .toList());
+    }
+
     public Course withSection(Section section) {
         return withSections(With.put(sections, s -> s.code().equals(section.code()), section));
     }

@@ -50,6 +50,18 @@ public record ItemDetails(
         return only.isEmpty() || only.contains(section);
     }
 
+    /** The same for a section by another code, or without it (null); where it was for that one only, for all. */
+    public ItemDetails renamed(String section, String code) {
+        if (!only.contains(section)) {
+            return this;
+        }
+        List<String> others = only.stream()
+                .filter(s -> code != null || !s.equals(section))
+                .map(s -> s.equals(section) ? code : s)
+                .toList();
+        return new ItemDetails(within, instructions, handIn, handInPlace, links, files, others, audience, hidden);
+    }
+
     public ItemDetails within(String other) {
         return new ItemDetails(other, instructions, handIn, handInPlace, links, files, only, audience, hidden);
     }

@@ -289,6 +289,14 @@ class RedateTest {
         Decisions plan = two(onlyB);
         assertThat(dates(plan, "A", "R")).isNull();
         assertThat(date(plan, "B", "R", Which.DUE)).isNotNull();
+        Section renamed = plan.courses().get(0).section("B").orElseThrow();
+        Decisions asC = make(plan, new PutSection(HYD, "B", Section.of("C", renamed.pace(), renamed.meets())));
+        assertThat(dates(asC, "A", "R")).isNull();
+        assertThat(date(asC, "C", "R", Which.DUE)).isNotNull();
+        Decisions gone = make(plan, new RemoveSection(HYD, "B"));
+        assertThat(dates(gone, "A", "R"))
+                .as("what was for nobody else is for all")
+                .isNotNull();
     }
 
     @Test

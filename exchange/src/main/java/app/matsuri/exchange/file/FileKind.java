@@ -45,8 +45,9 @@ public final class FileKind {
                     file.content().length / 1e6));
         }
         String byContent = TIKA.detect(file.content());
-        String type = TIKA.detect(file.content(), file.name());
-        if (NOT_KEPT.contains(byContent) || NOT_KEPT.contains(type)) {
+        boolean plain = byContent.matches("application/octet-stream|text/plain|application/zip|application/x-tika-.*");
+        String type = plain ? TIKA.detect(file.content(), file.name()) : byContent;
+        if (NOT_KEPT.stream().anyMatch(type::startsWith)) {
             throw new Unreadable("“" + file.name() + "” is a program, which is not kept here.");
         }
         return type;

@@ -65,15 +65,17 @@ class IsolationTest {
             if (!endpoint.path().contains("{termId}")) {
                 continue;
             }
-            String path =
-                    endpoint.path()
-                                    .replace("{termId}", "" + term)
-                                    .replace("{seq}", "1")
-                                    .replace("{colleagueId}", "1") + "?text=today&course=HYD%20210";
+            String path = endpoint.path()
+                            .replace("{termId}", "" + term)
+                            .replace("{seq}", "1")
+                            .replace("{colleagueId}", "1")
+                            .replace("{file}", "abc")
+                    + "?text=today&name=x&course=HYD%20210";
+            String type = endpoint.path().endsWith("}/files") ? "application/octet-stream" : "application/json";
             byte[] content = endpoint.method() == HttpMethod.GET
                     ? null
                     : body(endpoint.path()).getBytes();
-            Browser.Answer answer = other.ask(endpoint.method(), path, content, "application/json");
+            Browser.Answer answer = other.ask(endpoint.method(), path, content, type);
             assertThat(answer.status()).as("%s", endpoint).isEqualTo(404);
             assertThat(answer.type()).as("%s", endpoint).isEqualTo("/problems/no-such-term");
             asked++;
