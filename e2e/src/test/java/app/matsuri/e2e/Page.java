@@ -121,7 +121,7 @@ final class Page implements AutoCloseable {
     }
 
     private WebDriverWait waiting() {
-        WebDriverWait wait = new WebDriverWait(driver, Duration.ofSeconds(15), Duration.ofMillis(60));
+        WebDriverWait wait = new WebDriverWait(driver, Duration.ofSeconds(30), Duration.ofMillis(60));
         wait.ignoring(StaleElementReferenceException.class);
         return wait;
     }
