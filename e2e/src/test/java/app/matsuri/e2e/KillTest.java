@@ -26,11 +26,8 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.junit.jupiter.api.parallel.Execution;
-import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /** A crash at any moment leaves the last complete step: the real process is killed during writes and compared. */
-@Execution(ExecutionMode.CONCURRENT)
 class KillTest {
 
     private static final int KILLS = 20;
