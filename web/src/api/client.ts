@@ -9,6 +9,7 @@ export type Week = Schemas["Week"];
 export type Day = Schemas["Day"];
 export type Gone = Schemas["Gone"];
 export type ItemView = Schemas["ItemView"];
+export type NoticeView = Schemas["NoticeView"];
 export type LessonView = Schemas["LessonView"];
 export type ProposalView = Schemas["ProposalView"];
 export type CalendarView = Schemas["CalendarView"];

@@ -4,3274 +4,3315 @@
  */
 
 export interface paths {
-  "/api/accounts": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["create"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/drafts/{name}": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/drafts/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["read"];
+        put: operations["keep"];
+        post?: never;
+        delete: operations["drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["read"];
-    put: operations["keep"];
-    post?: never;
-    delete: operations["drop"];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/holidays/countries": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/holidays/countries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["countries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["countries"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/holidays/regions": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/holidays/regions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["regions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["regions"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/invitations/{token}": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/invitations/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["invitation"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["invitation"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/invitations/{token}/account": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/invitations/{token}/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeWithAccount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["takeWithAccount"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/invitations/{token}/take": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/invitations/{token}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["take"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/me": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["me"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["me"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/outbox": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/outbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["outbox"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["outbox"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/starts": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/starts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["start"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["start"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/starts/understood": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/starts/understood": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["understand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["understand"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["open"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["all"];
-    put?: never;
-    post: operations["open"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/calendar": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["calendar"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/changes": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["make"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/classes": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/classes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["classes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["classes"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/classes.csv": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/classes.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["classesTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["classesTable"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/classes.ics": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/classes.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["classesCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["classesCalendar"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/colleagues": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/colleagues": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["all_1"];
-    put?: never;
-    post: operations["invite"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/colleagues/{colleagueId}": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/colleagues/{colleagueId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations["withdraw"];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/dates": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["dates"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/dates-template.xlsx": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/dates-template.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["template"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["template"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/dates.csv": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/dates.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["csv"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/dates.xlsx": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/dates.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["workbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["workbook"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/dates/file": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/dates/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["file"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/dates/fill": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/dates/fill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["fill"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/dates/reading": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/dates/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["read_3"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/days": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["day_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["day_1"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/days-off.csv": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/days-off.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["daysOffTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["daysOffTable"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/days-off.ics": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/days-off.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["daysOffCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["daysOffCalendar"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/days-off/files": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/days-off/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["files"];
+        put?: never;
+        post: operations["keep_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["files"];
-    put?: never;
-    post: operations["keep_2"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/days-off/read": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/days-off/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["read_2"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/files": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keep_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["keep_1"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/files/{file}": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["file_1"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/findings": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["findings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["findings"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/history": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["read_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["read_4"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/history/{seq}/name": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/history/{seq}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["name"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations["name"];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/history/{seq}/return": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/history/{seq}/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["returnTo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["returnTo"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/holidays": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/holidays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["holidays"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["holidays"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/meetings": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/meetings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["meetings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["meetings"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/outline/day": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/outline/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["day"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/outline/item-dates": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/outline/item-dates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["itemDates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["itemDates"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/outline/line": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/outline/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["line"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["line"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/outline/reading": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/outline/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["reading"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/plan": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["plan"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/proposals": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["propose"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/redo": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["redo"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/roster": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/roster": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["roster"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["roster"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/roster/read": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/roster/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["read_1"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/rules": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rule"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["rule"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/rules/said": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/rules/said": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["said"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["said"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/sheet": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["sheet"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/timetable/read": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/timetable/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["timetable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["timetable"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/undo": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations["undo"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/terms/{termId}/wall": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/terms/{termId}/wall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wall"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["wall"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/welcome": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["welcome"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations["welcome"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    CalendarColumn: {
-      teaches: boolean;
-      /** Format: int32 */
-      weekday: number;
-    };
-    CalendarDay: {
-      /** Format: date */
-      date: string;
-      extra: boolean;
-      inTerm: boolean;
-      letter?: string | null;
-      /** Format: int32 */
-      off?: number | null;
-      parts: number[];
-      past: boolean;
-      planStart: boolean;
-      runsAs?: string | null;
-      sessions: components["schemas"]["CalendarSession"][];
-      teaches: boolean;
-      today: boolean;
-    };
-    CalendarSession: {
-      /** Format: int32 */
-      minutes: number;
-      /** Format: date-time */
-      name: string;
-      /** Format: int32 */
-      number: number;
-      origin: string;
-      paused: boolean;
-      /** Format: int32 */
-      section: number;
-      /** Format: date-time */
-      start: string;
-    };
-    CalendarView: {
-      balance: components["schemas"]["WeekdayCount"][];
-      closures: components["schemas"]["ClosureView"][];
-      columns: components["schemas"]["CalendarColumn"][];
-      courses: components["schemas"]["CourseHead"][];
-      /** Format: int32 */
-      findings: number;
-      /** Format: date */
-      first: string;
-      /** Format: date */
-      firstPlanDay?: string | null;
-      /** Format: date */
-      last: string;
-      mend?: components["schemas"]["SwapView"];
-      redo?: string | null;
-      rotation?: components["schemas"]["RotationView"];
-      sections: components["schemas"]["SectionHead"][];
-      /** Format: int32 */
-      teachingDays: number;
-      /** Format: int32 */
-      teachingWeeks: number;
-      /** Format: int64 */
-      termId: number;
-      termName: string;
-      /** Format: date */
-      today: string;
-      undo?: string | null;
-      /** Format: int64 */
-      version: number;
-      /** Format: int32 */
-      weekCount: number;
-      weekStart: string;
-      weekdays: string[];
-      weeks: components["schemas"]["CalendarWeek"][];
-      zone: string;
-    };
-    CalendarWeek: {
-      counts: components["schemas"]["WeekCount"][];
-      days: components["schemas"]["CalendarDay"][];
-      /** Format: date */
-      first: string;
-      /** Format: int32 */
-      number: number;
-      /** Format: int32 */
-      teachingWeek?: number | null;
-    };
-    CellPlace: {
-      course: string;
-      date: string;
-      item: string;
-      sections: string[];
-    };
-    CellTyped: {
-      course: string;
-      date: string;
-      item: string;
-      sections: string[];
-      text: string;
-    };
-    CellUnderstood: {
-      /** Format: date-time */
-      at?: string | null;
-      said: string;
-      understood: boolean;
-    };
-    CellsRead: {
-      cells: components["schemas"]["CellUnderstood"][];
-      change?: {
-        [key: string]: unknown;
-      } | null;
-    };
-    CellsTyped: {
-      cells: components["schemas"]["CellTyped"][];
-    };
-    ChangeRequest: {
-      /** @description See docs/plan-file.md */
-      change: string;
-      /** Format: int64 */
-      version: number;
-    };
-    ClassLine: {
-      /** Format: int32 */
-      minutes: number;
-      /** Format: date-time */
-      name: string;
-      /** Format: int32 */
-      number?: number | null;
-      place: string;
-      reason: string;
-      /** Format: int32 */
-      series?: number | null;
-      /** Format: date-time */
-      start: string;
-      state: string;
-      taught: boolean;
-    };
-    ClosureView: {
-      days: string;
-      /** Format: date */
-      first: string;
-      /** Format: time-local */
-      from?: string | null;
-      justInCase: boolean;
-      kind: string;
-      /** Format: date */
-      last: string;
-      noClass: boolean;
-      nothingDue: boolean;
-      only?: string[] | null;
-      planPauses: boolean;
-      proposed: boolean;
-      reason: string;
-      /** Format: time-local */
-      to?: string | null;
-    };
-    ColleagueLine: {
-      accepted: boolean;
-      course?: string | null;
-      /** Format: date */
-      first?: string | null;
-      /** Format: int64 */
-      id: number;
-      /** Format: date */
-      last?: string | null;
-      mail: string;
-      name: string;
-      role: string;
-      section?: string | null;
-    };
-    Column: {
-      meets: boolean;
-      /** Format: time-local */
-      time?: string | null;
-      /** Format: int32 */
-      weekday: number;
-    };
-    CourseHead: {
-      asks: string;
-      code: string;
-      /** Format: int32 */
-      requiredMinutes?: number | null;
-      title: string;
-      /** Format: int32 */
-      usualMinutes: number;
-    };
-    DateGiven: {
-      /** Format: date-time */
-      at?: string | null;
-      date: string;
-      said: string;
-      section: string;
-    };
-    DatesCell: {
-      at: string[];
-      own?: string[] | null;
-      rule?: string | null;
-      state: string[];
-      typed?: string | null;
-    };
-    DatesCourse: {
-      code: string;
-      lessons: components["schemas"]["DatesLesson"][];
-      sections: string[];
-      title: string;
-      units: components["schemas"]["DatesUnit"][];
-    };
-    DatesLesson: {
-      id: string;
-      title: string;
-      unit: string;
-    };
-    DatesRow: {
-      closes: components["schemas"]["DatesCell"];
-      course: string;
-      due: components["schemas"]["DatesCell"];
-      id: string;
-      kind: string;
-      lesson?: string | null;
-      locked: boolean;
-      marking: string;
-      /** Format: int32 */
-      minutes?: number | null;
-      only?: string[] | null;
-      opens: components["schemas"]["DatesCell"];
-      title: string;
-      unit: string;
-      wrong: components["schemas"]["FindingView"][];
-    };
-    DatesUnit: {
-      code: string;
-      colour?: string | null;
-      id: string;
-      /** Format: int32 */
-      number: number;
-      title: string;
-    };
-    DatesView: {
-      courses: components["schemas"]["DatesCourse"][];
-      findings: components["schemas"]["FindingView"][];
-      /** Format: date-time */
-      now: string;
-      redo?: string | null;
-      rows: components["schemas"]["DatesRow"][];
-      /** Format: int64 */
-      termId: number;
-      termName: string;
-      undo?: string | null;
-      /** Format: int64 */
-      version: number;
-      weeks: components["schemas"]["DatesWeek"][];
-    };
-    DatesWeek: {
-      /** Format: date */
-      first: string;
-      /** Format: date */
-      last: string;
-      /** Format: int32 */
-      number: number;
-    };
-    Day: {
-      /** Format: date */
-      date: string;
-      gone: components["schemas"]["Gone"][];
-      inTerm: boolean;
-      items: components["schemas"]["ItemView"][];
-      lessons: components["schemas"]["LessonView"][];
-      load: components["schemas"]["DayLoad"];
-      notes: string[];
-      off?: components["schemas"]["Off"];
-      past: boolean;
-      sessions: components["schemas"]["SessionView"][];
-      teaches: boolean;
-      thread?: components["schemas"]["Thread"];
-      today: boolean;
-    };
-    DayLoad: {
-      /** Format: int32 */
-      due: number;
-      /** Format: int32 */
-      minutes: number;
-      /** Format: int32 */
-      over: number;
-      /** Format: int32 */
-      tests: number;
-    };
-    DayOffLine: {
-      /** Format: int32 */
-      number: number;
-      said: string;
-      state: string;
-      text: string;
-    };
-    DayRead: {
-      /** Format: date */
-      date: string;
-    };
-    DayTyped: {
-      course: string;
-      /** Format: date */
-      date: string;
-      section: string;
-      text: string;
-    };
-    DaysOffRead: {
-      differences?: {
-        [key: string]: unknown;
-      } | null;
-      differencesSaid: string[];
-      lines: components["schemas"]["OffLine"][];
-    };
-    DemoSignIn: {
-      displayName: string;
-      password: string;
-      signIn: string;
-      what: string;
-    };
-    DraftText: {
-      body: string;
-    };
-    Fault: {
-      /** Format: int32 */
-      line: number;
-      message: string;
-      pointer: string;
-      /** @enum {string} */
-      severity: "FATAL" | "KEPT" | "REMARK";
-    };
-    FileKept: {
-      file: string;
-      mediaType: string;
-      name: string;
-      /** Format: int64 */
-      size: number;
-    };
-    FillAsked: {
-      from: components["schemas"]["CellPlace"];
-      step: string;
-      to: components["schemas"]["CellPlace"][];
-    };
-    FindingView: {
-      about: string;
-      code: string;
-      id: string;
-      mend?: {
-        [key: string]: unknown;
-      } | null;
-      section: string;
-      sentence: string;
-      severity: string;
-    };
-    Gone: {
-      id: string;
-      title: string;
-      /** Format: date-time */
-      to?: string | null;
-      what: string;
-      why: string;
-    };
-    HistoryLine: {
-      accountName: string;
-      /** @enum {string} */
-      kind: "BEGIN" | "CHANGE" | "UNDO" | "REDO";
-      /** Format: date-time */
-      madeAt: string;
-      name?: string | null;
-      /** Format: int64 */
-      ofSeq?: number | null;
-      sentence: string;
-      /** Format: int64 */
-      seq: number;
-    };
-    HistoryView: {
-      lines: components["schemas"]["HistoryLine"][];
-      /** Format: int64 */
-      redo?: number | null;
-      termName: string;
-      /** Format: int64 */
-      undo?: number | null;
-      /** Format: int64 */
-      version: number;
-    };
-    HolidayLine: {
-      closure: {
-        [key: string]: unknown;
-      };
-      /** Format: date */
-      day: string;
-      everyone: boolean;
-      name: string;
-      state: string;
-      takes: string;
-    };
-    HolidaysRead: {
-      checked: boolean;
-      holidays: components["schemas"]["HolidayLine"][];
-    };
-    InvitationForm: {
-      course?: string | null;
-      /** Format: date */
-      first?: string | null;
-      /** Format: date */
-      last?: string | null;
-      /** Format: email */
-      mail: string;
-      name: string;
-      role: string;
-      section?: string | null;
-    };
-    InvitationView: {
-      by: string;
-      name: string;
-      role: string;
-      taken: boolean;
-      term: string;
-    };
-    InvitedAccount: {
-      password: string;
-      signIn: string;
-    };
-    ItemTyped: {
-      course: string;
-      item: string;
-      unit?: string | null;
-    };
-    ItemView: {
-      fixed: boolean;
-      hangsOn?: string | null;
-      id: string;
-      kind: string;
-      lesson?: string | null;
-      locked: boolean;
-      /** Format: int32 */
-      minutes?: number | null;
-      proposed: boolean;
-      rolled: boolean;
-      shortName: string;
-      test: boolean;
-      /** Format: time-local */
-      time: string;
-      title: string;
-      unit: string;
-      which: string;
-    };
-    LessonView: {
-      id: string;
-      optional: boolean;
-      /** Format: int32 */
-      part: number;
-      /** Format: int32 */
-      parts: number;
-      pinned: boolean;
-      proposed: boolean;
-      reserve: boolean;
-      taught: boolean;
-      title: string;
-      unit: string;
-    };
-    Line: {
-      /** Format: int32 */
-      number: number;
-      said: string;
-      state: string;
-      text: string;
-    };
-    LineRead: {
-      change: {
-        [key: string]: unknown;
-      };
-      key: string;
-      said: string;
-    };
-    LineTyped: {
-      before?: string | null;
-      course: string;
-      lesson?: string | null;
-      level: string;
-      text: string;
-      unit?: string | null;
-      within?: string | null;
-    };
-    ListGiven: {
-      /** Format: byte */
-      content?: string | null;
-      dayFirst?: boolean | null;
-      name?: string | null;
-      text?: string | null;
-    };
-    Made: {
-      sentence: string;
-      /** Format: int64 */
-      version: number;
-    };
-    MadeTerm: {
-      faults: components["schemas"]["Fault"][];
-      /** Format: int64 */
-      id: number;
-    };
-    Mail: {
-      body: string;
-      /** Format: int64 */
-      id: number;
-      recipient: string;
-      /** Format: date-time */
-      sentAt: string;
-      subject: string;
-    };
-    Me: {
-      displayName: string;
-      signIn: string;
-    };
-    MeetingsRead: {
-      patterns: {
-        [key: string]: unknown;
-      }[];
-      said: string;
-    };
-    MomentName: {
-      name: string;
-    };
-    MoveView: {
-      course: string;
-      /** Format: date-time */
-      from?: string | null;
-      hand: boolean;
-      id: string;
-      section: string;
-      title: string;
-      /** Format: date-time */
-      to?: string | null;
-      what: string;
-      why: string;
-    };
-    NewAccount: {
-      displayName: string;
-      password: string;
-      signIn: string;
-    };
-    Off: {
-      /** Format: date */
-      first: string;
-      justInCase: boolean;
-      kind: string;
-      /** Format: date */
-      last: string;
-      noClass: boolean;
-      nothingDue: boolean;
-      only: string[];
-      planPauses: boolean;
-      proposed: boolean;
-      reason: string;
-    };
-    OffLine: {
-      closure?: {
-        [key: string]: unknown;
-      } | null;
-      /** Format: int32 */
-      number: number;
-      said: string;
-      state: string;
-      takes?: string | null;
-      text: string;
-    };
-    Outline: {
-      noDate: components["schemas"]["OutlineItem"][];
-      noSession: components["schemas"]["OutlineLesson"][];
-      units: components["schemas"]["OutlineUnit"][];
-    };
-    OutlineGiven: {
-      /** Format: byte */
-      content?: string | null;
-      course: string;
-      name?: string | null;
-      text?: string | null;
-    };
-    OutlineItem: {
-      /** Format: date-time */
-      date?: string | null;
-      id: string;
-      kind: string;
-      lesson?: string | null;
-      locked: boolean;
-      marking: string;
-      /** Format: int32 */
-      minutes?: number | null;
-      moved: boolean;
-      title: string;
-      unit: string;
-      within?: string | null;
-    };
-    OutlineLesson: {
-      /** Format: date */
-      date?: string | null;
-      id: string;
-      items: components["schemas"]["OutlineItem"][];
-      /** Format: int32 */
-      length: number;
-      moved: boolean;
-      optional: boolean;
-      /** Format: date */
-      pin?: string | null;
-      reserve: boolean;
-      state: string;
-      title: string;
-      unit: string;
-    };
-    OutlineLine: {
-      /** Format: int32 */
-      number: number;
-      said: string;
-      state: string;
-      text: string;
-    };
-    OutlineRead: {
-      change?: {
-        [key: string]: unknown;
-      } | null;
-      /** Format: int32 */
-      items: number;
-      /** Format: int32 */
-      lessons: number;
-      lines: components["schemas"]["OutlineLine"][];
-      /** Format: int32 */
-      units: number;
-    };
-    OutlineUnit: {
-      code: string;
-      /** Format: date */
-      first?: string | null;
-      id: string;
-      items: components["schemas"]["OutlineItem"][];
-      /** Format: date */
-      last?: string | null;
-      lessons: components["schemas"]["OutlineLesson"][];
-      /** Format: int32 */
-      number: number;
-      startsWeek: boolean;
-      title: string;
-    };
-    Place: {
-      code: string;
-      name: string;
-    };
-    ProposalView: {
-      appear: components["schemas"]["FindingView"][];
-      calendar?: components["schemas"]["CalendarView"];
-      dates?: components["schemas"]["DatesView"];
-      does: string;
-      goAway: components["schemas"]["FindingView"][];
-      moves: components["schemas"]["MoveView"][];
-      notes: string[];
-      quiet: boolean;
-      sentence: string;
-      /** Format: int64 */
-      version: number;
-      wall?: components["schemas"]["WallView"];
-    };
-    RosterGiven: {
-      /** Format: byte */
-      content?: string | null;
-      course: string;
-      name?: string | null;
-      section: string;
-      text?: string | null;
-    };
-    RosterLine: {
-      /** Format: int32 */
-      number: number;
-      said: string;
-      state: string;
-      student?: components["schemas"]["StudentLine"];
-      text: string;
-    };
-    RosterRead: {
-      change?: {
-        [key: string]: unknown;
-      } | null;
-      lines: components["schemas"]["RosterLine"][];
-      missing: components["schemas"]["StudentLine"][];
-    };
-    RotationView: {
-      advances: string;
-      letters: string[];
-      restarts: {
-        [key: string]: string;
-      };
-    };
-    RuleRead: {
-      rule: {
-        [key: string]: unknown;
-      };
-      said: string;
-    };
-    RuleSaid: {
-      said: string;
-    };
-    Said: {
-      ok: boolean;
-      part: string;
-      text: string;
-    };
-    SectionChoice: {
-      course: string;
-      courseTitle: string;
-      section: string;
-    };
-    SectionHead: {
-      /** Format: int32 */
-      asked?: number | null;
-      beat?: string | null;
-      byWeekday: components["schemas"]["WeekdayCount"][];
-      course: string;
-      courseTitle: string;
-      instructor: string;
-      /** Format: int32 */
-      leastInAll?: number | null;
-      meets: string[];
-      /** Format: int32 */
-      minutes: number;
-      /** Format: int32 */
-      missing: number;
-      /** Format: int32 */
-      missingSessions: number;
-      /** Format: int32 */
-      mostInAll?: number | null;
-      pace: string;
-      partOf: string;
-      patterns: {
-        [key: string]: unknown;
-      }[];
-      section: string;
-      /** Format: int32 */
-      sessions: number;
-      /** Format: int32 */
-      students: number;
-      /** Format: int32 */
-      work: number;
-    };
-    SectionView: {
-      course: string;
-      courseTitle: string;
-      /** Format: int32 */
-      lessons: number;
-      /** Format: int32 */
-      minutes: number;
-      pace: string;
-      /** Format: int32 */
-      requiredMinutes?: number | null;
-      section: string;
-      /** Format: int32 */
-      sessions: number;
-      /** Format: int32 */
-      usualMinutes: number;
-      /** Format: int32 */
-      weekLimit: number;
-    };
-    SessionView: {
-      beat: boolean;
-      /** Format: date-time */
-      end: string;
-      /** Format: int32 */
-      minutes: number;
-      /** Format: date-time */
-      name: string;
-      /** Format: int32 */
-      number: number;
-      place: string;
-      /** Format: date-time */
-      start: string;
-      state: string;
-    };
-    Sheet: {
-      classes: components["schemas"]["SheetClass"][];
-      course: string;
-      /** Format: date */
-      first: string;
-      /** Format: date */
-      last: string;
-      section: string;
-      term: string;
-    };
-    SheetClass: {
-      due: string[];
-      /** Format: date-time */
-      end: string;
-      lessons: string[];
-      place: string;
-      /** Format: date-time */
-      start: string;
-    };
-    SourceLine: {
-      name: string;
-      /** Format: date-time */
-      readAt: string;
-    };
-    StartForm: {
-      course: string;
-      credits: string;
-      daysOff: string;
-      first: string;
-      last: string;
-      meets: string;
-      name: string;
-      outline: string;
-      section: string;
-      weekdays: string[];
-      zone: string;
-    };
-    StartedTerm: {
-      /** Format: int64 */
-      id: number;
-    };
-    StepRequest: {
-      /** Format: int64 */
-      version: number;
-    };
-    StudentLine: {
-      id: string;
-      mail: string;
-      name: string;
-    };
-    SwapView: {
-      as: string;
-      /** Format: date */
-      day: string;
-      said: string;
-    };
-    TableGiven: {
-      /** Format: byte */
-      content: string;
-      name: string;
-    };
-    TableLine: {
-      date: string;
-      /** Format: int32 */
-      row: number;
-      said: string;
-      section: string;
-      state: string;
-      title: string;
-    };
-    TableRead: {
-      change?: {
-        [key: string]: unknown;
-      } | null;
-      lines: components["schemas"]["TableLine"][];
-      /** Format: int32 */
-      same: number;
-    };
-    TermLine: {
-      /** Format: date */
-      first: string;
-      /** Format: int64 */
-      id: number;
-      /** Format: date */
-      last: string;
-      name: string;
-      role: string;
-      sections: string[];
-    };
-    Thread: {
-      begins: boolean;
-      ends: boolean;
-      unit: string;
-    };
-    TimetableGiven: {
-      /** Format: byte */
-      content: string;
-      name?: string | null;
-    };
-    TimetableGroup: {
-      change?: {
-        [key: string]: unknown;
-      } | null;
-      /** Format: int32 */
-      classes: number;
-      course: string;
-      said: string[];
-      section: string;
-      state: string;
-      title: string;
-    };
-    Understood: {
-      daysOff: components["schemas"]["DayOffLine"][];
-      /** Format: int32 */
-      items: number;
-      /** Format: int32 */
-      lessons: number;
-      outline: components["schemas"]["Line"][];
-      ready: boolean;
-      said: components["schemas"]["Said"][];
-      /** Format: int32 */
-      sessionsAsked: number;
-      /** Format: int32 */
-      units: number;
-      wall?: components["schemas"]["WallView"];
-    };
-    WallView: {
-      columns: components["schemas"]["Column"][];
-      findings: components["schemas"]["FindingView"][];
-      /** Format: date */
-      first: string;
-      /** Format: date */
-      last: string;
-      outline: components["schemas"]["Outline"];
-      redo?: string | null;
-      section: components["schemas"]["SectionView"];
-      sections: components["schemas"]["SectionChoice"][];
-      /** Format: int64 */
-      termId: number;
-      termName: string;
-      /** Format: date */
-      today: string;
-      undo?: string | null;
-      /** Format: int64 */
-      version: number;
-      weekStart: string;
-      weeks: components["schemas"]["Week"][];
-    };
-    Week: {
-      away?: string | null;
-      days: components["schemas"]["Day"][];
-      /** Format: date */
-      first: string;
-      /** Format: int32 */
-      minutes: number;
-      /** Format: int32 */
-      number: number;
-      /** Format: int32 */
-      over: number;
-      /** Format: int32 */
-      teachingWeek?: number | null;
-    };
-    WeekCount: {
-      /** Format: int32 */
-      stand: number;
-      /** Format: int32 */
-      usual: number;
-    };
-    WeekdayCount: {
-      /** Format: int32 */
-      count: number;
-      /** Format: int32 */
-      weekday: number;
-    };
-    Welcome: {
-      demo: boolean;
-      demoSignIns: components["schemas"]["DemoSignIn"][];
-      firstVisit: boolean;
-      /** Format: date */
-      today: string;
-    };
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+    schemas: {
+        CalendarColumn: {
+            teaches: boolean;
+            /** Format: int32 */
+            weekday: number;
+        };
+        CalendarDay: {
+            /** Format: date */
+            date: string;
+            extra: boolean;
+            inTerm: boolean;
+            letter?: string | null;
+            /** Format: int32 */
+            off?: number | null;
+            parts: number[];
+            past: boolean;
+            planStart: boolean;
+            runsAs?: string | null;
+            sessions: components["schemas"]["CalendarSession"][];
+            teaches: boolean;
+            today: boolean;
+        };
+        CalendarSession: {
+            /** Format: int32 */
+            minutes: number;
+            /** Format: date-time */
+            name: string;
+            /** Format: int32 */
+            number: number;
+            origin: string;
+            paused: boolean;
+            /** Format: int32 */
+            section: number;
+            /** Format: date-time */
+            start: string;
+        };
+        CalendarView: {
+            balance: components["schemas"]["WeekdayCount"][];
+            closures: components["schemas"]["ClosureView"][];
+            columns: components["schemas"]["CalendarColumn"][];
+            courses: components["schemas"]["CourseHead"][];
+            /** Format: int32 */
+            findings: number;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            firstPlanDay?: string | null;
+            /** Format: date */
+            last: string;
+            mend?: components["schemas"]["SwapView"];
+            redo?: string | null;
+            rotation?: components["schemas"]["RotationView"];
+            sections: components["schemas"]["SectionHead"][];
+            /** Format: int32 */
+            teachingDays: number;
+            /** Format: int32 */
+            teachingWeeks: number;
+            /** Format: int64 */
+            termId: number;
+            termName: string;
+            /** Format: date */
+            today: string;
+            undo?: string | null;
+            /** Format: int64 */
+            version: number;
+            /** Format: int32 */
+            weekCount: number;
+            weekStart: string;
+            weekdays: string[];
+            weeks: components["schemas"]["CalendarWeek"][];
+            zone: string;
+        };
+        CalendarWeek: {
+            counts: components["schemas"]["WeekCount"][];
+            days: components["schemas"]["CalendarDay"][];
+            /** Format: date */
+            first: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            teachingWeek?: number | null;
+        };
+        CellPlace: {
+            course: string;
+            date: string;
+            item: string;
+            sections: string[];
+        };
+        CellTyped: {
+            course: string;
+            date: string;
+            item: string;
+            sections: string[];
+            text: string;
+        };
+        CellUnderstood: {
+            /** Format: date-time */
+            at?: string | null;
+            said: string;
+            understood: boolean;
+        };
+        CellsRead: {
+            cells: components["schemas"]["CellUnderstood"][];
+            change?: {
+                [key: string]: unknown;
+            } | null;
+        };
+        CellsTyped: {
+            cells: components["schemas"]["CellTyped"][];
+        };
+        ChangeRequest: {
+            /** @description See docs/plan-file.md */
+            change: string;
+            /** Format: int64 */
+            version: number;
+        };
+        ClassLine: {
+            /** Format: int32 */
+            minutes: number;
+            /** Format: date-time */
+            name: string;
+            /** Format: int32 */
+            number?: number | null;
+            place: string;
+            reason: string;
+            /** Format: int32 */
+            series?: number | null;
+            /** Format: date-time */
+            start: string;
+            state: string;
+            taught: boolean;
+        };
+        ClosureView: {
+            days: string;
+            /** Format: date */
+            first: string;
+            /** Format: time-local */
+            from?: string | null;
+            justInCase: boolean;
+            kind: string;
+            /** Format: date */
+            last: string;
+            noClass: boolean;
+            nothingDue: boolean;
+            only?: string[] | null;
+            planPauses: boolean;
+            proposed: boolean;
+            reason: string;
+            /** Format: time-local */
+            to?: string | null;
+        };
+        ColleagueLine: {
+            accepted: boolean;
+            course?: string | null;
+            /** Format: date */
+            first?: string | null;
+            /** Format: int64 */
+            id: number;
+            /** Format: date */
+            last?: string | null;
+            mail: string;
+            name: string;
+            role: string;
+            section?: string | null;
+        };
+        Column: {
+            meets: boolean;
+            /** Format: time-local */
+            time?: string | null;
+            /** Format: int32 */
+            weekday: number;
+        };
+        CourseHead: {
+            asks: string;
+            code: string;
+            /** Format: int32 */
+            requiredMinutes?: number | null;
+            title: string;
+            /** Format: int32 */
+            usualMinutes: number;
+        };
+        DateGiven: {
+            /** Format: date-time */
+            at?: string | null;
+            date: string;
+            said: string;
+            section: string;
+        };
+        DatesCell: {
+            at: string[];
+            own?: string[] | null;
+            rule?: string | null;
+            state: string[];
+            typed?: string | null;
+        };
+        DatesCourse: {
+            code: string;
+            lessons: components["schemas"]["DatesLesson"][];
+            sections: string[];
+            title: string;
+            units: components["schemas"]["DatesUnit"][];
+        };
+        DatesLesson: {
+            id: string;
+            title: string;
+            unit: string;
+        };
+        DatesRow: {
+            closes: components["schemas"]["DatesCell"];
+            course: string;
+            due: components["schemas"]["DatesCell"];
+            id: string;
+            kind: string;
+            lesson?: string | null;
+            locked: boolean;
+            marking: string;
+            /** Format: int32 */
+            minutes?: number | null;
+            only?: string[] | null;
+            opens: components["schemas"]["DatesCell"];
+            title: string;
+            unit: string;
+            wrong: components["schemas"]["FindingView"][];
+        };
+        DatesUnit: {
+            code: string;
+            colour?: string | null;
+            id: string;
+            /** Format: int32 */
+            number: number;
+            title: string;
+        };
+        DatesView: {
+            courses: components["schemas"]["DatesCourse"][];
+            findings: components["schemas"]["FindingView"][];
+            /** Format: date-time */
+            now: string;
+            redo?: string | null;
+            rows: components["schemas"]["DatesRow"][];
+            /** Format: int64 */
+            termId: number;
+            termName: string;
+            undo?: string | null;
+            /** Format: int64 */
+            version: number;
+            weeks: components["schemas"]["DatesWeek"][];
+        };
+        DatesWeek: {
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            /** Format: int32 */
+            number: number;
+        };
+        Day: {
+            /** Format: date */
+            date: string;
+            gone: components["schemas"]["Gone"][];
+            inTerm: boolean;
+            items: components["schemas"]["ItemView"][];
+            lessons: components["schemas"]["LessonView"][];
+            load: components["schemas"]["DayLoad"];
+            notes: string[];
+            notices: components["schemas"]["NoticeView"][];
+            off?: components["schemas"]["Off"];
+            past: boolean;
+            sessions: components["schemas"]["SessionView"][];
+            teaches: boolean;
+            thread?: components["schemas"]["Thread"];
+            today: boolean;
+            words: components["schemas"]["NoteView"][];
+        };
+        DayLoad: {
+            /** Format: int32 */
+            due: number;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            over: number;
+            /** Format: int32 */
+            tests: number;
+        };
+        DayOffLine: {
+            /** Format: int32 */
+            number: number;
+            said: string;
+            state: string;
+            text: string;
+        };
+        DayRead: {
+            /** Format: date */
+            date: string;
+        };
+        DayTyped: {
+            course: string;
+            /** Format: date */
+            date: string;
+            section: string;
+            text: string;
+        };
+        DaysOffRead: {
+            differences?: {
+                [key: string]: unknown;
+            } | null;
+            differencesSaid: string[];
+            lines: components["schemas"]["OffLine"][];
+        };
+        DemoSignIn: {
+            displayName: string;
+            password: string;
+            signIn: string;
+            what: string;
+        };
+        DraftText: {
+            body: string;
+        };
+        Fault: {
+            /** Format: int32 */
+            line: number;
+            message: string;
+            pointer: string;
+            /** @enum {string} */
+            severity: "FATAL" | "KEPT" | "REMARK";
+        };
+        FileKept: {
+            file: string;
+            mediaType: string;
+            name: string;
+            /** Format: int64 */
+            size: number;
+        };
+        FillAsked: {
+            from: components["schemas"]["CellPlace"];
+            step: string;
+            to: components["schemas"]["CellPlace"][];
+        };
+        FindingView: {
+            about: string;
+            code: string;
+            id: string;
+            mend?: {
+                [key: string]: unknown;
+            } | null;
+            section: string;
+            sentence: string;
+            severity: string;
+        };
+        Gone: {
+            id: string;
+            title: string;
+            /** Format: date-time */
+            to?: string | null;
+            what: string;
+            why: string;
+        };
+        HistoryLine: {
+            accountName: string;
+            /** @enum {string} */
+            kind: "BEGIN" | "CHANGE" | "UNDO" | "REDO";
+            /** Format: date-time */
+            madeAt: string;
+            name?: string | null;
+            /** Format: int64 */
+            ofSeq?: number | null;
+            sentence: string;
+            /** Format: int64 */
+            seq: number;
+        };
+        HistoryView: {
+            lines: components["schemas"]["HistoryLine"][];
+            /** Format: int64 */
+            redo?: number | null;
+            termName: string;
+            /** Format: int64 */
+            undo?: number | null;
+            /** Format: int64 */
+            version: number;
+        };
+        HolidayLine: {
+            closure: {
+                [key: string]: unknown;
+            };
+            /** Format: date */
+            day: string;
+            everyone: boolean;
+            name: string;
+            state: string;
+            takes: string;
+        };
+        HolidaysRead: {
+            checked: boolean;
+            holidays: components["schemas"]["HolidayLine"][];
+        };
+        InvitationForm: {
+            course?: string | null;
+            /** Format: date */
+            first?: string | null;
+            /** Format: date */
+            last?: string | null;
+            /** Format: email */
+            mail: string;
+            name: string;
+            role: string;
+            section?: string | null;
+        };
+        InvitationView: {
+            by: string;
+            name: string;
+            role: string;
+            taken: boolean;
+            term: string;
+        };
+        InvitedAccount: {
+            password: string;
+            signIn: string;
+        };
+        ItemTyped: {
+            course: string;
+            item: string;
+            unit?: string | null;
+        };
+        ItemView: {
+            fixed: boolean;
+            hangsOn?: string | null;
+            id: string;
+            kind: string;
+            lesson?: string | null;
+            locked: boolean;
+            /** Format: int32 */
+            minutes?: number | null;
+            proposed: boolean;
+            rolled: boolean;
+            shortName: string;
+            test: boolean;
+            /** Format: time-local */
+            time: string;
+            title: string;
+            unit: string;
+            which: string;
+        };
+        LessonView: {
+            id: string;
+            optional: boolean;
+            /** Format: int32 */
+            part: number;
+            /** Format: int32 */
+            parts: number;
+            pinned: boolean;
+            proposed: boolean;
+            reserve: boolean;
+            taught: boolean;
+            title: string;
+            unit: string;
+        };
+        Line: {
+            /** Format: int32 */
+            number: number;
+            said: string;
+            state: string;
+            text: string;
+        };
+        LineRead: {
+            change: {
+                [key: string]: unknown;
+            };
+            key: string;
+            said: string;
+        };
+        LineTyped: {
+            before?: string | null;
+            course: string;
+            lesson?: string | null;
+            level: string;
+            text: string;
+            unit?: string | null;
+            within?: string | null;
+        };
+        ListGiven: {
+            /** Format: byte */
+            content?: string | null;
+            dayFirst?: boolean | null;
+            name?: string | null;
+            text?: string | null;
+        };
+        Made: {
+            sentence: string;
+            /** Format: int64 */
+            version: number;
+        };
+        MadeTerm: {
+            faults: components["schemas"]["Fault"][];
+            /** Format: int64 */
+            id: number;
+        };
+        Mail: {
+            body: string;
+            /** Format: int64 */
+            id: number;
+            recipient: string;
+            /** Format: date-time */
+            sentAt: string;
+            subject: string;
+        };
+        Me: {
+            displayName: string;
+            signIn: string;
+        };
+        MeetingsRead: {
+            patterns: {
+                [key: string]: unknown;
+            }[];
+            said: string;
+        };
+        MomentName: {
+            name: string;
+        };
+        MoveView: {
+            course: string;
+            /** Format: date-time */
+            from?: string | null;
+            hand: boolean;
+            id: string;
+            section: string;
+            title: string;
+            /** Format: date-time */
+            to?: string | null;
+            what: string;
+            why: string;
+        };
+        NewAccount: {
+            displayName: string;
+            password: string;
+            signIn: string;
+        };
+        NoteView: {
+            own: boolean;
+            section?: string | null;
+            text: string;
+        };
+        NoticeView: {
+            allDay: boolean;
+            /** Format: date-time */
+            begins: string;
+            course: string;
+            /** Format: date-time */
+            ends: string;
+            /** Format: date */
+            entry?: string | null;
+            /** Format: date-time */
+            hiddenUntil?: string | null;
+            id: string;
+            own: boolean;
+            place: string;
+            proposed: boolean;
+            title: string;
+        };
+        Off: {
+            /** Format: date */
+            first: string;
+            justInCase: boolean;
+            kind: string;
+            /** Format: date */
+            last: string;
+            noClass: boolean;
+            nothingDue: boolean;
+            only: string[];
+            planPauses: boolean;
+            proposed: boolean;
+            reason: string;
+        };
+        OffLine: {
+            closure?: {
+                [key: string]: unknown;
+            } | null;
+            /** Format: int32 */
+            number: number;
+            said: string;
+            state: string;
+            takes?: string | null;
+            text: string;
+        };
+        Outline: {
+            noDate: components["schemas"]["OutlineItem"][];
+            noSession: components["schemas"]["OutlineLesson"][];
+            notices: components["schemas"]["OutlineNotice"][];
+            units: components["schemas"]["OutlineUnit"][];
+        };
+        OutlineGiven: {
+            /** Format: byte */
+            content?: string | null;
+            course: string;
+            name?: string | null;
+            text?: string | null;
+        };
+        OutlineItem: {
+            /** Format: date-time */
+            date?: string | null;
+            id: string;
+            kind: string;
+            lesson?: string | null;
+            locked: boolean;
+            marking: string;
+            /** Format: int32 */
+            minutes?: number | null;
+            moved: boolean;
+            title: string;
+            unit: string;
+            within?: string | null;
+        };
+        OutlineLesson: {
+            /** Format: date */
+            date?: string | null;
+            id: string;
+            items: components["schemas"]["OutlineItem"][];
+            /** Format: int32 */
+            length: number;
+            moved: boolean;
+            optional: boolean;
+            /** Format: date */
+            pin?: string | null;
+            reserve: boolean;
+            state: string;
+            title: string;
+            unit: string;
+        };
+        OutlineLine: {
+            /** Format: int32 */
+            number: number;
+            said: string;
+            state: string;
+            text: string;
+        };
+        OutlineNotice: {
+            /** Format: date-time */
+            date?: string | null;
+            id: string;
+            moved: boolean;
+            own: boolean;
+            series: boolean;
+            /** Format: int32 */
+            times: number;
+            title: string;
+            unit?: string | null;
+        };
+        OutlineRead: {
+            change?: {
+                [key: string]: unknown;
+            } | null;
+            /** Format: int32 */
+            items: number;
+            /** Format: int32 */
+            lessons: number;
+            lines: components["schemas"]["OutlineLine"][];
+            /** Format: int32 */
+            units: number;
+        };
+        OutlineUnit: {
+            code: string;
+            colour: string;
+            /** Format: date */
+            first?: string | null;
+            id: string;
+            items: components["schemas"]["OutlineItem"][];
+            /** Format: date */
+            last?: string | null;
+            lessons: components["schemas"]["OutlineLesson"][];
+            notices: components["schemas"]["OutlineNotice"][];
+            /** Format: int32 */
+            number: number;
+            startsWeek: boolean;
+            title: string;
+        };
+        Place: {
+            code: string;
+            name: string;
+        };
+        ProposalView: {
+            appear: components["schemas"]["FindingView"][];
+            calendar?: components["schemas"]["CalendarView"];
+            dates?: components["schemas"]["DatesView"];
+            does: string;
+            goAway: components["schemas"]["FindingView"][];
+            moves: components["schemas"]["MoveView"][];
+            notes: string[];
+            quiet: boolean;
+            sentence: string;
+            /** Format: int64 */
+            version: number;
+            wall?: components["schemas"]["WallView"];
+        };
+        RosterGiven: {
+            /** Format: byte */
+            content?: string | null;
+            course: string;
+            name?: string | null;
+            section: string;
+            text?: string | null;
+        };
+        RosterLine: {
+            /** Format: int32 */
+            number: number;
+            said: string;
+            state: string;
+            student?: components["schemas"]["StudentLine"];
+            text: string;
+        };
+        RosterRead: {
+            change?: {
+                [key: string]: unknown;
+            } | null;
+            lines: components["schemas"]["RosterLine"][];
+            missing: components["schemas"]["StudentLine"][];
+        };
+        RotationView: {
+            advances: string;
+            letters: string[];
+            restarts: {
+                [key: string]: string;
+            };
+        };
+        RuleRead: {
+            rule: {
+                [key: string]: unknown;
+            };
+            said: string;
+        };
+        RuleSaid: {
+            said: string;
+        };
+        Said: {
+            ok: boolean;
+            part: string;
+            text: string;
+        };
+        SectionChoice: {
+            course: string;
+            courseTitle: string;
+            section: string;
+        };
+        SectionHead: {
+            /** Format: int32 */
+            asked?: number | null;
+            beat?: string | null;
+            byWeekday: components["schemas"]["WeekdayCount"][];
+            course: string;
+            courseTitle: string;
+            instructor: string;
+            /** Format: int32 */
+            leastInAll?: number | null;
+            meets: string[];
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            missing: number;
+            /** Format: int32 */
+            missingSessions: number;
+            /** Format: int32 */
+            mostInAll?: number | null;
+            pace: string;
+            partOf: string;
+            patterns: {
+                [key: string]: unknown;
+            }[];
+            section: string;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            students: number;
+            /** Format: int32 */
+            work: number;
+        };
+        SectionView: {
+            course: string;
+            courseTitle: string;
+            /** Format: int32 */
+            lessons: number;
+            /** Format: int32 */
+            minutes: number;
+            pace: string;
+            /** Format: int32 */
+            requiredMinutes?: number | null;
+            section: string;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            usualMinutes: number;
+            /** Format: int32 */
+            weekLimit: number;
+        };
+        SessionView: {
+            beat: boolean;
+            /** Format: date-time */
+            end: string;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: date-time */
+            name: string;
+            /** Format: int32 */
+            number: number;
+            place: string;
+            /** Format: date-time */
+            start: string;
+            state: string;
+        };
+        Sheet: {
+            classes: components["schemas"]["SheetClass"][];
+            course: string;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            section: string;
+            term: string;
+        };
+        SheetClass: {
+            due: string[];
+            /** Format: date-time */
+            end: string;
+            lessons: string[];
+            place: string;
+            /** Format: date-time */
+            start: string;
+        };
+        SourceLine: {
+            name: string;
+            /** Format: date-time */
+            readAt: string;
+        };
+        StartForm: {
+            course: string;
+            credits: string;
+            daysOff: string;
+            first: string;
+            last: string;
+            meets: string;
+            name: string;
+            outline: string;
+            section: string;
+            weekdays: string[];
+            zone: string;
+        };
+        StartedTerm: {
+            /** Format: int64 */
+            id: number;
+        };
+        StepRequest: {
+            /** Format: int64 */
+            version: number;
+        };
+        StudentLine: {
+            id: string;
+            mail: string;
+            name: string;
+        };
+        SwapView: {
+            as: string;
+            /** Format: date */
+            day: string;
+            said: string;
+        };
+        TableGiven: {
+            /** Format: byte */
+            content: string;
+            name: string;
+        };
+        TableLine: {
+            date: string;
+            /** Format: int32 */
+            row: number;
+            said: string;
+            section: string;
+            state: string;
+            title: string;
+        };
+        TableRead: {
+            change?: {
+                [key: string]: unknown;
+            } | null;
+            lines: components["schemas"]["TableLine"][];
+            /** Format: int32 */
+            same: number;
+        };
+        TermLine: {
+            /** Format: date */
+            first: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: date */
+            last: string;
+            name: string;
+            role: string;
+            sections: string[];
+        };
+        Thread: {
+            begins: boolean;
+            ends: boolean;
+            unit: string;
+        };
+        TimetableGiven: {
+            /** Format: byte */
+            content: string;
+            name?: string | null;
+        };
+        TimetableGroup: {
+            change?: {
+                [key: string]: unknown;
+            } | null;
+            /** Format: int32 */
+            classes: number;
+            course: string;
+            said: string[];
+            section: string;
+            state: string;
+            title: string;
+        };
+        Understood: {
+            daysOff: components["schemas"]["DayOffLine"][];
+            /** Format: int32 */
+            items: number;
+            /** Format: int32 */
+            lessons: number;
+            outline: components["schemas"]["Line"][];
+            ready: boolean;
+            said: components["schemas"]["Said"][];
+            /** Format: int32 */
+            sessionsAsked: number;
+            /** Format: int32 */
+            units: number;
+            wall?: components["schemas"]["WallView"];
+        };
+        WallView: {
+            columns: components["schemas"]["Column"][];
+            findings: components["schemas"]["FindingView"][];
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            outline: components["schemas"]["Outline"];
+            redo?: string | null;
+            section: components["schemas"]["SectionView"];
+            sections: components["schemas"]["SectionChoice"][];
+            /** Format: int64 */
+            termId: number;
+            termName: string;
+            /** Format: date */
+            today: string;
+            undo?: string | null;
+            /** Format: int64 */
+            version: number;
+            weekStart: string;
+            weeks: components["schemas"]["Week"][];
+        };
+        Week: {
+            away?: string | null;
+            days: components["schemas"]["Day"][];
+            /** Format: date */
+            first: string;
+            headline: string;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            over: number;
+            targets: string[];
+            /** Format: int32 */
+            teachingWeek?: number | null;
+        };
+        WeekCount: {
+            /** Format: int32 */
+            stand: number;
+            /** Format: int32 */
+            usual: number;
+        };
+        WeekdayCount: {
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            weekday: number;
+        };
+        Welcome: {
+            demo: boolean;
+            demoSignIns: components["schemas"]["DemoSignIn"][];
+            firstVisit: boolean;
+            /** Format: date */
+            today: string;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  create: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["NewAccount"];
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Me"];
-        };
-      };
-    };
-  };
-  read: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        name: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["DraftText"];
-        };
-      };
-    };
-  };
-  keep: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        name: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["DraftText"];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  drop: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        name: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  countries: {
-    parameters: {
-      query?: {
-        language?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Place"][];
-        };
-      };
-    };
-  };
-  regions: {
-    parameters: {
-      query?: {
-        country?: string;
-        language?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Place"][];
-        };
-      };
-    };
-  };
-  invitation: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        token: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["InvitationView"];
-        };
-      };
-    };
-  };
-  takeWithAccount: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        token: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["InvitedAccount"];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  take: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        token: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  me: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Me"];
-        };
-      };
-    };
-  };
-  outbox: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Mail"][];
-        };
-      };
-    };
-  };
-  start: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["StartForm"];
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["StartedTerm"];
-        };
-      };
-    };
-  };
-  understand: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["StartForm"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Understood"];
-        };
-      };
-    };
-  };
-  all: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["TermLine"][];
-        };
-      };
-    };
-  };
-  open: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/octet-stream": string;
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["MadeTerm"];
-        };
-      };
-    };
-  };
-  calendar: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["CalendarView"];
-        };
-      };
-    };
-  };
-  make: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["ChangeRequest"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Made"];
-        };
-      };
-    };
-  };
-  classes: {
-    parameters: {
-      query: {
-        course: string;
-        section?: string;
-      };
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["ClassLine"][];
-        };
-      };
-    };
-  };
-  classesTable: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "text/csv": string;
-        };
-      };
-    };
-  };
-  classesCalendar: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "text/calendar": string;
-        };
-      };
-    };
-  };
-  all_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["ColleagueLine"][];
-        };
-      };
-    };
-  };
-  invite: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["InvitationForm"];
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["ColleagueLine"];
-        };
-      };
-    };
-  };
-  withdraw: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-        colleagueId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  dates: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["DatesView"];
-        };
-      };
-    };
-  };
-  template: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
-        };
-      };
-    };
-  };
-  csv: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "text/csv": string;
-        };
-      };
-    };
-  };
-  workbook: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
-        };
-      };
-    };
-  };
-  file: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["TableGiven"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["TableRead"];
-        };
-      };
-    };
-  };
-  fill: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["FillAsked"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["CellsRead"];
-        };
-      };
-    };
-  };
-  read_3: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["CellsTyped"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["CellsRead"];
-        };
-      };
-    };
-  };
-  day_1: {
-    parameters: {
-      query: {
-        text: string;
-        section?: string;
-      };
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["DayRead"];
-        };
-      };
-    };
-  };
-  daysOffTable: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "text/csv": string;
-        };
-      };
-    };
-  };
-  daysOffCalendar: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "text/calendar": string;
-        };
-      };
-    };
-  };
-  files: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["SourceLine"][];
-        };
-      };
-    };
-  };
-  keep_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["ListGiven"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["SourceLine"][];
-        };
-      };
-    };
-  };
-  read_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["ListGiven"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["DaysOffRead"];
-        };
-      };
-    };
-  };
-  keep_1: {
-    parameters: {
-      query: {
-        name: string;
-      };
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/octet-stream": string;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["FileKept"];
-        };
-      };
-    };
-  };
-  file_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-        file: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/octet-stream": string;
-        };
-      };
-    };
-  };
-  findings: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["FindingView"][];
-        };
-      };
-    };
-  };
-  read_4: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["HistoryView"];
-        };
-      };
-    };
-  };
-  name: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-        seq: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["MomentName"];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  returnTo: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-        seq: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["StepRequest"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Made"];
-        };
-      };
-    };
-  };
-  holidays: {
-    parameters: {
-      query?: {
-        country?: string;
-        region?: string;
-        language?: string;
-      };
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["HolidaysRead"];
-        };
-      };
-    };
-  };
-  meetings: {
-    parameters: {
-      query: {
-        text: string;
-      };
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["MeetingsRead"];
-        };
-      };
-    };
-  };
-  day: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["DayTyped"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["LineRead"];
-        };
-      };
-    };
-  };
-  itemDates: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["ItemTyped"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["DateGiven"][];
-        };
-      };
-    };
-  };
-  line: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["LineTyped"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["LineRead"];
-        };
-      };
-    };
-  };
-  reading: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["OutlineGiven"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["OutlineRead"];
-        };
-      };
-    };
-  };
-  plan: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": Record<string, never>;
-        };
-      };
-    };
-  };
-  propose: {
-    parameters: {
-      query?: {
-        course?: string;
-        section?: string;
-        view?: string;
-      };
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": Record<string, never>;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["ProposalView"];
-        };
-      };
-    };
-  };
-  redo: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["StepRequest"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Made"];
-        };
-      };
-    };
-  };
-  roster: {
-    parameters: {
-      query: {
-        course: string;
-        section?: string;
-      };
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["StudentLine"][];
-        };
-      };
-    };
-  };
-  read_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["RosterGiven"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["RosterRead"];
-        };
-      };
-    };
-  };
-  rule: {
-    parameters: {
-      query: {
-        course: string;
-        lesson?: string;
-        text: string;
-      };
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["RuleRead"];
-        };
-      };
-    };
-  };
-  said: {
-    parameters: {
-      query: {
-        course: string;
-      };
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": Record<string, never>;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["RuleSaid"];
-        };
-      };
-    };
-  };
-  sheet: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Sheet"];
-        };
-      };
-    };
-  };
-  timetable: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["TimetableGiven"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["TimetableGroup"][];
-        };
-      };
-    };
-  };
-  undo: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["StepRequest"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Made"];
-        };
-      };
-    };
-  };
-  wall: {
-    parameters: {
-      query?: {
-        course?: string;
-        section?: string;
-      };
-      header?: never;
-      path: {
-        termId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["WallView"];
-        };
-      };
-    };
-  };
-  welcome: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Welcome"];
-        };
-      };
-    };
-  };
+    create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAccount"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftText"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftText"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    countries: {
+        parameters: {
+            query?: {
+                language?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Place"][];
+                };
+            };
+        };
+    };
+    regions: {
+        parameters: {
+            query?: {
+                country?: string;
+                language?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Place"][];
+                };
+            };
+        };
+    };
+    invitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationView"];
+                };
+            };
+        };
+    };
+    takeWithAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvitedAccount"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    me: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+        };
+    };
+    outbox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mail"][];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartedTerm"];
+                };
+            };
+        };
+    };
+    understand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Understood"];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TermLine"][];
+                };
+            };
+        };
+    };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeTerm"];
+                };
+            };
+        };
+    };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Made"];
+                };
+            };
+        };
+    };
+    classes: {
+        parameters: {
+            query: {
+                course: string;
+                section?: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassLine"][];
+                };
+            };
+        };
+    };
+    classesTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    classesCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColleagueLine"][];
+                };
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvitationForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColleagueLine"];
+                };
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+                colleagueId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    dates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DatesView"];
+                };
+            };
+        };
+    };
+    template: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                };
+            };
+        };
+    };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    workbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TableGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TableRead"];
+                };
+            };
+        };
+    };
+    fill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FillAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CellsRead"];
+                };
+            };
+        };
+    };
+    read_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CellsTyped"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CellsRead"];
+                };
+            };
+        };
+    };
+    day_1: {
+        parameters: {
+            query: {
+                text: string;
+                section?: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayRead"];
+                };
+            };
+        };
+    };
+    daysOffTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    daysOffCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    files: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceLine"][];
+                };
+            };
+        };
+    };
+    keep_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceLine"][];
+                };
+            };
+        };
+    };
+    read_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaysOffRead"];
+                };
+            };
+        };
+    };
+    keep_1: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileKept"];
+                };
+            };
+        };
+    };
+    file_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+        };
+    };
+    findings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindingView"][];
+                };
+            };
+        };
+    };
+    read_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryView"];
+                };
+            };
+        };
+    };
+    name: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+                seq: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MomentName"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    returnTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+                seq: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Made"];
+                };
+            };
+        };
+    };
+    holidays: {
+        parameters: {
+            query?: {
+                country?: string;
+                region?: string;
+                language?: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HolidaysRead"];
+                };
+            };
+        };
+    };
+    meetings: {
+        parameters: {
+            query: {
+                text: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeetingsRead"];
+                };
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayTyped"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineRead"];
+                };
+            };
+        };
+    };
+    itemDates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ItemTyped"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DateGiven"][];
+                };
+            };
+        };
+    };
+    line: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineTyped"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineRead"];
+                };
+            };
+        };
+    };
+    reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutlineGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutlineRead"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+        };
+    };
+    propose: {
+        parameters: {
+            query?: {
+                course?: string;
+                section?: string;
+                view?: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalView"];
+                };
+            };
+        };
+    };
+    redo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Made"];
+                };
+            };
+        };
+    };
+    roster: {
+        parameters: {
+            query: {
+                course: string;
+                section?: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentLine"][];
+                };
+            };
+        };
+    };
+    read_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRead"];
+                };
+            };
+        };
+    };
+    rule: {
+        parameters: {
+            query: {
+                course: string;
+                lesson?: string;
+                text: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleRead"];
+                };
+            };
+        };
+    };
+    said: {
+        parameters: {
+            query: {
+                course: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleSaid"];
+                };
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"];
+                };
+            };
+        };
+    };
+    timetable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimetableGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimetableGroup"][];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Made"];
+                };
+            };
+        };
+    };
+    wall: {
+        parameters: {
+            query?: {
+                course?: string;
+                section?: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WallView"];
+                };
+            };
+        };
+    };
+    welcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Welcome"];
+                };
+            };
+        };
+    };
 }

@@ -44,7 +44,10 @@ const template = computed(() => wide.value.map((w) => `${w}px`).join(" ") + " mi
 const least = computed(() => wide.value.reduce((a, b) => a + b, 0) + 170 + "px");
 const isRow = (line: TableLine | undefined): line is TableRow => line !== undefined && "row" in line;
 const units = computed(
-  () => new Map(props.view.courses.flatMap((c) => c.units.map((u) => [`${c.code}/${u.id}`, threadOf(u.number)]))),
+  () =>
+    new Map(
+      props.view.courses.flatMap((c) => c.units.map((u) => [`${c.code}/${u.id}`, threadOf(u.number, u.colour ?? "")])),
+    ),
 );
 const rows = computed(() => props.lines.filter(isRow));
 const all = computed(() => rows.value.length > 0 && rows.value.every((r) => chosen.value.has(r.key)));

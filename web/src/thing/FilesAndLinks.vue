@@ -14,9 +14,9 @@ interface FileUse {
   publish?: boolean;
   from?: string;
 }
-const props = defineProps<{ termId: number }>();
+const props = defineProps<{ termId: number; linksOnly?: boolean }>();
 const links = defineModel<Link[]>("links", { required: true });
-const files = defineModel<FileUse[]>("files", { required: true });
+const files = defineModel<FileUse[]>("files", { default: () => [] });
 const chooser = ref<HTMLInputElement>();
 const wrong = ref("");
 const busy = ref(false);
@@ -117,11 +117,20 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       </button>
     </div>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
-    <button type="button" class="do" :disabled="busy" @click="chooser?.click()">
+    <button v-if="!linksOnly" type="button" class="do" :disabled="busy" @click="chooser?.click()">
       {{ busy ? "storing…" : "add a file" }}
     </button>
     <button type="button" class="do" @click="links = [...links, { url: '' }]">add a link</button>
-    <input ref="chooser" type="file" multiple class="vh" tabindex="-1" aria-label="Files" @change="choose" />
+    <input
+      v-if="!linksOnly"
+      ref="chooser"
+      type="file"
+      multiple
+      class="vh"
+      tabindex="-1"
+      aria-label="Files"
+      @change="choose"
+    />
   </div>
 </template>
 

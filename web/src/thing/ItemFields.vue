@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { type Schemas, type WallView, api, ask } from "../api/client";
+import MarkdownField from "../ui/MarkdownField.vue";
 import DateChoice from "./DateChoice.vue";
 import { DATES } from "./dates";
 import FilesAndLinks from "./FilesAndLinks.vue";
@@ -114,13 +115,13 @@ function setFor(section: string, on: boolean) {
     :day="day"
   />
   <p v-if="misread" class="look" role="status">{{ misread }}</p>
-  <label class="row"
-    ><span>To do</span>
-    <textarea v-model="form.instructions" class="field" rows="3" maxlength="20000" placeholder="Markdown"></textarea>
-  </label>
+  <div class="row"><span>To do</span><MarkdownField v-model="form.instructions" label="To do" /></div>
   <div class="row">
     <span>Hand in</span>
     <span class="ticks">
+      <label
+        ><input type="radio" name="hand-in" :checked="!form.handIn" @change="form.handIn = undefined" /> not said</label
+      >
       <label><input v-model="form.handIn" type="radio" value="file" /> a file</label>
       <label><input v-model="form.handIn" type="radio" value="paper" /> on paper</label>
       <label><input v-model="form.handIn" type="radio" value="nothing" /> nothing</label>

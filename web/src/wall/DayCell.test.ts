@@ -6,7 +6,10 @@ import { day, lesson } from "./testWall";
 
 function cell(more: Parameters<typeof day>[1]) {
   const days = [day("2026-10-09", more)];
-  const found = cellsOf({ number: 1, first: "2026-10-05", minutes: 0, over: 0, days }, false)[0]!;
+  const found = cellsOf(
+    { number: 1, first: "2026-10-05", minutes: 0, over: 0, headline: "", targets: [], days },
+    false,
+  )[0]!;
   const looks = new Map([["U", ["c0", "p0"]]]);
   return mount(DayCell, {
     props: {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { clock, hours } from "../ui/say";
+import { hours } from "../ui/say";
 import Mark from "./Mark.vue";
 import { draw } from "./drawn";
 import type { Cell } from "./rows";
@@ -119,16 +119,17 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
     <div v-else-if="!close && (shows.items.length || shows.goneWork.length)" class="due" :class="{ on: cell.off }">
       <span
         v-for="item in shows.items.slice(0, shows.fits)"
-        :key="item.id"
+        :key="item.key"
         class="it"
         :class="{
           test: item.test,
-          read: item.kind === 'reading',
+          read: item.reading,
+          ntc: item.notice,
           neu2: item.proposed,
-          picked: picked.has('item:' + item.id),
+          picked: picked.has(item.key),
         }"
-        :data-drag="item.locked ? undefined : 'item:' + item.id"
-        :title="`${item.title}, ${item.which.replace('main-', '')} ${clock(item.time)}`"
+        :data-drag="item.carries ? item.key : undefined"
+        :title="item.words"
         ><Mark v-if="item.locked" is="lock" /><Mark v-else-if="item.fixed" is="pin" />{{ item.shortName }}</span
       >
       <span v-if="shows.items.length > shows.fits" class="more">+{{ shows.items.length - shows.fits }}</span>
@@ -137,6 +138,10 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
       }}</s>
       <span v-if="shows.goneWork.length > 2" class="more">−{{ shows.goneWork.length - 2 }}</span>
     </div>
+    <span v-if="shows.goesOn" class="pencil" aria-hidden="true"></span>
+    <span v-if="day.words.length" class="word" :title="day.words.map((w) => w.text).join('; ')">{{
+      close ? "¶" : day.words[0]!.text
+    }}</span>
     <span v-if="target" class="says">{{ target }}</span>
   </div>
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { type Change, type Day, type ItemView, type WallView, api, ask } from "../api/client";
+import { type Change, type Day, type ItemView, type NoticeView, type WallView, api, ask } from "../api/client";
 import { clock, moment, weekdayDay, weekdayNumber } from "../ui/say";
 import Mark from "./Mark.vue";
+import { noticeKey, noticeTime } from "./drawn";
 import { injectWall } from "./useWall";
 import { unitsOf } from "./units";
 
@@ -14,6 +15,7 @@ const emit = defineEmits<{
   off: [];
   shift: [];
   move: [];
+  words: [];
   close: [];
   /** Goes to the day before or after, without closing. */
   step: [by: 1 | -1];
@@ -23,14 +25,28 @@ const { propose, proposal, termId } = injectWall();
 const units = computed(() => unitsOf(props.wall));
 const { course, section } = props.wall.section;
 const lines = computed(() => {
-  const work = props.day.items.map((i) => ({ key: `item:${i.id}`, time: clock(i.time), lesson: null, item: i }));
+  const work = props.day.items.map((i) => ({
+    key: `item:${i.id}`,
+    time: clock(i.time),
+    lesson: null,
+    item: i,
+    notice: null,
+  }));
+  const notices = props.day.notices.map((n) => ({
+    key: n.course === course ? noticeKey(n) : "",
+    time: n.allDay ? "" : clock(n.begins),
+    lesson: null,
+    item: null,
+    notice: n,
+  }));
   const lessons = props.day.lessons.map((l) => ({
     key: `lesson:${l.id}`,
     time: props.day.sessions[0] && !props.day.sessions[0].beat ? clock(props.day.sessions[0].start) : "",
     lesson: l,
     item: null,
+    notice: null,
   }));
-  return [...lessons, ...work];
+  return [...lessons, ...work, ...notices];
 });
 const typed = ref("");
 const said = ref("");
@@ -73,6 +89,13 @@ function keys(event: KeyboardEvent, id: string) {
   if (!event.altKey || !to || proposal.value) return;
   event.preventDefault();
   place(id, to);
+}
+/** What a notice says beside its title. */
+function noticeSays(n: NoticeView): string {
+  const days = n.begins.slice(0, 10) !== n.ends.slice(0, 10) || !n.allDay ? noticeTime(n) : "";
+  return (
+    [n.own ? "only me" : n.course === course ? "" : n.course, days, n.place].filter(Boolean).join(", ") || "notice"
+  );
 }
 defineExpose({ add: () => adder.value?.focus() });
 const session = computed(() => props.day.sessions[0]);
@@ -135,20 +158,21 @@ function fix(id: string, fixed: boolean) {
     </div>
     <div v-for="note in day.notes" :key="note" class="soft">{{ note }}</div>
     <ol>
-      <li v-for="line in lines" :key="line.key + (line.item?.which ?? '')">
+      <li v-for="(line, n) in lines" :key="line.key + (line.item?.which ?? '') + n">
         <span class="tm">{{ line.time }}</span>
         <button
           type="button"
           class="plain nm"
           :class="{ picked: picked.has(line.key) }"
-          :data-drag="line.lesson?.taught || line.item?.locked ? undefined : line.key"
-          :title="line.lesson?.title ?? line.item?.title"
+          :data-drag="line.lesson?.taught || line.item?.locked || !line.key ? undefined : line.key"
+          :title="line.lesson?.title ?? line.item?.title ?? line.notice?.title"
+          :disabled="!line.key"
           @click="emit('pick', line.key, $event.ctrlKey || $event.metaKey)"
           @keydown="line.item && keys($event, line.item.id)"
           @dblclick="emit('edit', line.key)"
         >
           <span v-if="line.lesson" class="code" :class="units.get(line.lesson.unit)?.look"
-            >{{ line.lesson.id }} </span>{{ line.lesson?.title ?? line.item?.title }}
+            >{{ line.lesson.id }} </span>{{ line.lesson?.title ?? line.item?.title ?? line.notice?.title }}
         </button>
         <template v-if="line.lesson">
           <span v-if="line.lesson.taught" class="soft">taught</span>
@@ -200,6 +224,9 @@ function fix(id: string, fixed: boolean) {
             }}</span>
           </template>
         </template>
+        <span v-else-if="line.notice" class="soft cut" :title="noticeSays(line.notice)">{{
+          noticeSays(line.notice)
+        }}</span>
       </li>
       <li v-for="g in day.gone" :key="'g' + g.what + g.id">
         <s class="nm was">{{ g.title }}</s><span class="soft">{{
@@ -208,13 +235,16 @@ function fix(id: string, fixed: boolean) {
         <span class="vh">{{ g.to ? moment(g.to) : "" }}, {{ g.why }}</span>
       </li>
     </ol>
+    <p v-for="w in day.words" :key="(w.section ?? '') + w.text" class="words">
+      {{ w.text }}<span v-if="w.own" class="soft"> (not for students)</span>
+    </p>
     <form v-if="!proposal && day.inTerm" class="add" @submit.prevent="add">
       <input
         ref="adder"
         v-model="typed"
         class="field"
         :aria-label="`Something new on ${weekdayDay(day.date)}, for ${course} in every section`"
-        :placeholder="`new for all of ${course}: quiz 3, 5pm`"
+        :placeholder="`new for all of ${course}: quiz 3, 5pm; notice: …`"
         autocomplete="off"
         aria-describedby="added-said"
         @keydown.escape.stop="typed = ''"
@@ -228,6 +258,7 @@ function fix(id: string, fixed: boolean) {
       <button type="button" class="btn" @click="emit('shift')">Later or earlier…</button>
       <button type="button" class="btn" :disabled="!picked.size && !open.length" @click="emit('move')">Move…</button>
       <button v-if="picked.size === 1" type="button" class="btn" @click="emit('edit', [...picked][0]!)">Edit…</button>
+      <button type="button" class="btn" @click="emit('words')">Words…</button>
       <template v-if="canRecord">
         <button
           type="button"

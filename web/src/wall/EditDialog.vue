@@ -7,6 +7,7 @@ import { DATES } from "../thing/dates";
 import ItemFields from "../thing/ItemFields.vue";
 import LessonFields from "../thing/LessonFields.vue";
 import OtherDates from "../thing/OtherDates.vue";
+import { COLOURS } from "./units";
 import { injectWall } from "./useWall";
 
 /** Edits a lesson, an item or a unit; adds a lesson or work to a unit. */
@@ -113,6 +114,11 @@ function remove() {
             ><input v-model="form.startsWeek" type="checkbox" /> asks to start on the first class of a week</span
           ></label
         >
+        <label for="edit-colour">Thread</label>
+        <select id="edit-colour" v-model="form.colour" class="field">
+          <option :value="undefined">colour by its place</option>
+          <option v-for="c in COLOURS" :key="c">{{ c }}</option>
+        </select>
         <template v-if="!adding">
           <p class="wide soft">Dates for everything in it that has none of its own:</p>
           <template v-for="[which, name] in DATES" :key="which">

@@ -17,6 +17,7 @@ const keys = [
   ],
   ["N", "type something new into the day; in the outline, a new line below"],
   ["E", "edit what is chosen"],
+  ["B", "words on the day and its week; in the outline, B is a new notice"],
   ["A   X", "apply or discard the proposal"],
   ["W   K", "close-set or wide; keep this week open"],
   ["Space, Shift + arrows", "in the outline: choose one more, choose a range; Ctrl + A all that is shown"],

@@ -37,6 +37,7 @@ function outline(): WallView {
   wall.outline = {
     noDate: [item("n", { date: undefined })],
     noSession: [],
+    notices: [],
     units: [
       {
         id: "U",
@@ -46,6 +47,8 @@ function outline(): WallView {
         first: "2026-10-05",
         last: "2026-10-12",
         startsWeek: false,
+        colour: "",
+        notices: [],
         lessons: [lesson],
         items: [item("loose")],
       },
@@ -57,6 +60,8 @@ function outline(): WallView {
         first: "2026-11-05",
         last: "2026-11-12",
         startsWeek: false,
+        colour: "",
+        notices: [],
         lessons: [{ ...lesson, id: "M1", title: "Peaks", items: [] }],
         items: [],
       },

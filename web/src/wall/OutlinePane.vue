@@ -2,7 +2,7 @@
 import { computed, nextTick, reactive, ref, watch } from "vue";
 import type { WallView } from "../api/client";
 import { count, span, weekdayNumber } from "../ui/say";
-import { NO_OUTLINE_FILTER, type OutlineRow, chosenWords, filters, itemsOf, outlineParts } from "./outline";
+import { NO_OUTLINE_FILTER, type OutlineRow, chosenWords, filters, itemsOf, noticesOf, outlineParts } from "./outline";
 import { useOutline } from "./useOutline";
 import { injectWall } from "./useWall";
 
@@ -13,6 +13,8 @@ const emit = defineEmits<{
   pick: [keys: ReadonlySet<string>, date?: string];
   edit: [key: string];
   read: [];
+  notice: [];
+  rhythm: [];
 }>();
 const state = injectWall();
 
@@ -22,7 +24,10 @@ const opened = ref(new Set<string>());
 const finder = ref<HTMLInputElement>();
 const typed = ref<HTMLInputElement[]>([]);
 
-const kinds = computed(() => [...new Set(itemsOf(props.wall).map((i) => i.kind))].sort());
+const kinds = computed(() => [
+  ...[...new Set(itemsOf(props.wall).map((i) => i.kind))].sort(),
+  ...(noticesOf(props.wall).length ? ["notice"] : []),
+]);
 const markings = computed(() =>
   [
     ...new Set(
@@ -57,6 +62,7 @@ const hand = useOutline(
     pick: (keys, date) => emit("pick", keys, date),
     toggle,
     edit: (key) => emit("edit", key),
+    notice: () => emit("notice"),
   },
 );
 const { current, line, lineFor, said, wrong } = hand;
@@ -102,10 +108,15 @@ const dateOf = (row: OutlineRow) =>
       : row.what === "lesson"
         ? row.state.replace("-", " ")
         : row.kind;
+const stateOf = (row: OutlineRow) => (row.what === "notice" && row.state ? `${row.state}, next ` : "");
 /** Opens the unit of a thing and puts the keyboard on its line. */
 function show(key: string) {
   const item = itemsOf(props.wall).find((i) => `item:${i.id}` === key);
-  const unit = item?.unit ?? props.wall.outline.units.find((u) => u.lessons.some((l) => `lesson:${l.id}` === key))?.id;
+  const notice = noticesOf(props.wall).find((n) => `notice:${n.id}` === key);
+  const unit =
+    item?.unit ??
+    notice?.unit ??
+    props.wall.outline.units.find((u) => u.lessons.some((l) => `lesson:${l.id}` === key))?.id;
   if (unit) toggle(unit, true);
   Object.assign(filter, NO_OUTLINE_FILTER);
   hand.focus(key);
@@ -169,8 +180,8 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
           class="r"
           role="treeitem"
           :class="[
-            row.what === 'unit' ? 'u' : row.what === 'lesson' ? 'l' : 'i',
-            ...(row.what === 'item' ? [] : row.look),
+            row.what === 'unit' ? 'u' : row.what === 'lesson' ? 'l' : row.what === 'notice' ? 'i n' : 'i',
+            ...(row.what === 'item' || row.what === 'notice' ? [] : row.look),
             { sel: picked.has(row.key), un: part.heading !== '', many: picked.size > 1 },
           ]"
           :data-row="row.key"
@@ -195,10 +206,12 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
           <span v-else-if="row.what === 'item'" class="tk" aria-hidden="true">{{
             picked.has(row.key) ? "☑" : "☐"
           }}</span>
+          <span v-else-if="row.what === 'notice'" class="flag" aria-hidden="true"></span>
           <span v-if="row.code" class="code">{{ row.code }}</span>
           <s v-if="row.state === 'left-out'" class="nm">{{ row.title }}</s>
           <span v-else class="nm">{{ row.title }}</span>
-          <span v-if="dateOf(row)" class="d" :class="{ moved: row.moved }">{{ dateOf(row) }}</span>
+          <span v-if="row.what === 'notice'" class="vh">{{ row.kind }}</span>
+          <span v-if="dateOf(row)" class="d" :class="{ moved: row.moved }">{{ stateOf(row) }}{{ dateOf(row) }}</span>
         </div>
         <div
           v-if="line?.after === row.key"
@@ -243,6 +256,8 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
   <div v-if="!filtering" class="adding">
     <button type="button" class="do" @click="hand.begin(current)">+ a line <kbd>N</kbd></button>
     <button type="button" class="do" @click="hand.begin(undefined)">+ a unit</button>
-    <button type="button" class="do" @click="emit('read')">paste or read a file</button>
+    <button type="button" class="do" @click="emit('notice')">+ a notice</button>
+    <button type="button" class="do" @click="emit('rhythm')">rhythms</button>
+    <button type="button" class="do" @click="emit('read')">read an outline</button>
   </div>
 </template>

@@ -15,6 +15,7 @@ defineProps<{ close: boolean }>();
     >
     <span><i class="stem"></i>{{ close ? "so many due" : "due" }}</span>
     <span><i class="box">Quiz</i>test</span>
+    <span class="opt"><i class="flag"></i>notice</span>
     <span><Mark is="pin" />fixed date</span>
     <span><i class="sw hatched"></i>no class</span>
     <span><i class="stair"></i>now</span>

@@ -8,6 +8,9 @@ import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count, hours } from "../ui/say";
 import { useFocusBack } from "../ui/useFocusBack";
+import NoticeDialog from "../notice/NoticeDialog.vue";
+import WordsDialog from "../notice/WordsDialog.vue";
+import RhythmDialog from "../rhythm/RhythmDialog.vue";
 import DayOffDialog from "./DayOffDialog.vue";
 import DaySlip from "./DaySlip.vue";
 import EditDialog from "./EditDialog.vue";
@@ -19,6 +22,7 @@ import ShiftDialog from "./ShiftDialog.vue";
 import WallGrid from "./WallGrid.vue";
 import WallLegend from "./WallLegend.vue";
 import ReadOutline from "./ReadOutline.vue";
+import { noticeKey } from "./drawn";
 import { dropChange, fullness, saysDrop } from "./drop";
 import { putOn } from "./outline";
 import { useDrag } from "./useDrag";
@@ -36,7 +40,7 @@ const opened = ref("");
 const focus = ref("");
 const run = shallowRef<[string, string] | null>(null);
 const picked = shallowRef<ReadonlySet<string>>(new Set());
-const dialog = ref<"" | "off" | "shift" | "move" | "keys" | "read">("");
+const dialog = ref<"" | "off" | "shift" | "move" | "keys" | "read" | "notice" | "rhythm" | "words">("");
 const editing = ref("");
 const wide = ref(false);
 const keptWeek = ref(0);
@@ -108,9 +112,11 @@ function goTo(thing: string) {
   const day = wall.value?.weeks
     .flatMap((w) => w.days)
     .find((d) =>
-      what === "lesson"
-        ? d.lessons.some((l) => l.id === id)
-        : d.items.some((i) => i.id === id && i.which.startsWith("main")),
+      what === "notice"
+        ? d.notices.some((n) => thing === noticeKey(n) || n.id === id)
+        : what === "lesson"
+          ? d.lessons.some((l) => l.id === id)
+          : d.items.some((i) => i.id === id && i.which.startsWith("main")),
     );
   pick(thing, day?.date, false);
   outline.value?.show(thing);
@@ -249,6 +255,8 @@ function edited() {
           @pick="pickMany"
           @edit="editing = $event"
           @read="dialog = 'read'"
+          @notice="dialog = 'notice'"
+          @rhythm="dialog = 'rhythm'"
         />
         <DaySlip
           v-if="openedDay"
@@ -262,6 +270,7 @@ function edited() {
           @off="dialog = 'off'"
           @shift="dialog = 'shift'"
           @move="dialog = 'move'"
+          @words="dialog = 'words'"
           @close="closeSlip"
           @step="step"
         />
@@ -337,8 +346,18 @@ function edited() {
       @update:visible="dialog = ''"
       @go="goDay"
     />
+    <RhythmDialog v-if="dialog === 'rhythm'" :wall="shown" @done="dialog = ''" />
+    <WordsDialog v-if="dialog === 'words'" :wall="shown" :day="opened || focus" @done="dialog = ''" />
+    <NoticeDialog
+      v-if="dialog === 'notice' || editing.startsWith('notice:')"
+      :wall="shown"
+      :notice="editing.slice(7).split('@')[0] ?? ''"
+      :entry="editing.split('@')[1] ?? ''"
+      :day="opened || focus"
+      @done="((dialog = ''), edited())"
+    />
     <ReadOutline v-if="dialog === 'read'" :course="shown.section.course" @done="dialog = ''" />
-    <EditDialog v-if="editing" :thing="editing" :wall="shown" @done="edited" />
+    <EditDialog v-if="editing && !editing.startsWith('notice:')" :thing="editing" :wall="shown" @done="edited" />
   </template>
   <KeysDialog :visible="dialog === 'keys'" @update:visible="dialog = ''" />
 </template>

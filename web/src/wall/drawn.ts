@@ -1,19 +1,37 @@
-import type { Day, Gone, ItemView, LessonView } from "../api/client";
-import { clock, numberOf, span, weekdayDay } from "../ui/say";
+import type { Day, Gone, ItemView, LessonView, NoticeView } from "../api/client";
+import { clock, moment, numberOf, span, weekdayDay } from "../ui/say";
 import { fitting, shownItems } from "./fit";
 import type { Cell } from "./rows";
 import type { Looks } from "./units";
+
+/** Work or a notice as a day of the wall names it. */
+export interface Named {
+  /** "item:set-1", "notice:hut", "notice:hut@2026-09-10" for an entry of a series. */
+  key: string;
+  /** It can be carried. */
+  carries: boolean;
+  notice: boolean;
+  test: boolean;
+  reading: boolean;
+  fixed: boolean;
+  locked: boolean;
+  proposed: boolean;
+  shortName: string;
+  words: string;
+}
 
 /** What a day of the wall shows, worked out in one go: a term has some hundred of them. */
 export interface Drawn {
   /** The day's number; a run of days off says its days once, on the first. */
   number: string;
   label: string;
-  items: readonly ItemView[];
+  items: readonly Named[];
+  /** A notice of several days goes on here. */
+  goesOn: boolean;
   /** How many of the items have room. */
   fits: number;
   /** The first test, and how many other things there are: all that a close-set day says of its work. */
-  test?: ItemView;
+  test?: Named;
   others: number;
   goneLessons: readonly Gone[];
   goneWork: readonly Gone[];
@@ -34,14 +52,16 @@ const NO_LESSON: Record<string, string> = {
 
 export function draw(cell: Cell, looks: Looks, room: number, close: boolean): Drawn {
   const { day, off, runLength, runEnd } = cell;
-  const items = shownItems(day.items);
+  const work = shownItems(day.items);
+  const items = [...work.map(named), ...day.notices.filter((n) => n.begins.startsWith(day.date)).map(flagged)];
   const test = items.find((i) => i.test);
   const first = day.lessons[0];
   const empty = !off && !first && day.sessions.some((s) => !s.beat || s.state !== "open");
   return {
     number: !off || runLength === 1 ? numberOf(day.date) : runLength > 1 ? span(day.date, runEnd) : "",
-    label: labelOf(day, items),
+    label: labelOf(day, work),
     items,
+    goesOn: day.notices.some((n) => n.ends.slice(0, 10) > n.begins.slice(0, 10)),
     fits: close ? 0 : fitting(items, room),
     test,
     others: items.length - (test ? 1 : 0),
@@ -54,6 +74,48 @@ export function draw(cell: Cell, looks: Looks, room: number, close: boolean): Dr
   };
 }
 
+function named(i: ItemView): Named {
+  return {
+    key: `item:${i.id}`,
+    carries: !i.locked,
+    notice: false,
+    test: i.test,
+    reading: i.kind === "reading",
+    fixed: i.fixed,
+    locked: i.locked,
+    proposed: i.proposed,
+    shortName: i.shortName,
+    words: `${i.title}, ${i.which.replace("main-", "")} ${clock(i.time)}`,
+  };
+}
+function flagged(n: NoticeView): Named {
+  return {
+    key: noticeKey(n),
+    carries: true,
+    notice: true,
+    test: false,
+    reading: false,
+    fixed: false,
+    locked: false,
+    proposed: n.proposed,
+    shortName: n.title,
+    words: noticeWords(n),
+  };
+}
+/** How a notice on a day is named: an entry of a series by its first day. */
+export const noticeKey = (n: NoticeView) => `notice:${n.id}${n.entry ? `@${n.entry}` : ""}`;
+
+/** When a notice is, without its first day. */
+export function noticeTime(n: NoticeView): string {
+  const [from, to] = [n.begins.slice(0, 10), n.ends.slice(0, 10)];
+  if (n.allDay) return from === to ? "" : span(from, to);
+  if (from !== to) return `${clock(n.begins)} to ${moment(n.ends)}`;
+  return n.begins === n.ends ? clock(n.begins) : `${clock(n.begins)} to ${clock(n.ends)}`;
+}
+function noticeWords(n: NoticeView): string {
+  return [`${n.own ? "own notice" : "notice"}: ${n.title}`, noticeTime(n), n.place].filter(Boolean).join(", ");
+}
+
 /** The day in words. */
 function labelOf(d: Day, items: readonly ItemView[]): string {
   const words = [weekdayDay(d.date)];
@@ -64,6 +126,8 @@ function labelOf(d: Day, items: readonly ItemView[]): string {
   for (const l of d.lessons) words.push(lessonWords(l));
   for (const i of items)
     words.push(`${i.title} ${i.which.replace("main-", "")} ${clock(i.time)}${i.fixed ? ", fixed date" : ""}`);
+  for (const n of d.notices) words.push(noticeWords(n));
+  for (const n of d.words) words.push(n.text);
   for (const g of d.gone) words.push(`${g.title} leaves`);
   return [...words, ...d.notes].join(". ");
 }

@@ -10,18 +10,20 @@ export interface Drop {
 
 function split(keys: readonly string[]) {
   const of = (kind: string) => keys.filter((k) => k.startsWith(kind + ":")).map((k) => k.slice(kind.length + 1));
-  return { units: of("unit"), lessons: of("lesson"), items: of("item") };
+  // an entry of a series is "notice:hut@2026-09-10"
+  const notices = of("notice").map((k) => ({ id: k.split("@")[0]!, entry: k.split("@")[1] }));
+  return { units: of("unit"), lessons: of("lesson"), items: of("item"), notices };
 }
 
 /** What dropping the things on the day means, in a few words. */
 export function saysDrop(keys: readonly string[], day: Day, fix: boolean): string {
-  const { units, lessons, items } = split(keys);
+  const { units, lessons, items, notices } = split(keys);
   const first = day.lessons[0];
   if (units.length) return first ? `the unit in order, here (${first.id} gives way)` : "the unit, from here";
   if (lessons.length && fix) return "fix on this day";
   if (lessons.length)
     return first && !lessons.includes(first.id) ? `in order, here (${first.id} gives way)` : "in order, here";
-  if (!items.length) return "";
+  if (!items.length) return notices.length ? "on this date" : "";
   const at = day.sessions[0];
   return first && at && !fix ? `moves with ${first.id}, due ${clock(at.start)}` : "on this date, fixed";
 }
@@ -37,8 +39,16 @@ export function fullness(keys: readonly string[], day: Day, wall: WallView) {
 
 /** The change that dropping the things on the day asks for. */
 export function dropChange(wall: WallView, keys: readonly string[], date: string, how: Drop): Change {
-  const { units, lessons, items } = split(keys);
+  const { units, lessons, items, notices } = split(keys);
   const { course, section } = wall.section;
+  if (notices.length) {
+    const others = keys.filter((k) => !k.startsWith("notice:"));
+    const changes = [
+      ...(others.length ? [dropChange(wall, others, date, how)] : []),
+      ...notices.map((n) => ({ kind: "move-notice", course, section, notice: n.id, entry: n.entry, to: date })),
+    ];
+    return changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };
+  }
   if (units.length && !lessons.length && !items.length) {
     const changes = units.map((unit) => ({ kind: "date-unit", course, section, unit, to: date }));
     return changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };

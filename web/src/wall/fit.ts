@@ -1,7 +1,10 @@
 import type { ItemView } from "../api/client";
 
+/** What a name of work needs to know of it to take its place. */
+export type Named = Pick<ItemView, "shortName" | "test" | "fixed">;
+
 /** Width of a name of work on the wall, in pixels: measured on the shipped font at 11px. */
-function widthOf(item: ItemView): number {
+function widthOf(item: Named): number {
   return item.shortName.length * 5.9 + (item.test ? 14 : 13) + (item.fixed ? 11 : 0);
 }
 
@@ -11,7 +14,7 @@ function widthOf(item: ItemView): number {
  * @param items in the order in which they are shown
  * @param width in pixels
  */
-export function fitting(items: readonly ItemView[], width: number): number {
+export function fitting(items: readonly Named[], width: number): number {
   let used = 0;
   for (let n = 0; n < items.length; n++) {
     const item = items[n];

@@ -3,12 +3,13 @@ import { threadOf } from "./units";
 
 export type OutlineItem = Schemas["OutlineItem"];
 type OutlineLesson = Schemas["OutlineLesson"];
+type OutlineNotice = Schemas["OutlineNotice"];
 
 /** One line of the outline, at its depth. */
 export interface OutlineRow {
-  /** "unit:CH", "lesson:CH2", "item:read-12". */
+  /** "unit:CH", "lesson:CH2", "item:read-12", "notice:hut". */
   key: string;
-  what: "unit" | "lesson" | "item";
+  what: "unit" | "lesson" | "item" | "notice";
   depth: number;
   /** Id of its unit, and of its lesson or the item it lies in; empty for none. */
   unit: string;
@@ -114,6 +115,35 @@ function lessonRow(lesson: OutlineLesson, look: string[]): OutlineRow {
   };
 }
 
+/** Every notice of the outline. */
+export function noticesOf(wall: WallView): OutlineNotice[] {
+  return [...wall.outline.notices, ...wall.outline.units.flatMap((u) => u.notices)];
+}
+
+function noticeRow(notice: OutlineNotice, depth: number, look: string[]): OutlineRow {
+  return {
+    key: `notice:${notice.id}`,
+    what: "notice",
+    depth,
+    unit: notice.unit ?? "",
+    lesson: "",
+    within: "",
+    title: notice.title,
+    code: "",
+    date: notice.date ?? "",
+    last: "",
+    state: notice.series ? `${notice.times} times` : "",
+    kind: notice.own ? "own notice" : "notice",
+    minutes: 0,
+    moved: notice.moved,
+    // a series is moved entry by entry, on its days
+    locked: notice.series,
+    look,
+    opens: false,
+    open: false,
+  };
+}
+
 /** The outline in lines: what finds no class and what has no date first, then units with their lessons and work. */
 export function outlineParts(wall: WallView, f: OutlineFilter, isOpen: (unit: string) => boolean): OutlinePart[] {
   const filtering = filters(f);
@@ -129,10 +159,18 @@ export function outlineParts(wall: WallView, f: OutlineFilter, isOpen: (unit: st
   const parts: OutlinePart[] = [];
   if (lost.length) parts.push({ heading: "Finds no class", look: true, rows: lost });
   if (loose.length) parts.push({ heading: "No date yet", look: false, rows: loose });
+  const notices = (list: readonly OutlineNotice[]) =>
+    list.filter(
+      (n) =>
+        has(n.title, f) &&
+        (!f.kind || f.kind === "notice") &&
+        !f.marking &&
+        (!f.dated || (f.dated === "dated") === !!n.date),
+    );
   const rows: OutlineRow[] = [];
   for (const unit of wall.outline.units) {
     if (f.unit && unit.id !== f.unit) continue;
-    const look = threadOf(unit.number);
+    const look = threadOf(unit.number, unit.colour);
     const open = filtering || isOpen(unit.id);
     const inside: OutlineRow[] = [];
     const work = (list: OutlineItem[], depth: number, within: string) => {
@@ -152,6 +190,7 @@ export function outlineParts(wall: WallView, f: OutlineFilter, isOpen: (unit: st
       if (filtering && inside.length === before + 1 && !(plain && has(`${lesson.id} ${lesson.title}`, f))) inside.pop();
     }
     work(unit.items, 1, "");
+    inside.push(...notices(unit.notices).map((n) => noticeRow(n, 1, look)));
     if (filtering && !inside.length && !(f.unit && !f.text)) continue;
     rows.push({
       key: `unit:${unit.id}`,
@@ -176,6 +215,8 @@ export function outlineParts(wall: WallView, f: OutlineFilter, isOpen: (unit: st
     if (open) rows.push(...inside);
   }
   parts.push({ heading: "", look: false, rows });
+  const free = f.unit ? [] : notices(wall.outline.notices);
+  if (free.length) parts.push({ heading: "Notices", look: false, rows: free.map((n) => noticeRow(n, 0, [])) });
   return parts;
 }
 

@@ -1,23 +1,8 @@
 import { describe, expect, it } from "vitest";
 import type { Day, Week } from "../api/client";
 import { cellsOf, rowsOf } from "./rows";
+import { day } from "./testWall";
 
-function day(date: string, more: Partial<Day> = {}): Day {
-  return {
-    date,
-    inTerm: true,
-    teaches: true,
-    past: false,
-    today: false,
-    notes: [],
-    sessions: [],
-    lessons: [],
-    items: [],
-    load: { due: 0, minutes: 0, tests: 0, over: 0 },
-    gone: [],
-    ...more,
-  };
-}
 const off = (first: string, last: string, reason = "Break") => ({
   first,
   last,
@@ -32,7 +17,7 @@ const off = (first: string, last: string, reason = "Break") => ({
 });
 const thread = { unit: "U", begins: false, ends: false };
 function week(days: Day[]): Week {
-  return { number: 1, first: days[0]!.date, minutes: 0, over: 0, days };
+  return { number: 1, first: days[0]!.date, minutes: 0, over: 0, headline: "", targets: [], days };
 }
 
 describe("the cells of a week", () => {

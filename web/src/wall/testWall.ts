@@ -12,6 +12,8 @@ export function day(date: string, more: Partial<Day> = {}): Day {
     sessions: [],
     lessons: [],
     items: [],
+    notices: [],
+    words: [],
     load: { due: 0, minutes: 0, tests: 0, over: 0 },
     gone: [],
     ...more,
@@ -75,6 +77,8 @@ export function wallOf(version = 1): WallView {
         first: "2026-10-05",
         minutes: 0,
         over: 0,
+        headline: "",
+        targets: [],
         days: [
           day("2026-10-05", { lessons: [lesson("L1")], sessions: session("2026-10-05") }),
           day("2026-10-06"),
@@ -86,10 +90,12 @@ export function wallOf(version = 1): WallView {
         first: "2026-10-12",
         minutes: 0,
         over: 0,
+        headline: "",
+        targets: [],
         days: [day("2026-10-12", { lessons: [lesson("L2")] }), day("2026-10-13"), day("2026-10-14")],
       },
     ],
-    outline: { noDate: [], noSession: [], units: [] },
+    outline: { noDate: [], noSession: [], units: [], notices: [] },
     findings: [],
   };
 }

@@ -1,13 +1,20 @@
 import type { OutlineUnit, WallView } from "../api/client";
 
-/** How a unit's thread looks: colour and pattern by its number, so that 36 units differ. */
-export function threadOf(number: number): string[] {
-  return [`c${number % 6}`, `p${(number + Math.floor(number / 6)) % 6}`];
+/** The names of the threads' colours, in the order of the tokens. */
+export const COLOURS = ["moss", "blue", "ochre", "plum", "teal", "olive"] as const;
+
+/**
+ * How a unit's thread looks: colour and pattern by its number, so that 36 units differ; a colour that was chosen goes
+ * before the number's.
+ */
+export function threadOf(number: number, colour = ""): string[] {
+  const chosen = (COLOURS as readonly string[]).indexOf(colour);
+  return [`c${chosen < 0 ? number % 6 : chosen}`, `p${(number + Math.floor(number / 6)) % 6}`];
 }
 
 /** The units of a wall by id. */
 export function unitsOf(wall: WallView): Map<string, OutlineUnit & { look: string[] }> {
-  return new Map(wall.outline.units.map((u) => [u.id, { ...u, look: threadOf(u.number) }]));
+  return new Map(wall.outline.units.map((u) => [u.id, { ...u, look: threadOf(u.number, u.colour) }]));
 }
 
 export type Units = ReturnType<typeof unitsOf>;
@@ -18,6 +25,7 @@ export type Looks = ReadonlyMap<string, string[]>;
 /** The looks of a wall's units; the old ones where nothing differs, so that nobody draws again for them. */
 export function looksOf(wall: WallView, old?: Looks): Looks {
   const units = wall.outline.units;
-  if (old?.size === units.length && units.every((u) => old.get(u.id)?.join() === threadOf(u.number).join())) return old;
-  return new Map(units.map((u) => [u.id, threadOf(u.number)]));
+  if (old?.size === units.length && units.every((u) => old.get(u.id)?.join() === threadOf(u.number, u.colour).join()))
+    return old;
+  return new Map(units.map((u) => [u.id, threadOf(u.number, u.colour)]));
 }

@@ -1,4 +1,5 @@
 import { type Ref, type ShallowRef, onBeforeUnmount, onMounted, shallowRef } from "vue";
+import { noticeKey } from "./drawn";
 import { type Drop, dropChange } from "./drop";
 import type { WallState } from "./useWall";
 import { walk } from "../ui/walk";
@@ -10,7 +11,7 @@ export interface HandsContext {
   opened: Ref<string>;
   run: ShallowRef<[string, string] | null>;
   picked: ShallowRef<ReadonlySet<string>>;
-  dialog: Ref<"" | "off" | "shift" | "move" | "keys" | "read">;
+  dialog: Ref<"" | "off" | "shift" | "move" | "keys" | "read" | "notice" | "rhythm" | "words">;
   editing: Ref<string>;
   wide: Ref<boolean>;
   keptWeek: Ref<number>;
@@ -49,13 +50,14 @@ export function useHands(context: HandsContext) {
     return state.shown.value?.weeks.flatMap((w) => w.days).find((d) => d.date === date);
   }
 
-  /** Chooses the day's first lesson, then one after the other of its work, then nothing. */
+  /** Chooses the day's first lesson, then one after the other of its work and its notices, then nothing. */
   function chooseNext() {
     const day = dayOf(focus.value);
     if (!day) return;
     const keys = [
       ...day.lessons.map((l) => `lesson:${l.id}`),
       ...day.items.filter((i) => i.which.startsWith("main-")).map((i) => `item:${i.id}`),
+      ...day.notices.filter((n) => n.course === state.wall.value?.section.course).map(noticeKey),
     ];
     const at = keys.findIndex((k) => picked.value.has(k));
     const next = keys[at + 1];
@@ -130,6 +132,7 @@ export function useHands(context: HandsContext) {
         opened.value = focus.value;
         context.add();
       },
+      b: () => !locked && openDialog("words"),
       k: () => (context.keptWeek.value = context.keptWeek.value ? 0 : context.openWeek.value),
     };
     const action = act[event.key.length === 1 ? event.key.toLowerCase() : event.key];
@@ -139,7 +142,7 @@ export function useHands(context: HandsContext) {
     }
   }
 
-  function openDialog(which: "off" | "shift") {
+  function openDialog(which: "off" | "shift" | "words") {
     if (!run.value) opened.value = focus.value;
     dialog.value = which;
   }

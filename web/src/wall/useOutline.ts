@@ -24,6 +24,8 @@ export function useOutline(
     pick: (keys: ReadonlySet<string>, date?: string) => void;
     toggle: (unit: string, open: boolean) => void;
     edit: (key: string) => void;
+    /** A new notice. */
+    notice: () => void;
   },
 ) {
   const at = ref("");
@@ -232,6 +234,9 @@ export function useOutline(
     } else if (event.key === "n") {
       handled();
       begin(row);
+    } else if (event.key === "b") {
+      handled();
+      emit.notice();
     } else if (event.key === "Escape" && picked().size) {
       handled();
       emit.pick(new Set());

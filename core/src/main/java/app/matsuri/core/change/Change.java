@@ -42,6 +42,14 @@ public sealed interface Change
                 SetFirstPlanDay,
                 SetRotation,
                 PutRoster,
+                PutNotice,
+                RemoveNotice,
+                MoveNotice,
+                ChangeNoticeSeries,
+                PutRhythm,
+                RemoveRhythm,
+                PutDayNote,
+                PutWeekNote,
                 Together {
 
     /**

@@ -4,6 +4,8 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.Schedule;
@@ -37,6 +39,23 @@ final class Find {
 
     static Item item(Decisions in, String course, String id) {
         return course(in, course).item(id).orElseThrow(() -> new Refused("“" + course + "” has no item “" + id + "”."));
+    }
+
+    static Notice notice(Decisions in, String course, String id) {
+        return course(in, course)
+                .notice(id)
+                .orElseThrow(() -> new Refused("“" + course + "” has no notice “" + id + "”."));
+    }
+
+    static Rhythm rhythm(Decisions in, String course, String id) {
+        return course(in, course)
+                .rhythm(id)
+                .orElseThrow(() -> new Refused("“" + course + "” has no rhythm “" + id + "”."));
+    }
+
+    /** A notice as what a hand moves: notices and work may have the same id. */
+    static Hand hand(String course, String notice) {
+        return new Hand(course, Hand.notice(notice));
     }
 
     /** What follows for the section, or for the course's first one where none is named. */

@@ -25,12 +25,13 @@ public record PutCourse(String was, Course course) implements Change {
         }
         Course full = before.course(old)
                 .filter(c -> course.sections().isEmpty() && course.units().isEmpty())
-                .map(c -> course.withSections(c.sections()).withUnits(c.units()))
+                .map(c -> course.withSections(c.sections()).withUnits(c.units()).withBesides(c.besides()))
                 .orElse(course);
         List<Course> courses = With.put(before.courses(), c -> c.code().equals(old), full);
         List<Closure> closures = before.term().closures().stream()
                 .map(c -> Scopes.renamed(c, old, course.code()))
                 .toList();
+        courses = Scopes.renamed(courses, old, course.code());
         return Outcome.of(before.withCourses(courses).withTerm(before.term().withClosures(closures)));
     }
 

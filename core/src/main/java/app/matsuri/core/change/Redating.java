@@ -23,6 +23,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.temporal.TemporalAdjusters;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +37,7 @@ final class Redating {
     private final Decisions before;
     private final Map<String, SectionSchedule> views = new java.util.LinkedHashMap<>();
     private final Set<String> notes = new LinkedHashSet<>();
+    private final Map<String, Item> redated = new HashMap<>();
     private int changed;
 
     Redating(Redate redate, Decisions before) {
@@ -49,8 +51,10 @@ final class Redating {
 
     Outcome run() {
         Course course = Find.course(before, redate.course());
+        Map<String, Item> items = new HashMap<>();
+        course.items().forEach(i -> items.put(i.id(), i));
         for (String id : redate.items()) {
-            Item item = Find.item(before, redate.course(), id);
+            Item item = items.containsKey(id) ? items.get(id) : Find.item(before, redate.course(), id);
             if (item.locked()) {
                 notes.add("“" + item.title() + "” has an official date and stays.");
                 continue;
@@ -63,7 +67,16 @@ final class Redating {
                             ? "None of what is chosen has such a date: nothing changes."
                             : String.join(" ", notes));
         }
-        return new Outcome(before.withCourse(course), List.copyOf(notes));
+        return new Outcome(before.withCourse(withItems(course)), List.copyOf(notes));
+    }
+
+    /** With all items that differ, in one go: a course may have some hundred. */
+    private Course withItems(Course course) {
+        return course.withUnits(course.units().stream()
+                .map(unit -> unit.withItems(unit.items().stream()
+                        .map(i -> redated.getOrDefault(i.id(), i))
+                        .toList()))
+                .toList());
     }
 
     private Course redated(Course in, Item item) {
@@ -98,7 +111,7 @@ final class Redating {
                 changed++;
             }
         }
-        now = now.withItem(item.withRules(plan));
+        redated.put(item.id(), item.withRules(plan));
         for (Section section : sections) {
             Set<Which> owns = new LinkedHashSet<>(redate.dates());
             Optional<Adjustment> adjustment = section.adjustment(item.id());

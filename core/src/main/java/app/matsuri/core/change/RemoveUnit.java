@@ -5,7 +5,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.With;
 
-/** Takes a unit with its lessons and items out of the plan; not when one of its lessons was taught. */
+/** Takes a unit with its lessons, items, notices and rhythms out of the plan; not when one of its lessons was taught. */
 public record RemoveUnit(String course, String unit) implements Change {
 
     @Override
@@ -16,6 +16,9 @@ public record RemoveUnit(String course, String unit) implements Change {
             RemoveLesson.untaught(in, lesson);
             in = RemoveLesson.forgotten(in, lesson.id());
         }
+        in = in.withBesides(in.besides()
+                .withNotices(With.without(in.besides().notices(), n -> unit.equals(n.unit())))
+                .withRhythms(With.without(in.besides().rhythms(), r -> r.unit().equals(unit))));
         return Outcome.of(before.withCourse(in.withUnits(With.without(in.units(), u -> u.id().equals(unit)))));
     }
 

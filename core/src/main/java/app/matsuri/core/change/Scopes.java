@@ -1,9 +1,11 @@
 package app.matsuri.core.change;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.plan.Course;
+import java.util.Collection;
 import java.util.List;
 
-/** Whom a day off concerns, after a course or a section got another code. */
+/** Whom days off and shared notices concern, after a course or a section got another code. */
 final class Scopes {
 
     private Scopes() {}
@@ -13,10 +15,7 @@ final class Scopes {
         if (closure.only() == null || old.equals(now)) {
             return closure;
         }
-        List<String> only = closure.only().stream()
-                .map(code ->
-                        code.equals(old) ? now : code.startsWith(old + "/") ? now + code.substring(old.length()) : code)
-                .toList();
+        List<String> only = renamed(closure.only(), old, now);
         return new Closure(
                 closure.days(),
                 closure.from(),
@@ -29,5 +28,22 @@ final class Scopes {
                 only,
                 closure.justInCase(),
                 closure.extra());
+    }
+
+    /** The courses with the code replaced in what they share, in the codes of its sections too. */
+    static List<Course> renamed(List<Course> courses, String old, String now) {
+        return old.equals(now)
+                ? courses
+                : courses.stream()
+                        .map(course -> course.withBesides(
+                                course.besides().eachNotice(n -> n.withShared(renamed(n.shared(), old, now)))))
+                        .toList();
+    }
+
+    private static List<String> renamed(Collection<String> codes, String old, String now) {
+        return codes.stream()
+                .map(code ->
+                        code.equals(old) ? now : code.startsWith(old + "/") ? now + code.substring(old.length()) : code)
+                .toList();
     }
 }

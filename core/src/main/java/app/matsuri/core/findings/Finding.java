@@ -28,8 +28,10 @@ public record Finding(String code, Severity severity, About about, String senten
      */
     public record About(String what, String course, String section, String id) {}
 
-    /** Whether it is the same finding, in whatever words. */
-    public boolean same(Finding other) {
-        return code.equals(other.code) && about.equals(other.about);
+    /** What makes two findings the same, in whatever words. */
+    public record Same(String code, About about) {}
+
+    public Same same() {
+        return new Same(code, about);
     }
 }

@@ -21,6 +21,7 @@ public final class Findings {
             new AcrossBreaks(),
             new StepsLongerThanSession(),
             new LinksNobodyOpens(),
+            new NoticesAmiss(),
             new WeeksOverLimit(),
             new MinutesMissing(),
             new SessionsWithoutPlan(),

@@ -3,7 +3,9 @@ package app.matsuri.core.findings;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Link;
+import app.matsuri.core.plan.Notice;
 import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.net.URI;
 import java.net.URISyntaxException;
@@ -35,6 +37,17 @@ final class LinksNobodyOpens implements Check {
                     dates.item().title(),
                     dates.item().details().links(),
                     found);
+        }
+        for (NoticeDates notice : in.notices()) {
+            if (notice.own(in) && notice.notice().reach() != Notice.Reach.OWN) {
+                links(
+                        in,
+                        "notice",
+                        notice.notice().id(),
+                        notice.notice().title(),
+                        notice.notice().links(),
+                        found);
+            }
         }
     }
 

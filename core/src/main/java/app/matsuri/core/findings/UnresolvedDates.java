@@ -3,6 +3,7 @@ package app.matsuri.core.findings;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.util.Locale;
@@ -29,6 +30,16 @@ final class UnresolvedDates implements Check {
                             null));
                 }
             }
+        }
+        for (NoticeDates notice : in.notices()) {
+            notice.entries().stream()
+                    .filter(e -> !e.resolved() && notice.own(in))
+                    .forEach(e -> found.accept(new Finding(
+                            "unresolved-rule",
+                            Severity.PROBLEM,
+                            Check.about(in, "notice", notice.notice().id()),
+                            "Notice “" + notice.notice().title() + "” has no date: " + e.why() + ".",
+                            null)));
         }
     }
 }

@@ -25,4 +25,17 @@ public sealed interface Anchor {
 
     /** Another of the item's own dates, as it came out. */
     record OwnDate(Which which) implements Anchor {}
+
+    /** A date of an item, as it came out; for notices only. */
+    record OfItem(String item, Which which) implements Anchor {}
+
+    /** The beginning of the notice itself; for its end only. */
+    record OwnBeginning() implements Anchor {}
+
+    /**
+     * The n-th class of a rhythm.
+     *
+     * @param number from 1; 0 in the rhythm itself, where it stands for each
+     */
+    record InRhythm(String rhythm, int number, Edge edge) implements Anchor {}
 }

@@ -15,6 +15,7 @@ import java.util.function.UnaryOperator;
  * @param usualMinutes its usual session length
  * @param weekLimit minutes of students' work a week above which a week counts as over
  * @param dayLimit the same for a day
+ * @param besides notices, rhythms, and words on days and weeks
  */
 public record Course(
         String code,
@@ -26,6 +27,7 @@ public record Course(
         int dayLimit,
         List<Section> sections,
         List<Unit> units,
+        Besides besides,
         Extra extra) {
 
     /** Limits to begin with, in minutes: 8 hours a week and 4 a day. */
@@ -36,6 +38,7 @@ public record Course(
     public Course {
         Objects.requireNonNull(code, "code");
         Objects.requireNonNull(title, "title");
+        Objects.requireNonNull(besides, "besides");
         if (usualMinutes < 1) {
             throw new IllegalArgumentException("course " + code + ": usual minutes are 1 or more");
         }
@@ -45,7 +48,18 @@ public record Course(
 
     /** A plain course. */
     public static Course of(String code, String title, int usualMinutes, List<Section> sections, List<Unit> units) {
-        return new Course(code, title, null, null, usualMinutes, WEEK_LIMIT, DAY_LIMIT, sections, units, Extra.NONE);
+        return new Course(
+                code,
+                title,
+                null,
+                null,
+                usualMinutes,
+                WEEK_LIMIT,
+                DAY_LIMIT,
+                sections,
+                units,
+                Besides.NONE,
+                Extra.NONE);
     }
 
     /** All its lessons in order. */
@@ -93,16 +107,38 @@ public record Course(
     }
 
     public Course withSections(List<Section> others) {
-        return new Course(code, title, requiredMinutes, asks, usualMinutes, weekLimit, dayLimit, others, units, extra);
+        return new Course(
+                code, title, requiredMinutes, asks, usualMinutes, weekLimit, dayLimit, others, units, besides, extra);
     }
 
     /** The same with items that are for a section by its old code for it by the new one; for nobody of it where null. */
     public Course renamedSection(String old, String code) {
         return withUnits(units.stream()
-                .map(unit -> unit.withItems(unit.items().stream()
-                        .map(item -> item.withDetails(item.details().renamed(old, code)))
-                        .toList()))
-                .toList());
+                        .map(unit -> unit.withItems(unit.items().stream()
+                                .map(item -> item.withDetails(item.details().renamed(old, code)))
+                                .toList()))
+                        .toList())
+                .withBesides(besides.renamed(old, code));
+    }
+
+    public Course withBesides(Besides others) {
+        return new Course(
+                code, title, requiredMinutes, asks, usualMinutes, weekLimit, dayLimit, sections, units, others, extra);
+    }
+
+    /** The notice of that id. */
+    public Optional<Notice> notice(String id) {
+        return besides.notices().stream().filter(n -> n.id().equals(id)).findFirst();
+    }
+
+    /** The rhythm of that id. */
+    public Optional<Rhythm> rhythm(String id) {
+        return besides.rhythms().stream().filter(r -> r.id().equals(id)).findFirst();
+    }
+
+    /** The same with a notice added, or changed where there is one of its id. */
+    public Course withNotice(Notice notice) {
+        return withBesides(besides.withNotices(With.put(besides.notices(), n -> n.id().equals(notice.id()), notice)));
     }
 
     public Course withSection(Section section) {
@@ -111,7 +147,17 @@ public record Course(
 
     public Course withUnits(List<Unit> others) {
         return new Course(
-                code, title, requiredMinutes, asks, usualMinutes, weekLimit, dayLimit, sections, others, extra);
+                code,
+                title,
+                requiredMinutes,
+                asks,
+                usualMinutes,
+                weekLimit,
+                dayLimit,
+                sections,
+                others,
+                besides,
+                extra);
     }
 
     public Course withUnit(Unit unit) {

@@ -55,10 +55,7 @@ public record ItemDetails(
         if (!only.contains(section)) {
             return this;
         }
-        List<String> others = only.stream()
-                .filter(s -> code != null || !s.equals(section))
-                .map(s -> s.equals(section) ? code : s)
-                .toList();
+        List<String> others = With.renamed(only, section, code);
         return new ItemDetails(within, instructions, handIn, handInPlace, links, files, others, audience, hidden);
     }
 

@@ -52,4 +52,12 @@ public final class With {
     public static <T> List<T> without(List<T> list, Predicate<T> match) {
         return list.stream().filter(match.negate()).toList();
     }
+
+    /** The list with a code replaced, or without it (null). */
+    public static List<String> renamed(List<String> codes, String old, String code) {
+        return codes.stream()
+                .filter(c -> code != null || !c.equals(old))
+                .map(c -> c.equals(old) ? code : c)
+                .toList();
+    }
 }

@@ -6,8 +6,11 @@ import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Which;
+import app.matsuri.core.plan.With;
 import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -40,6 +43,11 @@ final class Comparison {
     }
 
     private void section(SectionSchedule before, SectionSchedule after, List<Moved> moves) {
+        dated(before, after, moves);
+        notices(before, after, moves);
+    }
+
+    private void dated(SectionSchedule before, SectionSchedule after, List<Moved> moves) {
         for (Placement placement : after.placements()) {
             Placement was = before.byLesson().get(placement.lesson().id());
             if (was != null) {
@@ -66,6 +74,34 @@ final class Comparison {
                             why(after, was, dates, which)));
                 }
             }
+        }
+    }
+
+    /** Notices move as a whole: their first entry that differs says from when to when. */
+    private void notices(SectionSchedule before, SectionSchedule after, List<Moved> moves) {
+        for (NoticeDates now : after.notices()) {
+            NoticeDates was = before.notice(now.course(), now.notice().id()).orElse(null);
+            if (was == null || was.entries().equals(now.entries())) {
+                continue;
+            }
+            List<NoticeDates.Entry> left = With.without(was.entries(), now.entries()::contains);
+            List<NoticeDates.Entry> reached = With.without(now.entries(), was.entries()::contains);
+            Notice notice = now.notice();
+            boolean hand = hands.contains(new Hand(now.course(), Hand.notice(notice.id())));
+            moves.add(new Moved(
+                    after.course().code(),
+                    after.section().code(),
+                    "notice",
+                    notice.id(),
+                    notice.title(),
+                    left.isEmpty() ? null : left.get(0).begins(),
+                    reached.isEmpty() ? null : reached.get(0).begins(),
+                    hand
+                            ? "moved"
+                            : !reached.isEmpty() && !reached.get(0).resolved()
+                                    ? reached.get(0).why()
+                                    : "hangs on what moves",
+                    hand));
         }
     }
 

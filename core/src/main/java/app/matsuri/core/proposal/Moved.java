@@ -5,7 +5,7 @@ import java.time.LocalDateTime;
 /**
  * One thing that a change moves.
  *
- * @param what "lesson", "opens", "due" or "closes"
+ * @param what "lesson", "opens", "due", "closes" or "notice"
  * @param from null when it had no date
  * @param to null when it has none any more
  * @param why in a few words

@@ -6,6 +6,8 @@ import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What a change would do, before it is made.
@@ -54,6 +56,7 @@ public record Proposal(
     }
 
     private static List<Finding> missing(List<Finding> of, List<Finding> in) {
-        return of.stream().filter(f -> in.stream().noneMatch(f::same)).toList();
+        Set<Finding.Same> known = in.stream().map(Finding::same).collect(Collectors.toSet());
+        return of.stream().filter(f -> !known.contains(f.same())).toList();
     }
 }

@@ -26,6 +26,11 @@ final class Summary {
         if (others > 0) {
             parts.add(Say.count(others, "opening or closing date") + (others == 1 ? " changes" : " change"));
         }
+        int notices =
+                (int) moves.stream().filter(m -> m.what().equals("notice")).count();
+        if (notices > 0) {
+            parts.add(Say.count(notices, "notice") + (notices == 1 ? " moves" : " move"));
+        }
         if (lost > 0) {
             parts.add(Say.count(lost, "lesson") + (lost == 1 ? " finds" : " find") + " no class");
         }

@@ -5,11 +5,13 @@ import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.Session;
@@ -30,13 +32,16 @@ import java.util.Set;
 /** Resolves the date rules of items in one section. */
 final class Dates {
 
+    private final Course course;
     private final TeachingCalendar calendar;
     private final Sessions sessions;
     private final Map<String, Placement> byLesson = new HashMap<>();
     private final Map<String, Unit> units = new HashMap<>();
+    private final Map<String, List<Integer>> rhythms = new HashMap<>();
     private final List<Closure> nothingDue;
 
-    Dates(String course, String section, TeachingCalendar calendar, Sessions sessions, List<Placement> placements) {
+    Dates(Course course, String section, TeachingCalendar calendar, Sessions sessions, List<Placement> placements) {
+        this.course = course;
         this.calendar = calendar;
         this.sessions = sessions;
         for (Placement placement : placements) {
@@ -44,7 +49,7 @@ final class Dates {
             units.put(placement.unit().id(), placement.unit());
         }
         nothingDue = calendar.term().closures().stream()
-                .filter(c -> c.nothingDue() && c.concerns(course, section))
+                .filter(c -> c.nothingDue() && c.concerns(course.code(), section))
                 .toList();
     }
 
@@ -109,13 +114,62 @@ final class Dates {
         if (anchor instanceof Anchor.WithUnit with) {
             return unit(with.unit(), with.edge());
         }
-        Anchor.InWeek in = (Anchor.InWeek) anchor;
+        if (anchor instanceof Anchor.InRhythm in) {
+            return rhythm(in);
+        }
+        if (!(anchor instanceof Anchor.InWeek in)) {
+            return Resolved.unresolved("only a notice may hang on that");
+        }
         Optional<LocalDate> week = in.teaching() ? calendar.teachingWeek(in.week()) : calendar.week(in.week());
         if (week.isEmpty()) {
             return Resolved.unresolved("the term has no " + (in.teaching() ? "teaching week " : "week ") + in.week());
         }
         LocalDate day = week.get().with(TemporalAdjusters.nextOrSame(in.weekday()));
         found = new Base(day.atTime(23, 59), -1);
+        return null;
+    }
+
+    /**
+     * What a rule of a notice comes to, which may also hang on a date of an item.
+     *
+     * @param begins when the notice begins, for a rule that hangs on that; null where none may
+     */
+    Resolved notice(DateRule rule, Map<String, ItemDates> items, LocalDateTime begins) {
+        if (rule.anchor() instanceof Anchor.OwnBeginning) {
+            return begins == null
+                    ? Resolved.unresolved("its beginning hangs on itself")
+                    : follow(rule, Which.OPENS, new Base(begins, -1));
+        }
+        if (rule.anchor() instanceof Anchor.OfItem of) {
+            ItemDates dates = items.get(of.item());
+            if (dates == null) {
+                return Resolved.unresolved("there is no work “" + of.item() + "” here");
+            }
+            Resolved other = dates.get(of.which());
+            String title = "“" + dates.item().title() + "”";
+            return other == null
+                    ? Resolved.unresolved(title + " has no date “" + word(of.which()) + "” to hang on")
+                    : other.resolved()
+                            ? follow(rule, Which.OPENS, new Base(other.at(), -1))
+                            : Resolved.unresolved(title + " has no date: " + other.why());
+        }
+        Resolved none = base(rule.anchor());
+        return none == null ? follow(rule, Which.OPENS, found) : none;
+    }
+
+    private Resolved rhythm(Anchor.InRhythm in) {
+        Optional<Rhythm> rhythm = course.rhythm(in.rhythm());
+        if (rhythm.isEmpty()) {
+            return Resolved.unresolved("there is no rhythm “" + in.rhythm() + "”");
+        }
+        List<Integer> classes =
+                rhythms.computeIfAbsent(in.rhythm(), r -> Rhythms.classes(rhythm.get(), sessions, byLesson.values()));
+        if (in.number() < 1 || in.number() > classes.size()) {
+            return Resolved.unresolved("“" + rhythm.get().title() + "” has no class number " + in.number() + " here");
+        }
+        int index = classes.get(in.number() - 1);
+        Session session = sessions.get(index);
+        found = new Base(in.edge() == Edge.START ? session.start() : session.end(), index);
         return null;
     }
 
@@ -157,7 +211,9 @@ final class Dates {
     private Resolved follow(DateRule rule, Which which, Base base) {
         Edge edge = rule.anchor() instanceof Anchor.WithLesson with
                 ? with.edge()
-                : rule.anchor() instanceof Anchor.WithUnit with ? with.edge() : Edge.START;
+                : rule.anchor() instanceof Anchor.WithUnit with
+                        ? with.edge()
+                        : rule.anchor() instanceof Anchor.InRhythm in ? in.edge() : Edge.START;
         LocalDateTime at = plus(base, rule.plus(), edge);
         if (at == null) {
             return Resolved.unresolved("counting "

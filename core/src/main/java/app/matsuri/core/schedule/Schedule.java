@@ -20,7 +20,7 @@ public record Schedule(TeachingCalendar calendar, List<SectionSchedule> sections
                 sections.add(SectionSchedule.of(calendar, course, section));
             }
         }
-        return new Schedule(calendar, List.copyOf(sections));
+        return new Schedule(calendar, List.copyOf(Noticing.in(sections)));
     }
 
     public Optional<SectionSchedule> section(String course, String section) {

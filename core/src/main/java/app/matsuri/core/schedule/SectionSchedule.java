@@ -24,6 +24,7 @@ import java.util.Optional;
  *
  * @param placements of every lesson, in the order of the plan
  * @param dates of every item that is for the section, in the order of the plan
+ * @param notices for the section, those of its own course and those shared with it
  * @param studentDates of students who have other dates; private
  */
 public record SectionSchedule(
@@ -34,6 +35,7 @@ public record SectionSchedule(
         List<Placement> placements,
         List<ItemDates> dates,
         List<StudentDates> studentDates,
+        List<NoticeDates> notices,
         Map<String, Placement> byLesson,
         Map<String, ItemDates> byItem) {
 
@@ -41,7 +43,7 @@ public record SectionSchedule(
         Sessions sessions = section.timetable(course.code()).sessions(calendar);
         List<Placement> placements =
                 Flow.place(course, section, sessions, calendar.term().weekStart());
-        Dates resolver = new Dates(course.code(), section.code(), calendar, sessions, placements);
+        Dates resolver = new Dates(course, section.code(), calendar, sessions, placements);
         List<ItemDates> dates = new ArrayList<>();
         Map<String, ItemDates> byItem = new HashMap<>();
         List<StudentDates> students = new ArrayList<>();
@@ -72,12 +74,38 @@ public record SectionSchedule(
         }
         Map<String, Placement> byLesson = new HashMap<>();
         placements.forEach(p -> byLesson.put(p.lesson().id(), p));
-        return new SectionSchedule(course, section, calendar, sessions, placements, dates, students, byLesson, byItem);
+        return new SectionSchedule(
+                course, section, calendar, sessions, placements, dates, students, List.of(), byLesson, byItem);
+    }
+
+    SectionSchedule withNotices(List<NoticeDates> others) {
+        return new SectionSchedule(
+                course,
+                section,
+                calendar,
+                sessions,
+                placements,
+                dates,
+                studentDates,
+                List.copyOf(others),
+                byLesson,
+                byItem);
+    }
+
+    Dates resolver() {
+        return new Dates(course, section.code(), calendar, sessions, placements);
+    }
+
+    /** The notice of that course and id here. */
+    public Optional<NoticeDates> notice(String ofCourse, String id) {
+        return notices.stream()
+                .filter(n -> n.course().equals(ofCourse) && n.notice().id().equals(id))
+                .findFirst();
     }
 
     /** What another rule would come to as one of the item's dates here, its other dates as they are. */
     public Resolved would(ItemDates dates, Which which, DateRule rule) {
-        Dates resolver = new Dates(course.code(), section.code(), calendar, sessions, placements);
+        Dates resolver = resolver();
         Adjustment trial = new Adjustment(dates.item().id(), null, Map.of(which, Optional.ofNullable(rule)), "");
         Adjustment own = section.adjustment(dates.item().id()).orElse(null);
         return resolver.of(dates.unit(), dates.item(), own, trial).get(which);
@@ -85,7 +113,7 @@ public record SectionSchedule(
 
     /** The dates that an item which is not in the plan, or stands there otherwise, would have here. */
     public ItemDates would(Unit unit, Item item) {
-        Dates resolver = new Dates(course.code(), section.code(), calendar, sessions, placements);
+        Dates resolver = resolver();
         return resolver.of(unit, item, section.adjustment(item.id()).orElse(null));
     }
 

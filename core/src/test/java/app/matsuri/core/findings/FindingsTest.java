@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.Besides;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
@@ -44,7 +45,7 @@ class FindingsTest {
 
     private static void mended(Decisions plan, Finding finding) {
         Decisions after = Change.make(finding.mend(), plan).decisions();
-        assertThat(Findings.of(Schedule.of(after))).noneMatch(finding::same);
+        assertThat(Findings.of(Schedule.of(after))).extracting(Finding::same).doesNotContain(finding.same());
     }
 
     @Test
@@ -144,8 +145,18 @@ class FindingsTest {
     /** Published: 34 CFR 600.2, one credit hour; three credits ask for 2,250 minutes, section A has 2,200. */
     @Test
     void minutesBelowWhatIsAskedFor() {
-        Course course =
-                new Course("HYD 210", "", 2250, null, 50, 480, 240, List.of(sectionA()), List.of(unit(44)), Extra.NONE);
+        Course course = new Course(
+                "HYD 210",
+                "",
+                2250,
+                null,
+                50,
+                480,
+                240,
+                List.of(sectionA()),
+                List.of(unit(44)),
+                Besides.NONE,
+                Extra.NONE);
         Decisions plan = plan(sectionA()).withCourses(List.of(course));
         assertThat(of(plan, "minutes-missing"))
                 .singleElement()

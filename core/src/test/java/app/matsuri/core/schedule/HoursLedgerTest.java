@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.plan.Besides;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.HoursAsked;
@@ -25,7 +26,17 @@ class HoursLedgerTest {
     private static Course course(HoursAsked asks, Section... sections) {
         Integer required = asks == null ? null : asks.classMinutes();
         return new Course(
-                "HYD 210", "Reading Rivers", required, asks, 50, 480, 240, List.of(sections), List.of(), Extra.NONE);
+                "HYD 210",
+                "Reading Rivers",
+                required,
+                asks,
+                50,
+                480,
+                240,
+                List.of(sections),
+                List.of(),
+                Besides.NONE,
+                Extra.NONE);
     }
 
     private static HoursLedger ledger(Course course, String section) {

@@ -152,6 +152,7 @@ public final class ChangeJson {
                     : new PutAdjustment(in.required("course"), in.required("section"), adjustment);
         });
         KINDS.put("redate", RedateJson::redate);
+        BesidesJson.KINDS.forEach(KINDS::put);
         KINDS.put("shift", ChangeJson::shift);
         KINDS.put("move", in -> {
             LocalDate to = day(in, "to");
@@ -258,14 +259,14 @@ public final class ChangeJson {
         return change;
     }
 
-    private static <T> T needed(In in, String field, T value) {
+    static <T> T needed(In in, String field, T value) {
         if (value == null && !in.has(field)) {
             in.faults().fatal(in.pointer(), "“" + field + "” is missing.");
         }
         return value;
     }
 
-    private static LocalDate day(In in, String field) {
+    static LocalDate day(In in, String field) {
         return needed(in, field, in.date(field));
     }
 

@@ -237,6 +237,8 @@ final class ChangeWriter {
                     .put(
                             "students",
                             roster.students().stream().map(PlanWriter::student).toList());
+        } else if (BesidesJson.write(out, change)) {
+            return;
         } else if (change instanceof Together together) {
             out.put("kind", "together")
                     .unless("", "does", together.does())

@@ -29,6 +29,10 @@ public final class RuleWords {
     private static final Pattern PLACE =
             of("(?:(unit) )?(\\S+?)(?: (start|end))?(?: ?([+-]) ?(\\d{1,3}) ?" + UNIT + "?)?");
     private static final Pattern THEN = of("^(.*?),? then " + DayWords.WEEKDAY + "( or before)?$");
+    private static final String FAR = "(?: ?([+-]) ?(\\d{1,3}) ?" + UNIT + "?)?";
+    private static final Pattern IN_RHYTHM = of("(?:(start|end) of )?(?:each class|class (\\d{1,3})) of (\\S+?)" + FAR);
+    private static final Pattern OF_ITEM = of("(opens|due|closes) of (\\S+?)" + FAR);
+    private static final Pattern BEGINS = of("begins" + FAR);
     private static final Pattern SHORT_OWN = of("with (opens|due|closes)");
 
     private RuleWords() {}
@@ -53,6 +57,27 @@ public final class RuleWords {
         Matcher m = EDGE_OF.matcher(text);
         if (m.matches()) {
             return rule(m.group(2) != null, m.group(3), m.group(1), offset(m, 4), names);
+        }
+        m = IN_RHYTHM.matcher(text);
+        if (m.matches() && names.rhythm(m.group(3)).isPresent()) {
+            int number = m.group(2) == null ? 0 : DayWords.number(m.group(2));
+            Edge edge = "end".equalsIgnoreCase(m.group(1)) ? Edge.END : Edge.START;
+            Offset plus = offset(m, 4);
+            return names.rhythm(m.group(3))
+                    .map(id ->
+                            DateRule.of(new Anchor.InRhythm(id, number, edge)).plus(plus.n(), plus.unit()));
+        }
+        m = OF_ITEM.matcher(text);
+        if (m.matches() && names.item(m.group(2)).isPresent()) {
+            Which which = which(m.group(1));
+            Offset plus = offset(m, 3);
+            return names.item(m.group(2))
+                    .map(id -> DateRule.of(new Anchor.OfItem(id, which)).plus(plus.n(), plus.unit()));
+        }
+        m = BEGINS.matcher(text);
+        if (m.matches()) {
+            Offset plus = offset(m, 1);
+            return Optional.of(DateRule.of(new Anchor.OwnBeginning()).plus(plus.n(), plus.unit()));
         }
         m = PLACE.matcher(text);
         if (!m.matches()) {
@@ -133,6 +158,16 @@ public final class RuleWords {
         if (rule.anchor() instanceof Anchor.OwnDate own) {
             String which = own.which().name().toLowerCase(Locale.ROOT);
             return plus.n() == 0 ? "with " + which : which + far;
+        }
+        if (rule.anchor() instanceof Anchor.OwnBeginning) {
+            return "begins" + far;
+        }
+        if (rule.anchor() instanceof Anchor.OfItem of) {
+            return of.which().name().toLowerCase(Locale.ROOT) + " of " + of.item() + far;
+        }
+        if (rule.anchor() instanceof Anchor.InRhythm in) {
+            String number = in.number() == 0 ? "each class" : "class " + in.number();
+            return (in.edge() == Edge.START ? "" : "end of ") + number + " of " + in.rhythm() + far;
         }
         boolean unit = rule.anchor() instanceof Anchor.WithUnit;
         String name = unit

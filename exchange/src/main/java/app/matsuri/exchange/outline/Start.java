@@ -5,6 +5,7 @@ import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Besides;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.HoursAsked;
@@ -190,6 +191,7 @@ public record Start(
                 Course.DAY_LIMIT,
                 List.of(group),
                 units,
+                Besides.NONE,
                 Extra.NONE));
     }
 }

@@ -1,6 +1,7 @@
 package app.matsuri.exchange.plan;
 
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.plan.Besides;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.HoursAsked;
@@ -36,10 +37,11 @@ public final class CourseReader {
         Integer day = in.number("dayLimit", Course.DAY_LIMIT, 1);
         List<Section> sections = in.objects("sections", SectionReader::section);
         List<Unit> units = in.objects("units", CourseReader::unit);
+        Besides besides = BesidesReader.besides(in);
         Extra extra = in.extra();
         return code == null || title == null || usual == null || week == null || day == null
                 ? null
-                : new Course(code, title, required, asks, usual, week, day, sections, units, extra);
+                : new Course(code, title, required, asks, usual, week, day, sections, units, besides, extra);
     }
 
     /** How hours are asked for: credits or ects. */

@@ -4,6 +4,7 @@ import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.DayRotation;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.Besides;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
@@ -91,6 +92,7 @@ public final class PlanWriter {
     }
 
     public static Map<String, Object> course(Course course) {
+        Besides besides = course.besides();
         return new Out()
                 .put("code", course.code())
                 .put("title", course.title())
@@ -103,6 +105,20 @@ public final class PlanWriter {
                         "sections",
                         course.sections().stream().map(PlanWriter::section).toList())
                 .put("units", course.units().stream().map(PlanWriter::unit).toList())
+                .some(
+                        "notices",
+                        besides.notices().stream().map(BesidesWriter::notice).toList())
+                .some(
+                        "rhythms",
+                        besides.rhythms().stream().map(BesidesWriter::rhythm).toList())
+                .some(
+                        "dayNotes",
+                        besides.dayNotes().stream().map(BesidesWriter::dayNote).toList())
+                .some(
+                        "weekNotes",
+                        besides.weekNotes().stream()
+                                .map(BesidesWriter::weekNote)
+                                .toList())
                 .with(course.extra());
     }
 
@@ -259,6 +275,12 @@ public final class PlanWriter {
                     .put("weekday", Words.weekday(in.weekday()));
         } else if (rule.anchor() instanceof Anchor.OwnDate own) {
             out.put("own", Words.word(own.which()));
+        } else if (rule.anchor() instanceof Anchor.OwnBeginning) {
+            out.put("own", "begins");
+        } else if (rule.anchor() instanceof Anchor.OfItem of) {
+            out.put("item", of.item()).put("date", Words.word(of.which()));
+        } else if (rule.anchor() instanceof Anchor.InRhythm in) {
+            out.put("rhythm", in.rhythm()).unless(0, "number", in.number()).put("edge", Words.word(in.edge()));
         }
         if (rule.plus().n() != 0) {
             out.put("plus", rule.plus().n()).put("in", Words.word(rule.plus().unit()));

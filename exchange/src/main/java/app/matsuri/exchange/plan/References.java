@@ -5,11 +5,16 @@ import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.DayNote;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.Recurrence;
 import java.util.Collection;
@@ -115,15 +120,64 @@ final class References {
             known(section.partly(), lessons, place + "/partly");
             section.taught().values().forEach(ids -> known(ids, lessons, place + "/taught"));
             for (int m = 0; m < section.meets().size(); m++) {
-                String rule = section.meets().get(m).rule();
-                if (rule != null) {
-                    try {
-                        Recurrence.of(rule);
-                    } catch (IllegalArgumentException e) {
-                        faults.kept(place + "/meets/" + m + "/rule", e.getMessage() + ". It gives no class.");
-                    }
-                }
+                recurrence(section.meets().get(m).rule(), place + "/meets/" + m + "/rule", "class");
             }
+        }
+        besides(course, at, lessons, units, items);
+    }
+
+    private void besides(Course course, String at, Set<String> lessons, Set<String> units, Set<String> items) {
+        Set<String> seen = new HashSet<>();
+        List<Notice> notices = course.besides().notices();
+        for (int n = 0; n < notices.size(); n++) {
+            String place = at + "/notices/" + n;
+            once(seen, notices.get(n).id(), place + "/id", "notice");
+            NoticeTime when = notices.get(n).when();
+            notice(when.begins(), place + "/begins", lessons, units, items);
+            notice(when.ends(), place + "/ends", lessons, units, items);
+            for (int r = 0; r < when.repeats().size(); r++) {
+                recurrence(when.repeats().get(r).rule(), place + "/repeats/" + r + "/rule", "entry");
+            }
+        }
+        Set<String> rhythms = new HashSet<>();
+        for (int r = 0; r < course.besides().rhythms().size(); r++) {
+            Rhythm rhythm = course.besides().rhythms().get(r);
+            String place = at + "/rhythms/" + r;
+            once(rhythms, rhythm.id(), place + "/id", "rhythm");
+            if (!units.contains(rhythm.unit())) {
+                faults.fatal(place + "/unit", "There is no unit “" + rhythm.unit() + "” in this course.");
+            }
+        }
+        Set<String> days = new HashSet<>();
+        for (int n = 0; n < course.besides().dayNotes().size(); n++) {
+            DayNote note = course.besides().dayNotes().get(n);
+            once(days, note.date() + where(note.section()), at + "/dayNotes/" + n, "note of");
+        }
+        Set<String> weeks = new HashSet<>();
+        for (int n = 0; n < course.besides().weekNotes().size(); n++) {
+            WeekNote note = course.besides().weekNotes().get(n);
+            once(weeks, note.first() + where(note.section()), at + "/weekNotes/" + n, "note of the week of");
+        }
+    }
+
+    private static String where(String section) {
+        return section == null ? "" : " " + section;
+    }
+
+    private void notice(DateRule rule, String place, Set<String> lessons, Set<String> units, Set<String> items) {
+        rule(rule, place, lessons, units);
+        if (rule != null && rule.anchor() instanceof Anchor.OfItem of && !items.contains(of.item())) {
+            faults.kept(place + "/item", "There is no item “" + of.item() + "” in this course: no date.");
+        }
+    }
+
+    private void recurrence(String rule, String at, String gives) {
+        try {
+            if (rule != null) {
+                Recurrence.of(rule);
+            }
+        } catch (IllegalArgumentException e) {
+            faults.kept(at, e.getMessage() + ". It gives no " + gives + ".");
         }
     }
 

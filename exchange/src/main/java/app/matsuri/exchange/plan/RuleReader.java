@@ -12,7 +12,7 @@ import java.util.List;
 /** Reads a date rule. */
 public final class RuleReader {
 
-    private static final List<String> ANCHORS = List.of("at", "lesson", "unit", "week", "own");
+    private static final List<String> ANCHORS = List.of("at", "lesson", "unit", "week", "own", "item", "rhythm");
 
     private RuleReader() {}
 
@@ -51,7 +51,7 @@ public final class RuleReader {
                     .fatal(
                             in.pointer(),
                             given.isEmpty()
-                                    ? "A date rule begins with one of at, lesson, unit, week or own."
+                                    ? "A date rule begins with one of at, lesson, unit, week, own, item or rhythm."
                                     : "A date rule begins with one thing; here are " + String.join(" and ", given)
                                             + ".");
             return null;
@@ -61,6 +61,8 @@ public final class RuleReader {
             case "lesson" -> with(in, "lesson");
             case "unit" -> with(in, "unit");
             case "week" -> week(in);
+            case "item" -> item(in);
+            case "rhythm" -> rhythm(in);
             default -> own(in);
         };
     }
@@ -92,8 +94,25 @@ public final class RuleReader {
                 : new Anchor.InWeek(week, counts.equals("teaching"), weekday);
     }
 
+    private static Anchor item(In in) {
+        String item = in.text("item", null);
+        String date = in.word("date", "due", Words.all(Which.class));
+        return item == null || date == null ? null : new Anchor.OfItem(item, Words.constant(Which.class, date));
+    }
+
+    private static Anchor rhythm(In in) {
+        String rhythm = in.text("rhythm", null);
+        Integer number = in.number("number", 0, 0);
+        String edge = in.word("edge", "start", Words.all(Edge.class));
+        return rhythm == null || number == null || edge == null
+                ? null
+                : new Anchor.InRhythm(rhythm, number, Words.constant(Edge.class, edge));
+    }
+
     private static Anchor own(In in) {
-        String own = in.word("own", null, Words.all(Which.class));
-        return own == null ? null : new Anchor.OwnDate(Words.constant(Which.class, own));
+        String own = in.word("own", null, List.of("opens", "due", "closes", "begins"));
+        return "begins".equals(own)
+                ? new Anchor.OwnBeginning()
+                : own == null ? null : new Anchor.OwnDate(Words.constant(Which.class, own));
     }
 }

@@ -1,15 +1,17 @@
 package app.matsuri.server.outline;
 
-import app.matsuri.core.calendar.Term;
 import app.matsuri.core.change.ArrangeItems;
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.PutDayNote;
 import app.matsuri.core.change.PutItem;
 import app.matsuri.core.change.PutLesson;
+import app.matsuri.core.change.PutNotice;
 import app.matsuri.core.change.PutUnit;
 import app.matsuri.core.change.Together;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.DayNote;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
@@ -20,11 +22,8 @@ import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.exchange.change.ChangeJson;
-import app.matsuri.exchange.file.Given;
-import app.matsuri.exchange.file.TableFile;
-import app.matsuri.exchange.outline.CartridgeReader;
-import app.matsuri.exchange.outline.CellWords;
 import app.matsuri.exchange.outline.DayWords;
+import app.matsuri.exchange.outline.NoticeWords;
 import app.matsuri.exchange.outline.OutlineReader;
 import app.matsuri.exchange.outline.RuleWords;
 import app.matsuri.exchange.outline.TimeWords;
@@ -33,10 +32,8 @@ import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.Faults;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.Words;
-import app.matsuri.server.Today;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.colleague.Access;
-import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
@@ -47,8 +44,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Collectors;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -57,17 +52,17 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 
-/** Reads what is typed into the outline or into a day, and whole outlines from text and files. */
+/** Reads what is typed into the outline or into a day. */
 @RestController
 @RequestMapping(path = "/api/terms/{termId}", produces = "application/json")
 class OutlineController {
 
     private final Access access;
-    private final Today today;
+    private final OutlineWords words;
 
-    OutlineController(Access access, Today today) {
+    OutlineController(Access access, OutlineWords words) {
         this.access = access;
-        this.today = today;
+        this.words = words;
     }
 
     /**
@@ -103,18 +98,21 @@ class OutlineController {
             Locale locale,
             @RequestBody LineTyped typed) {
         Stored stored = access.look(by, termId);
-        Course course = course(stored, typed.course());
+        Course course = OutlineWords.course(stored, typed.course());
         String text = typed.text().strip();
         if (text.isEmpty()) {
-            throw misread("Write what it is called.");
+            throw OutlineWords.misread("Write what it is called.");
         }
-        DayWords days = days(stored, locale);
+        DayWords days = words.days(stored, locale);
+        if (NoticeWords.is(text)) {
+            return notice(text, days, null, course, typed.unit());
+        }
         if (typed.level().equals("unit")) {
             Unit unit = OutlineReader.unitLine(text, days, course);
             return read("unit " + unit.code(), "unit:" + unit.id(), new PutUnit(course.code(), unit, typed.before()));
         }
         Unit unit = course.unit(typed.unit() == null ? "" : typed.unit())
-                .orElseThrow(() -> misread("Say to which unit it belongs."));
+                .orElseThrow(() -> OutlineWords.misread("Say to which unit it belongs."));
         if (typed.level().equals("lesson")) {
             Lesson lesson = OutlineReader.lessonLine(text, days, course, unit);
             return read(
@@ -125,7 +123,7 @@ class OutlineController {
         List<String> said = new ArrayList<>();
         Item item = OutlineReader.workLine(text, days, course, unit, typed.lesson(), said);
         if (item == null) {
-            throw misread(String.join(" ", said));
+            throw OutlineWords.misread(String.join(" ", said));
         }
         item = item.withDetails(item.details().within(typed.within()));
         Change put = new PutItem(course.code(), unit.id(), item);
@@ -164,17 +162,17 @@ class OutlineController {
     List<DateGiven> itemDates(
             @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody ItemTyped typed) {
         Stored stored = access.look(by, termId);
-        Course course = course(stored, typed.course());
+        Course course = OutlineWords.course(stored, typed.course());
         Faults faults = new Faults();
         In in = In.of(typed.item(), "", faults);
         Item item = in == null ? null : CourseReader.item(in);
         if (item == null) {
-            throw misread(
+            throw OutlineWords.misread(
                     String.join(" ", faults.all().stream().map(Fault::message).toList()));
         }
         Unit unit = course.unitOfItem(item.id())
                 .or(() -> course.unit(typed.unit() == null ? "" : typed.unit()))
-                .orElseThrow(() -> misread("Say to which unit it belongs."));
+                .orElseThrow(() -> OutlineWords.misread("Say to which unit it belongs."));
         List<DateGiven> dates = new ArrayList<>();
         for (SectionSchedule section : Schedule.of(stored.decisions()).sections()) {
             if (!section.course().code().equals(course.code())
@@ -206,12 +204,19 @@ class OutlineController {
             Locale locale,
             @RequestBody DayTyped typed) {
         Stored stored = access.look(by, termId);
-        Course course = course(stored, typed.course());
+        Course course = OutlineWords.course(stored, typed.course());
         SectionSchedule follows = Schedule.of(stored.decisions())
                 .section(course.code(), typed.section())
-                .orElseThrow(() -> misread("There is no section “" + typed.section() + "”."));
-        Unit unit = unitOf(follows, typed.date());
+                .orElseThrow(() -> OutlineWords.misread("There is no section “" + typed.section() + "”."));
         String text = typed.text().strip();
+        if (NoticeWords.is(text)) {
+            return notice(text, words.days(stored, locale), typed.date(), course, null);
+        }
+        if (text.toLowerCase(Locale.ROOT).startsWith("note:")) {
+            DayNote note = new DayNote(typed.date(), null, text.substring(5).strip(), false);
+            return read("a note on the day", "", new PutDayNote(course.code(), note));
+        }
+        Unit unit = unitOf(follows, typed.date());
         LocalTime time = null;
         int comma = text.lastIndexOf(',');
         if (comma > 0) {
@@ -223,9 +228,9 @@ class OutlineController {
                 .findFirst()
                 .orElse(null);
         List<String> said = new ArrayList<>();
-        Item item = OutlineReader.workLine(text, days(stored, locale), course, unit, lesson, said);
+        Item item = OutlineReader.workLine(text, words.days(stored, locale), course, unit, lesson, said);
         if (item == null) {
-            throw misread(String.join(" ", said));
+            throw OutlineWords.misread(String.join(" ", said));
         }
         DateRule due = rule(follows, typed.date(), lesson, time);
         if (item.due() == null) {
@@ -235,6 +240,15 @@ class OutlineController {
                 item.kind() + (lesson == null ? "" : ", with " + lesson),
                 "item:" + item.id(),
                 new PutItem(course.code(), unit.id(), item));
+    }
+
+    private static LineRead notice(String text, DayWords days, LocalDate day, Course course, String unit) {
+        try {
+            NoticeWords.Read read = NoticeWords.read(text, days, day, course, unit);
+            return read(read.said(), "notice:" + read.notice().id(), new PutNotice(course.code(), read.notice()));
+        } catch (IllegalArgumentException e) {
+            throw OutlineWords.misread(e.getMessage());
+        }
     }
 
     /** Due at the start of that day's lesson, or at the time said; on a day without one at its end. */
@@ -262,104 +276,13 @@ class OutlineController {
         if (found == null) {
             found = follows.course().units().stream()
                     .findFirst()
-                    .orElseThrow(() -> misread("The course has no unit yet: add one in the outline first."));
+                    .orElseThrow(
+                            () -> OutlineWords.misread("The course has no unit yet: add one in the outline first."));
         }
         return follows.course().unit(found.id()).orElseThrow();
     }
 
-    /**
-     * An outline as pasted, or as a file: a table, text, or a Common Cartridge.
-     *
-     * @param text as pasted; null for a file
-     * @param name of the file; null for pasted text
-     * @param content of the file; null for pasted text
-     */
-    record OutlineGiven(
-            String course,
-            @Nullable String text,
-            @Nullable String name,
-            @Nullable byte[] content) {}
-
-    /** One line and what was understood of it. */
-    record OutlineLine(int number, String text, String state, String said) {}
-
-    /**
-     * What reading came to.
-     *
-     * @param change that adds all units that were read; null where none was
-     */
-    record OutlineRead(
-            List<OutlineLine> lines,
-            int units,
-            int lessons,
-            int items,
-            @Nullable Map<String, Object> change) {}
-
-    @PostMapping(path = "/outline/reading", consumes = "application/json")
-    OutlineRead reading(
-            @AuthenticationPrincipal SignedIn by,
-            @PathVariable long termId,
-            Locale locale,
-            @RequestBody OutlineGiven given) {
-        Stored stored = access.look(by, termId);
-        Course course = course(stored, given.course());
-        OutlineReader.Reading reading = read(given, days(stored, locale), course);
-        List<Change> changes = new ArrayList<>();
-        reading.units().forEach(u -> changes.add(new PutUnit(course.code(), u, null)));
-        int units = reading.units().size();
-        return new OutlineRead(
-                reading.lines().stream()
-                        .map(l -> new OutlineLine(l.number(), l.text(), l.state(), l.said()))
-                        .toList(),
-                units,
-                reading.units().stream().mapToInt(u -> u.lessons().size()).sum(),
-                reading.units().stream().mapToInt(u -> u.items().size()).sum(),
-                changes.isEmpty()
-                        ? null
-                        : ChangeJson.write(new Together(
-                                "Add " + units + (units == 1 ? " unit" : " units") + " to " + course.code(), changes)));
-    }
-
-    private static OutlineReader.Reading read(OutlineGiven given, DayWords days, Course course) {
-        if (given.content() == null) {
-            return OutlineReader.read(given.text() == null ? "" : given.text(), days, course);
-        }
-        String name = given.name() == null ? "the file" : given.name();
-        Given file = new Given(name, given.content());
-        if (name.toLowerCase(Locale.ROOT).matches(".*\\.(imscc|zip)")) {
-            file.kind();
-            return CartridgeReader.read(file, days, course);
-        }
-        return switch (file.kind()) {
-            case WORKBOOK, TABLE ->
-                OutlineReader.read(
-                        TableFile.rows(file).stream()
-                                .map(row -> row.stream()
-                                        .map(cell -> cell.replaceAll("[\\t\\r\\n]+", " "))
-                                        .collect(Collectors.joining("\t")))
-                                .collect(Collectors.joining("\n")),
-                        days,
-                        course);
-            case CALENDAR ->
-                throw misread("“" + name + "” is a calendar. Give an outline as .csv, .xlsx, .txt or .imscc.");
-            case TEXT -> OutlineReader.read(file.text(), days, course);
-        };
-    }
-
     private static LineRead read(String said, String key, Change change) {
         return new LineRead(said, key, ChangeJson.write(change));
-    }
-
-    private static Course course(Stored stored, String code) {
-        return stored.decisions().course(code).orElseThrow(() -> misread("There is no course “" + code + "”."));
-    }
-
-    private DayWords days(Stored stored, Locale locale) {
-        Term term = stored.decisions().term();
-        return new DayWords(today.in(term.zone()), term.first(), term.last(), CellWords.dayFirst(locale));
-    }
-
-    private static Problem misread(String what) {
-        return new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "outline-not-understood", "Not understood", what);
     }
 }

@@ -5,6 +5,7 @@ import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.PutCourse;
 import app.matsuri.core.change.PutSection;
+import app.matsuri.core.plan.Besides;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
@@ -101,6 +102,7 @@ class TimetableController {
                                 Course.DAY_LIMIT,
                                 List.of(section),
                                 List.of(),
+                                Besides.NONE,
                                 Extra.NONE))
                 : new PutSection(group.course(), was == null ? null : was.code(), section);
         List<String> said =

@@ -87,6 +87,7 @@ final class RowReader {
         Map<String, List<UnitRow>> units = grouped(UnitRow.class, u -> u.course, u -> u.position);
         Sections sectionReader = new Sections();
         Units unitReader = new Units();
+        BesidesRows besides = new BesidesRows(rows);
         List<Course> courses = rows.of(CourseRow.class)
                 .sorted(Comparator.comparingInt(c -> c.position))
                 .map(c -> new Course(
@@ -103,6 +104,7 @@ final class RowReader {
                         units.getOrDefault(c.code, List.of()).stream()
                                 .map(unitReader::unit)
                                 .toList(),
+                        besides.of(c.code),
                         extra(c.extra)))
                 .toList();
         return new Decisions(term(row), courses, extra(row.fileExtra));
@@ -154,7 +156,7 @@ final class RowReader {
     }
 
     /** What a JSON column holds; null for none. */
-    private static <T> T read(String json, Function<In, T> reader) {
+    static <T> T read(String json, Function<In, T> reader) {
         if (json == null) {
             return null;
         }
@@ -165,7 +167,7 @@ final class RowReader {
         return value;
     }
 
-    private static <T> List<T> list(String json, Function<In, T> reader) {
+    static <T> List<T> list(String json, Function<In, T> reader) {
         if (json == null) {
             return List.of();
         }
@@ -176,15 +178,20 @@ final class RowReader {
         return values;
     }
 
-    private static String text(String column) {
+    /** The texts that a JSON column holds; none for none. */
+    static List<String> texts(String json) {
+        return json == null ? List.of() : List.of(Json.MAPPER.readValue(json, String[].class));
+    }
+
+    static String text(String column) {
         return column == null ? "" : column;
     }
 
-    private static List<String> words(String list) {
+    static List<String> words(String list) {
         return list.isEmpty() ? List.of() : Arrays.asList(list.split(","));
     }
 
-    private static Extra extra(String json) {
+    static Extra extra(String json) {
         return json.equals("{}") ? Extra.NONE : Extra.of(Json.MAPPER.readValue(json, TEXTS));
     }
 
@@ -259,9 +266,7 @@ final class RowReader {
                     patterns.getOrDefault(key, List.of()).stream()
                             .map(p -> new MeetingPattern(
                                     p.rule,
-                                    p.letters == null
-                                            ? List.of()
-                                            : List.of(Json.MAPPER.readValue(p.letters, String[].class)),
+                                    texts(p.letters),
                                     p.startTime,
                                     p.minutes,
                                     p.place,
@@ -363,9 +368,7 @@ final class RowReader {
                     text(row.handInPlace),
                     list(row.links, DetailsReader::link),
                     list(row.files, DetailsReader::file),
-                    row.onlySections == null
-                            ? List.of()
-                            : List.of(Json.MAPPER.readValue(row.onlySections, String[].class)),
+                    texts(row.onlySections),
                     row.audience == null ? ItemDetails.ALL : row.audience,
                     row.hidden != null && row.hidden);
         }

@@ -131,6 +131,7 @@ final class RowWriter {
         for (int i = 0; i < course.units().size(); i++) {
             unit(course.code(), course.units().get(i), i);
         }
+        BesidesRows.write(termId, course, rows);
     }
 
     private void section(String course, Section section, int position) {
@@ -375,7 +376,7 @@ final class RowWriter {
         row.hidden = details.hidden() ? true : null;
     }
 
-    private static String list(List<?> values) {
+    static String list(List<?> values) {
         return values.isEmpty() ? null : json(values);
     }
 

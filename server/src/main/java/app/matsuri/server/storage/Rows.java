@@ -4,9 +4,12 @@ import app.matsuri.server.storage.row.AdjustmentRow;
 import app.matsuri.server.storage.row.CalendarRow;
 import app.matsuri.server.storage.row.ClosureRow;
 import app.matsuri.server.storage.row.CourseRow;
+import app.matsuri.server.storage.row.DayNoteRow;
 import app.matsuri.server.storage.row.ItemRow;
 import app.matsuri.server.storage.row.LessonRow;
+import app.matsuri.server.storage.row.NoticeRow;
 import app.matsuri.server.storage.row.PatternRow;
+import app.matsuri.server.storage.row.RhythmRow;
 import app.matsuri.server.storage.row.Row;
 import app.matsuri.server.storage.row.SectionLessonRow;
 import app.matsuri.server.storage.row.SectionRow;
@@ -15,6 +18,7 @@ import app.matsuri.server.storage.row.SessionChangeRow;
 import app.matsuri.server.storage.row.StudentRow;
 import app.matsuri.server.storage.row.TaughtRow;
 import app.matsuri.server.storage.row.UnitRow;
+import app.matsuri.server.storage.row.WeekNoteRow;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -39,7 +43,11 @@ public final class Rows {
             AdjustmentRow.class,
             UnitRow.class,
             LessonRow.class,
-            ItemRow.class);
+            ItemRow.class,
+            NoticeRow.class,
+            RhythmRow.class,
+            DayNoteRow.class,
+            WeekNoteRow.class);
 
     private final Map<Object, Row> rows = new LinkedHashMap<>();
 

@@ -7,11 +7,13 @@ import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -22,6 +24,8 @@ import app.matsuri.server.wall.WallView.DayLoad;
 import app.matsuri.server.wall.WallView.Gone;
 import app.matsuri.server.wall.WallView.ItemView;
 import app.matsuri.server.wall.WallView.LessonView;
+import app.matsuri.server.wall.WallView.NoteView;
+import app.matsuri.server.wall.WallView.NoticeView;
 import app.matsuri.server.wall.WallView.Off;
 import app.matsuri.server.wall.WallView.SessionView;
 import java.time.LocalDate;
@@ -46,6 +50,7 @@ final class DayBuilder {
     private final Map<LocalDate, List<SessionView>> sessions = new HashMap<>();
     private final Map<LocalDate, List<LessonView>> lessons = new HashMap<>();
     private final Map<LocalDate, List<ItemView>> items = new HashMap<>();
+    private final Map<LocalDate, List<NoticeView>> notices = new HashMap<>();
     private final List<Span> spans = new ArrayList<>();
 
     /** The days over which a unit runs. */
@@ -61,6 +66,7 @@ final class DayBuilder {
         collectSessions();
         collectLessons();
         collectItems();
+        collectNotices();
     }
 
     /** What moves, as "lesson CH2" or "due set-1". */
@@ -89,7 +95,7 @@ final class DayBuilder {
     private String shown(Moved move) {
         return follows.course()
                 .item(move.id())
-                .filter(i -> !move.what().equals("lesson"))
+                .filter(i -> !move.what().equals("lesson") && !move.what().equals("notice"))
                 .map(i -> i.shortName().isEmpty() ? i.title() : i.shortName())
                 .orElse(move.title());
     }
@@ -182,6 +188,47 @@ final class DayBuilder {
                         .thenComparing(i -> follows.byItem().get(i.id()).item().place())));
     }
 
+    private void collectNotices() {
+        for (NoticeDates dates : follows.notices()) {
+            Notice notice = dates.notice();
+            Resolved hidden = dates.hiddenUntil();
+            for (NoticeDates.Entry entry : dates.entries()) {
+                if (!entry.resolved() || entry.ends().isBefore(entry.begins())) {
+                    continue;
+                }
+                NoticeView view = new NoticeView(
+                        dates.course(),
+                        notice.id(),
+                        notice.title(),
+                        notice.place(),
+                        entry.first(),
+                        entry.begins(),
+                        entry.ends(),
+                        entry.allDay(),
+                        notice.reach() == Notice.Reach.OWN,
+                        hidden == null ? null : hidden.at(),
+                        moved.contains("notice " + notice.id()));
+                entry.begins()
+                        .toLocalDate()
+                        .datesUntil(entry.ends().toLocalDate().plusDays(1))
+                        .filter(schedule.calendar().term()::contains)
+                        .forEach(day -> notices.computeIfAbsent(day, d -> new ArrayList<>())
+                                .add(view));
+            }
+        }
+        notices.values()
+                .forEach(list -> list.sort(
+                        Comparator.comparing(NoticeView::allDay).reversed().thenComparing(NoticeView::begins)));
+    }
+
+    private List<NoteView> words(LocalDate date) {
+        return follows.course().besides().dayNotes().stream()
+                .filter(n ->
+                        n.date().equals(date) && n.concerns(follows.section().code()))
+                .map(n -> new NoteView(n.section(), n.text(), n.own()))
+                .toList();
+    }
+
     private String hangsOn(DateRule rule) {
         if (rule.anchor() instanceof Anchor.WithLesson with) {
             return follows.course()
@@ -239,6 +286,8 @@ final class DayBuilder {
                 thread(date),
                 items.getOrDefault(date, List.of()),
                 load(items.getOrDefault(date, List.of())),
+                notices.getOrDefault(date, List.of()),
+                words(date),
                 gone.getOrDefault(date, List.of()));
     }
 

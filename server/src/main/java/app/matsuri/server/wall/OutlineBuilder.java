@@ -2,14 +2,18 @@ package app.matsuri.server.wall;
 
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.server.wall.WallView.Outline;
 import app.matsuri.server.wall.WallView.OutlineItem;
 import app.matsuri.server.wall.WallView.OutlineLesson;
+import app.matsuri.server.wall.WallView.OutlineNotice;
 import app.matsuri.server.wall.WallView.OutlineUnit;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -20,10 +24,12 @@ final class OutlineBuilder {
 
     private final SectionSchedule follows;
     private final Set<String> moved;
+    private final LocalDate today;
 
-    OutlineBuilder(SectionSchedule follows, Set<String> moved) {
+    OutlineBuilder(SectionSchedule follows, Set<String> moved, LocalDate today) {
         this.follows = follows;
         this.moved = moved;
+        this.today = today;
     }
 
     Outline outline() {
@@ -39,7 +45,7 @@ final class OutlineBuilder {
         for (Unit unit : follows.course().units()) {
             units.add(unit(unit, units.size()));
         }
-        return new Outline(noDate, noSession, units);
+        return new Outline(noDate, noSession, units, notices(null));
     }
 
     private OutlineUnit unit(Unit unit, int number) {
@@ -58,7 +64,46 @@ final class OutlineBuilder {
         }
         List<OutlineItem> loose = items(unit, null);
         return new OutlineUnit(
-                unit.id(), unit.code(), unit.title(), number, first, last, unit.startsWeek(), lessons, loose);
+                unit.id(),
+                unit.code(),
+                unit.title(),
+                number,
+                unit.colour(),
+                first,
+                last,
+                unit.startsWeek(),
+                lessons,
+                loose,
+                notices(unit.id()));
+    }
+
+    /** The course's own notices of a unit; of none where null. */
+    private List<OutlineNotice> notices(String unit) {
+        return follows.notices().stream()
+                .filter(n -> n.own(follows) && Objects.equals(n.notice().unit(), unit))
+                .map(this::notice)
+                .toList();
+    }
+
+    private OutlineNotice notice(NoticeDates dates) {
+        Notice notice = dates.notice();
+        List<LocalDateTime> begins = dates.entries().stream()
+                .filter(NoticeDates.Entry::resolved)
+                .map(NoticeDates.Entry::begins)
+                .toList();
+        LocalDateTime next = begins.stream()
+                .filter(b -> !b.toLocalDate().isBefore(today))
+                .findFirst()
+                .orElse(begins.isEmpty() ? null : begins.get(begins.size() - 1));
+        return new OutlineNotice(
+                notice.id(),
+                notice.unit(),
+                notice.title(),
+                next,
+                notice.when(follows.section().code()).series(),
+                begins.size(),
+                notice.reach() == Notice.Reach.OWN,
+                moved.contains("notice " + notice.id()));
     }
 
     private OutlineLesson lesson(Placement placement) {

@@ -6,6 +6,7 @@ import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
@@ -31,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Lays one section's schedule out as the Wall. */
 public final class WallBuilder {
@@ -83,7 +85,7 @@ public final class WallBuilder {
                 section,
                 columns(),
                 weeks(),
-                new OutlineBuilder(follows, days.moved()).outline(),
+                new OutlineBuilder(follows, days.moved(), today).outline(),
                 findings(),
                 ends.undo().map(History.Line::sentence).orElse(null),
                 ends.redo().map(History.Line::sentence).orElse(null));
@@ -131,6 +133,8 @@ public final class WallBuilder {
 
     private List<Week> weeks() {
         TeachingCalendar calendar = schedule.calendar();
+        Course course = follows.course();
+        String section = follows.section().code();
         List<Column> columns = columns();
         List<WeekLoad> loads = follows.loads();
         List<Week> weeks = new ArrayList<>();
@@ -144,6 +148,9 @@ public final class WallBuilder {
             }
             var teachingWeek = calendar.teachingWeekNumber(first);
             WeekLoad load = loads.get(w - 1);
+            List<WeekNote> notes = course.besides().weekNotes().stream()
+                    .filter(n -> n.first().equals(first) && n.concerns(section))
+                    .toList();
             weeks.add(new Week(
                     w,
                     teachingWeek.isPresent() ? teachingWeek.getAsInt() : null,
@@ -151,6 +158,11 @@ public final class WallBuilder {
                     load.minutes(),
                     load.over(),
                     away(row, teachingWeek.isPresent()),
+                    notes.stream()
+                            .map(WeekNote::headline)
+                            .filter(h -> !h.isEmpty())
+                            .collect(Collectors.joining(" · ")),
+                    notes.stream().flatMap(n -> n.targets().stream()).toList(),
                     row));
         }
         return weeks;

@@ -64,6 +64,8 @@ public record WallView(
      * @param number term week, from 1
      * @param teachingWeek number among the weeks that teach; null where none of its days does
      * @param away where the whole week is off: why; null otherwise
+     * @param headline of the week; may be empty
+     * @param targets what is to be reached in it
      */
     public record Week(
             int number,
@@ -72,6 +74,8 @@ public record WallView(
             int minutes,
             int over,
             @Nullable String away,
+            String headline,
+            List<String> targets,
             List<Day> days) {}
 
     /**
@@ -81,6 +85,8 @@ public record WallView(
      * @param off the day off that covers it; null for none
      * @param notes what else holds on it: parts of days, swapped weekdays
      * @param thread the unit that runs through it; null for none
+     * @param notices what is on it that nobody hands in
+     * @param words notes on it
      * @param gone what a proposal takes away from it
      */
     public record Day(
@@ -96,7 +102,40 @@ public record WallView(
             @Nullable Thread thread,
             List<ItemView> items,
             DayLoad load,
+            List<NoticeView> notices,
+            List<NoteView> words,
             List<Gone> gone) {}
+
+    /**
+     * A notice on a day.
+     *
+     * @param course the notice's own course; another than the wall's where it is shared
+     * @param entry the day that names the entry of a series; null for a notice that is once
+     * @param begins when it begins, on this or an earlier day
+     * @param ends when it ends, on this or a later day
+     * @param own for oneself alone
+     * @param hiddenUntil students do not see it before; null for none
+     */
+    public record NoticeView(
+            String course,
+            String id,
+            String title,
+            String place,
+            @Nullable LocalDate entry,
+            LocalDateTime begins,
+            LocalDateTime ends,
+            boolean allDay,
+            boolean own,
+            @Nullable LocalDateTime hiddenUntil,
+            boolean proposed) {}
+
+    /**
+     * Words on a day.
+     *
+     * @param section null for all of the course
+     * @param own for oneself and whoever stands in, never for students
+     */
+    public record NoteView(@Nullable String section, String text, boolean own) {}
 
     /**
      * How full a day is.
@@ -191,20 +230,51 @@ public record WallView(
     public record Gone(
             String what, String id, String title, @Nullable LocalDateTime to, String why) {}
 
-    /** The outline at the wall's left. */
-    public record Outline(List<OutlineItem> noDate, List<OutlineLesson> noSession, List<OutlineUnit> units) {}
+    /**
+     * The outline at the wall's left.
+     *
+     * @param notices those that belong to no unit
+     */
+    public record Outline(
+            List<OutlineItem> noDate,
+            List<OutlineLesson> noSession,
+            List<OutlineUnit> units,
+            List<OutlineNotice> notices) {}
 
-    /** A unit in the outline; its number gives its colour and pattern. */
+    /**
+     * A unit in the outline; its number gives its pattern, and its colour where none was chosen.
+     *
+     * @param colour name of the colour; empty for the one of its number
+     */
     public record OutlineUnit(
             String id,
             String code,
             String title,
             int number,
+            String colour,
             @Nullable LocalDate first,
             @Nullable LocalDate last,
             boolean startsWeek,
             List<OutlineLesson> lessons,
-            List<OutlineItem> items) {}
+            List<OutlineItem> items,
+            List<OutlineNotice> notices) {}
+
+    /**
+     * A notice of the course in the outline.
+     *
+     * @param unit id of its unit; null for none
+     * @param date when it begins, of a series its next entry from today on; null where it has no date
+     * @param times how many entries it has
+     */
+    public record OutlineNotice(
+            String id,
+            @Nullable String unit,
+            String title,
+            @Nullable LocalDateTime date,
+            boolean series,
+            int times,
+            boolean own,
+            boolean moved) {}
 
     /**
      * A lesson in the outline with the work that belongs to it.

@@ -15,7 +15,11 @@ public sealed interface Row
                 AdjustmentRow,
                 UnitRow,
                 LessonRow,
-                ItemRow {
+                ItemRow,
+                NoticeRow,
+                RhythmRow,
+                DayNoteRow,
+                WeekNoteRow {
 
     Object key();
 }

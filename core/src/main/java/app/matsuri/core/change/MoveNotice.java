@@ -1,0 +1,82 @@
+package app.matsuri.core.change;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.schedule.NoticeDates;
+import app.matsuri.core.schedule.NoticeDates.Entry;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
+import java.util.Set;
+
+/**
+ * Moves a notice, or one entry of a series, to a day. It keeps its times of day and its length; what its end hangs on
+ * stays what it hangs on, and a beginning that hung on something becomes a fixed one.
+ *
+ * @param section where it was taken from; its present times there are the ones that move
+ * @param entry the day that names the entry of a series; null for a notice that is once
+ * @param to the day it goes to; null to leave the entry out
+ */
+public record MoveNotice(String course, String section, String notice, LocalDate entry, LocalDate to)
+        implements Change {
+
+    @Override
+    public Outcome apply(Decisions before) {
+        Notice was = Find.notice(before, course, notice);
+        boolean own = was.sections().containsKey(section);
+        NoticeTime time = was.when(section);
+        NoticeTime moved = time.series() ? entry(before, was, time) : once(before, was, time);
+        Notice now = own ? was.withWhen(section, moved) : was.withWhen(moved);
+        return Outcome.of(before.withCourse(course, c -> c.withNotice(now)));
+    }
+
+    private NoticeTime entry(Decisions before, Notice was, NoticeTime time) {
+        if (entry == null) {
+            throw new Refused("“" + was.title() + "” is a series: say which day of it is meant.");
+        }
+        Entry found = dates(before).entries().stream()
+                .filter(e -> entry.equals(e.first()))
+                .findFirst()
+                .orElseThrow(
+                        () -> new Refused("“" + was.title() + "” has nothing on " + Say.day(entry) + " any more."));
+        return time.instead(entry, to == null ? null : to.atTime(found.begins().toLocalTime()));
+    }
+
+    private NoticeTime once(Decisions before, Notice was, NoticeTime time) {
+        if (to == null) {
+            throw new Refused("“" + was.title() + "” is no series: take it out as a whole.");
+        }
+        Entry found = dates(before).entries().get(0);
+        LocalDateTime begins = to.atTime(found.resolved() ? found.begins().toLocalTime() : LocalTime.MIDNIGHT);
+        DateRule ends = time.ends();
+        if (ends != null && ends.plain() && found.resolved()) {
+            long days = ChronoUnit.DAYS.between(found.begins().toLocalDate(), to);
+            ends = DateRule.at(((Anchor.Fixed) ends.anchor()).at().plusDays(days));
+        }
+        return NoticeTime.once(time.allDay(), DateRule.at(begins), ends);
+    }
+
+    private NoticeDates dates(Decisions before) {
+        return Find.follows(before, course, section)
+                .notice(course, notice)
+                .orElseThrow(() -> new Refused("“" + notice + "” is not for section " + section + "."));
+    }
+
+    @Override
+    public String sentence(Decisions before) {
+        String title = "“" + Find.notice(before, course, notice).title() + "”";
+        return to == null
+                ? "Leave out " + title + " on " + Say.day(entry)
+                : "Move " + title + (entry == null ? "" : " of " + Say.day(entry)) + " to " + Say.day(to);
+    }
+
+    @Override
+    public Set<Hand> hands(Decisions before) {
+        return Set.of(Find.hand(course, notice));
+    }
+}

@@ -1,0 +1,62 @@
+package app.matsuri.core.plan;
+
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+
+/** What a course has besides its plan: notices, rhythms, and words on days and weeks. */
+public record Besides(List<Notice> notices, List<Rhythm> rhythms, List<DayNote> dayNotes, List<WeekNote> weekNotes) {
+
+    /** Nothing. */
+    public static final Besides NONE = new Besides(List.of(), List.of(), List.of(), List.of());
+
+    public Besides {
+        notices = List.copyOf(notices);
+        rhythms = List.copyOf(rhythms);
+        dayNotes = List.copyOf(dayNotes);
+        weekNotes = List.copyOf(weekNotes);
+    }
+
+    public Besides withNotices(List<Notice> others) {
+        return new Besides(others, rhythms, dayNotes, weekNotes);
+    }
+
+    public Besides withRhythms(List<Rhythm> others) {
+        return new Besides(notices, others, dayNotes, weekNotes);
+    }
+
+    public Besides withDayNotes(List<DayNote> others) {
+        return new Besides(notices, rhythms, others, weekNotes);
+    }
+
+    public Besides withWeekNotes(List<WeekNote> others) {
+        return new Besides(notices, rhythms, dayNotes, others);
+    }
+
+    /** The same with every notice changed. */
+    public Besides eachNotice(UnaryOperator<Notice> change) {
+        return withNotices(notices.stream().map(change).toList());
+    }
+
+    /** The same for a section by another code, or without it (null). */
+    Besides renamed(String section, String code) {
+        Map<String, String> now = code == null ? Map.of() : Map.of(section, code);
+        return eachNotice(n -> n.renamed(section, code))
+                .withDayNotes(dayNotes.stream()
+                        .filter(n -> code != null || !section.equals(n.section()))
+                        .map(n -> new DayNote(
+                                n.date(),
+                                n.section() == null ? null : now.getOrDefault(n.section(), n.section()),
+                                n.text(),
+                                n.own()))
+                        .toList())
+                .withWeekNotes(weekNotes.stream()
+                        .filter(n -> code != null || !section.equals(n.section()))
+                        .map(n -> new WeekNote(
+                                n.first(),
+                                n.section() == null ? null : now.getOrDefault(n.section(), n.section()),
+                                n.headline(),
+                                n.targets()))
+                        .toList());
+    }
+}

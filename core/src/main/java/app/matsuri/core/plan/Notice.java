@@ -1,0 +1,126 @@
+package app.matsuri.core.plan;
+
+import app.matsuri.core.calendar.Extra;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+
+/**
+ * An entry that nobody hands in: a reminder, an event, a trip, a span of days such as "work on the report".
+ *
+ * @param unit id of the unit it belongs to; null for none
+ * @param text Markdown; may be empty
+ * @param place where; may be empty
+ * @param when when, in every section that has no time of its own
+ * @param sections other times, by the code of a section of its course
+ * @param reach whom it is for
+ * @param only codes of the sections of its course that it is for; empty for all
+ * @param shared other courses ("MAP 115") or sections of them ("MAP 115/A") that it is for too; it stays one notice
+ * @param hiddenUntil students do not see it before; null for as soon as they are told
+ */
+public record Notice(
+        String id,
+        String unit,
+        String title,
+        String text,
+        String place,
+        List<Link> links,
+        NoticeTime when,
+        Map<String, NoticeTime> sections,
+        Reach reach,
+        List<String> only,
+        List<String> shared,
+        DateRule hiddenUntil,
+        Extra extra) {
+
+    /** Whom a notice is for. */
+    public enum Reach {
+        /** Oneself. */
+        OWN,
+        /** Its course, or the sections of it that are named, and whoever it is shared with. */
+        COURSE,
+        /** Every course of the term. */
+        EVERYONE
+    }
+
+    public Notice {
+        Objects.requireNonNull(id, "id");
+        Objects.requireNonNull(title, "title");
+        Objects.requireNonNull(text, "text");
+        Objects.requireNonNull(place, "place");
+        Objects.requireNonNull(when, "when");
+        Objects.requireNonNull(reach, "reach");
+        links = List.copyOf(links);
+        sections = Map.copyOf(sections);
+        only = List.copyOf(only);
+        shared = List.copyOf(shared);
+    }
+
+    /** A notice for the whole course. */
+    public static Notice of(String id, String title, NoticeTime when) {
+        return new Notice(
+                id,
+                null,
+                title,
+                "",
+                "",
+                List.of(),
+                when,
+                Map.of(),
+                Reach.COURSE,
+                List.of(),
+                List.of(),
+                null,
+                Extra.NONE);
+    }
+
+    /** Whether it is for the section of its own course. */
+    public boolean concerns(String section) {
+        return reach == Reach.EVERYONE || only.isEmpty() || only.contains(section);
+    }
+
+    /** Whether it is also for the section of another course. */
+    public boolean sharedWith(String course, String section) {
+        return reach == Reach.EVERYONE
+                || reach == Reach.COURSE && (shared.contains(course) || shared.contains(course + "/" + section));
+    }
+
+    /** When, in a section of its course. */
+    public NoticeTime when(String section) {
+        return sections.getOrDefault(section, when);
+    }
+
+    public Notice withWhen(NoticeTime other) {
+        return with(other, sections, only, shared);
+    }
+
+    /** The same with another time for one section of its course; with the usual one where null. */
+    public Notice withWhen(String section, NoticeTime other) {
+        return with(when, With.entry(sections, section, other), only, shared);
+    }
+
+    /** The same for courses and sections by other codes. */
+    public Notice withShared(List<String> others) {
+        return with(when, sections, only, others);
+    }
+
+    /** The same for a section of its course by another code, or without it (null). */
+    public Notice renamed(String section, String code) {
+        Map<String, NoticeTime> times = new LinkedHashMap<>();
+        sections.forEach((s, time) -> {
+            if (!s.equals(section)) {
+                times.put(s, time);
+            } else if (code != null) {
+                times.put(code, time);
+            }
+        });
+        return with(when, times, With.renamed(only, section, code), shared);
+    }
+
+    private Notice with(
+            NoticeTime time, Map<String, NoticeTime> times, List<String> onlySections, List<String> sharedWith) {
+        return new Notice(
+                id, unit, title, text, place, links, time, times, reach, onlySections, sharedWith, hiddenUntil, extra);
+    }
+}

@@ -1,0 +1,115 @@
+package app.matsuri.core.plan;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * When a notice is: once, from one rule to another, or as a series.
+ *
+ * @param allDay whole days, without a time
+ * @param begins when it begins; null for a series
+ * @param ends when it ends, for whole days the last of them; null for a moment or a single day
+ * @param repeats the stretches of a series, in order; empty for a notice that is once
+ * @param instead what happened to single entries of the series, by the day each had first: moved there, or left out
+ */
+public record NoticeTime(
+        boolean allDay,
+        DateRule begins,
+        DateRule ends,
+        List<Repeat> repeats,
+        Map<LocalDate, Optional<LocalDateTime>> instead) {
+
+    /**
+     * A stretch of a series.
+     *
+     * @param rule a recurrence as {@link app.matsuri.core.session.Recurrence} reads it
+     * @param from its first day, where every k weeks are counted from; null for the term's
+     * @param until its last day, inclusive; null for the term's
+     * @param time when on its day; null for the whole day
+     * @param minutes how long; 0 for a moment or the whole day
+     */
+    public record Repeat(String rule, LocalDate from, LocalDate until, LocalTime time, int minutes) {
+
+        public Repeat {
+            Objects.requireNonNull(rule, "rule");
+            if (minutes < 0) {
+                throw new IllegalArgumentException("a notice cannot take less than no time");
+            }
+        }
+
+        Repeat until(LocalDate other) {
+            return new Repeat(rule, from, other, time, minutes);
+        }
+    }
+
+    public NoticeTime {
+        repeats = List.copyOf(repeats);
+        instead = Collections.unmodifiableMap(new TreeMap<>(instead));
+        if (repeats.isEmpty()) {
+            Objects.requireNonNull(begins, "begins");
+        }
+    }
+
+    /** A day. */
+    public static NoticeTime on(LocalDate day) {
+        return new NoticeTime(true, DateRule.at(day.atStartOfDay()), null, List.of(), Map.of());
+    }
+
+    /** From one rule to another; the second may be null. */
+    public static NoticeTime once(boolean allDay, DateRule begins, DateRule ends) {
+        return new NoticeTime(allDay, begins, ends, List.of(), Map.of());
+    }
+
+    /** A series. */
+    public static NoticeTime series(Repeat... repeats) {
+        return new NoticeTime(
+                List.of(repeats).stream().allMatch(r -> r.time() == null), null, null, List.of(repeats), Map.of());
+    }
+
+    /** Whether it repeats. */
+    public boolean series() {
+        return !repeats.isEmpty();
+    }
+
+    /** The same with one entry of the series moved, or left out where null. */
+    public NoticeTime instead(LocalDate day, LocalDateTime to) {
+        Map<LocalDate, Optional<LocalDateTime>> others = new TreeMap<>(instead);
+        others.put(day, Optional.ofNullable(to));
+        return new NoticeTime(allDay, begins, ends, repeats, others);
+    }
+
+    /**
+     * The same series, going on otherwise from a day on. It stays one series.
+     *
+     * @param from inclusive
+     * @param repeat how it goes on; null where it ends the day before
+     * @return empty when nothing would be left
+     */
+    public Optional<NoticeTime> from(LocalDate from, Repeat repeat) {
+        List<Repeat> others = new ArrayList<>();
+        for (Repeat stretch : repeats) {
+            if (stretch.from() == null || stretch.from().isBefore(from)) {
+                boolean over = stretch.until() != null && stretch.until().isBefore(from);
+                others.add(over ? stretch : stretch.until(from.minusDays(1)));
+            }
+        }
+        if (repeat != null) {
+            others.add(new Repeat(repeat.rule(), from, repeat.until(), repeat.time(), repeat.minutes()));
+        }
+        if (others.isEmpty()) {
+            return Optional.empty();
+        }
+        Map<LocalDate, Optional<LocalDateTime>> before = new TreeMap<>(instead);
+        before.keySet().removeIf(day -> !day.isBefore(from));
+        boolean days = others.stream().allMatch(r -> r.time() == null);
+        return Optional.of(new NoticeTime(days, null, null, others, before));
+    }
+}

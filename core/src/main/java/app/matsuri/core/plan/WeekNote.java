@@ -1,0 +1,32 @@
+package app.matsuri.core.plan;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Objects;
+
+/**
+ * A headline for a week, and what is to be reached in it.
+ *
+ * @param first the first day of the calendar week, which begins on the term's first day of the week
+ * @param section code of the section it is for; null for all of the course
+ * @param headline may be empty
+ * @param targets what is to be reached, a line each
+ */
+public record WeekNote(LocalDate first, String section, String headline, List<String> targets) {
+
+    public WeekNote {
+        Objects.requireNonNull(first, "first");
+        Objects.requireNonNull(headline, "headline");
+        targets = List.copyOf(targets);
+    }
+
+    /** Whether it stands in the same place: the same week, for the same section. */
+    public boolean same(WeekNote other) {
+        return first.equals(other.first) && Objects.equals(section, other.section);
+    }
+
+    /** Whether it is for the section. */
+    public boolean concerns(String code) {
+        return section == null || section.equals(code);
+    }
+}

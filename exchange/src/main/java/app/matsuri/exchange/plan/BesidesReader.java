@@ -1,0 +1,174 @@
+package app.matsuri.exchange.plan;
+
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.plan.Besides;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.DayNote;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Link;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Rhythm;
+import app.matsuri.core.plan.WeekNote;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** Reads notices, rhythms, and words on days and weeks. */
+public final class BesidesReader {
+
+    private BesidesReader() {}
+
+    static Besides besides(In in) {
+        return new Besides(
+                in.objects("notices", BesidesReader::notice),
+                in.objects("rhythms", BesidesReader::rhythm),
+                in.objects("dayNotes", BesidesReader::dayNote),
+                in.objects("weekNotes", BesidesReader::weekNote));
+    }
+
+    /** The notice; null when a fault leaves it without meaning. */
+    public static Notice notice(In in) {
+        String id = in.id("id");
+        String unit = in.text("unit", null);
+        String title = in.required("title");
+        String text = in.text("text", "");
+        String place = in.text("place", "");
+        List<Link> links = in.objects("links", DetailsReader::link);
+        NoticeTime when = time(in);
+        Map<String, NoticeTime> sections = new LinkedHashMap<>();
+        in.objects("sections", one -> {
+                    String code = one.required("section");
+                    NoticeTime other = time(one);
+                    one.extra();
+                    return code == null || other == null ? null : Map.entry(code, other);
+                })
+                .forEach(e -> sections.put(e.getKey(), e.getValue()));
+        String reach = in.word("reach", "course", Words.all(Notice.Reach.class));
+        List<String> only = in.texts("only", "a section's code", x -> x);
+        List<String> shared = in.texts("shared", "a course's code, or course/section", x -> x);
+        DateRule hidden = in.object("hiddenUntil", RuleReader::rule);
+        Extra extra = in.extra();
+        return id == null || title == null || text == null || place == null || when == null || reach == null
+                ? null
+                : new Notice(
+                        id,
+                        unit,
+                        title,
+                        text,
+                        place,
+                        links,
+                        when,
+                        sections,
+                        Words.constant(Notice.Reach.class, reach),
+                        only,
+                        shared,
+                        hidden,
+                        extra);
+    }
+
+    /** When a notice is; null when a fault leaves it without meaning. */
+    public static NoticeTime time(In in) {
+        DateRule begins = in.object("begins", RuleReader::rule);
+        DateRule ends = in.object("ends", RuleReader::rule);
+        List<NoticeTime.Repeat> repeats = in.objects("repeats", BesidesReader::repeat);
+        boolean series = !repeats.isEmpty();
+        boolean allDay = in.flag("allDay", series && repeats.stream().allMatch(r -> r.time() == null));
+        Map<LocalDate, Optional<LocalDateTime>> instead = new TreeMap<>();
+        in.entries("instead", entry -> {
+            LocalDate day = entry.keyAs("a date such as 2026-10-05", LocalDate::parse);
+            LocalDateTime to = entry.none() ? null : entry.text("a date and time", LocalDateTime::parse);
+            if (day != null && (entry.none() || to != null)) {
+                instead.put(day, Optional.ofNullable(to));
+            }
+        });
+        if (begins != null && series) {
+            in.faults().fatal(in.pointer(), "A notice is once, with “begins”, or a series, with “repeats”: not both.");
+            return null;
+        }
+        if (begins == null && !series) {
+            if (!in.has("begins") && !in.has("repeats")) {
+                in.faults().fatal(in.pointer(), "Say when it is: “begins” is missing, and so is “repeats”.");
+            }
+            return null;
+        }
+        return new NoticeTime(allDay, begins, ends, repeats, instead);
+    }
+
+    /** A stretch of a series; null when a fault leaves it without meaning. */
+    public static NoticeTime.Repeat repeat(In in) {
+        String rule = in.required("rule");
+        LocalDate from = in.date("from");
+        LocalDate until = in.date("until");
+        LocalTime time = in.time("time");
+        Integer minutes = in.number("minutes", 0, 0);
+        in.extra();
+        return rule == null || minutes == null ? null : new NoticeTime.Repeat(rule, from, until, time, minutes);
+    }
+
+    /** The rhythm; null when a fault leaves it without meaning. */
+    public static Rhythm rhythm(In in) {
+        String id = in.id("id");
+        String title = in.required("title");
+        String unit = in.required("unit");
+        Set<DayOfWeek> weekdays = new HashSet<>(in.texts("weekdays", "a weekday such as MO", Words::weekday));
+        String words = in.text("words", "");
+        Integer every = in.number("every", 1, 1);
+        Integer begin = in.number("begin", 1, 1);
+        Integer times = in.number("times", 0, 0);
+        Integer yielded = in.number("yielded", 0, 0);
+        List<Rhythm.Part> parts = in.objects("parts", BesidesReader::part);
+        Extra extra = in.extra();
+        boolean whole = id != null && title != null && unit != null && words != null;
+        return !whole || every == null || begin == null || times == null || yielded == null
+                ? null
+                : new Rhythm(id, title, unit, weekdays, words, every, begin, times, yielded, parts, extra);
+    }
+
+    /** What a rhythm brings each time; null when a fault leaves it without meaning. */
+    public static Rhythm.Part part(In in) {
+        Offset remind = in.object("remind", one -> {
+            Integer n = one.number("plus", 1, 1);
+            String unit = one.word("in", "hours", List.of("minutes", "hours", "days", "weeks"));
+            one.extra();
+            return n == null || unit == null ? null : new Offset(n, Words.constant(Offset.Unit.class, unit));
+        });
+        Item item = CourseReader.item(in);
+        return item == null ? null : new Rhythm.Part(item.id(), item, remind);
+    }
+
+    /** A few words on a day; null when a fault leaves them without meaning. */
+    public static DayNote dayNote(In in) {
+        LocalDate date = in.date("date");
+        if (date == null && !in.has("date")) {
+            in.faults().fatal(in.pointer(), "“date” is missing.");
+        }
+        String section = in.text("section", null);
+        String text = in.text("text", "");
+        boolean own = in.flag("own", false);
+        in.extra();
+        return date == null || text == null ? null : new DayNote(date, section, text, own);
+    }
+
+    /** Headline and targets of a week; null when a fault leaves them without meaning. */
+    public static WeekNote weekNote(In in) {
+        LocalDate first = in.date("first");
+        if (first == null && !in.has("first")) {
+            in.faults().fatal(in.pointer(), "“first” is missing: give a day of the week.");
+        }
+        String section = in.text("section", null);
+        String headline = in.text("headline", "");
+        List<String> targets = in.texts("targets", "a line of text", x -> x);
+        in.extra();
+        return first == null || headline == null ? null : new WeekNote(first, section, headline, targets);
+    }
+}

@@ -1,0 +1,116 @@
+package app.matsuri.exchange.plan;
+
+import app.matsuri.core.plan.DayNote;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Rhythm;
+import app.matsuri.core.plan.WeekNote;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Writes what {@link BesidesReader} reads. */
+public final class BesidesWriter {
+
+    private BesidesWriter() {}
+
+    public static Map<String, Object> notice(Notice notice) {
+        Out out = new Out()
+                .put("id", notice.id())
+                .some("unit", notice.unit())
+                .put("title", notice.title())
+                .unless("", "text", notice.text())
+                .unless("", "place", notice.place())
+                .some("links", DetailsWriter.links(notice.links()));
+        time(out, notice.when());
+        return out.some("sections", sections(notice.sections()))
+                .unless("course", "reach", Words.word(notice.reach()))
+                .some("only", notice.only())
+                .some("shared", notice.shared())
+                .some("hiddenUntil", PlanWriter.rule(notice.hiddenUntil()))
+                .with(notice.extra());
+    }
+
+    /** Other times by section, as a list. */
+    public static List<Map<String, Object>> sections(Map<String, NoticeTime> sections) {
+        return sections.entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .map(e ->
+                        time(new Out().put("section", e.getKey()), e.getValue()).map())
+                .toList();
+    }
+
+    /** Adds when a notice is. */
+    public static Out time(Out out, NoticeTime time) {
+        Map<String, Object> instead = new LinkedHashMap<>();
+        time.instead()
+                .forEach((day, to) ->
+                        instead.put(day.toString(), to.map(Words::moment).orElse(null)));
+        boolean usual = time.series() && time.repeats().stream().allMatch(r -> r.time() == null);
+        return out.unless(usual, "allDay", time.allDay())
+                .some("begins", PlanWriter.rule(time.begins()))
+                .some("ends", PlanWriter.rule(time.ends()))
+                .some(
+                        "repeats",
+                        time.repeats().stream().map(BesidesWriter::repeat).toList())
+                .some("instead", instead);
+    }
+
+    public static Map<String, Object> repeat(NoticeTime.Repeat repeat) {
+        return new Out()
+                .put("rule", repeat.rule())
+                .some("from", repeat.from() == null ? null : repeat.from().toString())
+                .some("until", repeat.until() == null ? null : repeat.until().toString())
+                .some("time", repeat.time() == null ? null : repeat.time().toString())
+                .unless(0, "minutes", repeat.minutes())
+                .map();
+    }
+
+    public static Map<String, Object> rhythm(Rhythm rhythm) {
+        return new Out()
+                .put("id", rhythm.id())
+                .put("title", rhythm.title())
+                .put("unit", rhythm.unit())
+                .some(
+                        "weekdays",
+                        rhythm.weekdays().stream().sorted().map(Words::weekday).toList())
+                .unless("", "words", rhythm.words())
+                .unless(1, "every", rhythm.every())
+                .unless(1, "begin", rhythm.begin())
+                .unless(0, "times", rhythm.times())
+                .unless(0, "yielded", rhythm.yielded())
+                .put("parts", rhythm.parts().stream().map(BesidesWriter::part).toList())
+                .with(rhythm.extra());
+    }
+
+    public static Map<String, Object> part(Rhythm.Part part) {
+        Map<String, Object> out = PlanWriter.item(part.item());
+        if (part.remind() != null) {
+            out.put(
+                    "remind",
+                    new Out()
+                            .put("plus", part.remind().n())
+                            .put("in", Words.word(part.remind().unit()))
+                            .map());
+        }
+        return out;
+    }
+
+    public static Map<String, Object> dayNote(DayNote note) {
+        return new Out()
+                .put("date", note.date().toString())
+                .some("section", note.section())
+                .put("text", note.text())
+                .unless(false, "own", note.own())
+                .map();
+    }
+
+    public static Map<String, Object> weekNote(WeekNote note) {
+        return new Out()
+                .put("first", note.first().toString())
+                .some("section", note.section())
+                .unless("", "headline", note.headline())
+                .some("targets", note.targets())
+                .map();
+    }
+}

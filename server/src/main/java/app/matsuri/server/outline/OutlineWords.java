@@ -1,0 +1,36 @@
+package app.matsuri.server.outline;
+
+import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Course;
+import app.matsuri.exchange.outline.CellWords;
+import app.matsuri.exchange.outline.DayWords;
+import app.matsuri.server.Today;
+import app.matsuri.server.http.Problem;
+import app.matsuri.server.storage.Stored;
+import java.util.Locale;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+
+/** What reading outlines needs to know of a term. */
+@Component
+class OutlineWords {
+
+    private final Today today;
+
+    OutlineWords(Today today) {
+        this.today = today;
+    }
+
+    static Course course(Stored stored, String code) {
+        return stored.decisions().course(code).orElseThrow(() -> misread("There is no course “" + code + "”."));
+    }
+
+    DayWords days(Stored stored, Locale locale) {
+        Term term = stored.decisions().term();
+        return new DayWords(today.in(term.zone()), term.first(), term.last(), CellWords.dayFirst(locale));
+    }
+
+    static Problem misread(String what) {
+        return new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "outline-not-understood", "Not understood", what);
+    }
+}

@@ -1,0 +1,44 @@
+package app.matsuri.server.storage.row;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.IdClass;
+import jakarta.persistence.Table;
+
+/** A notice of a course; when it is, links and rules as JSON. */
+@Entity
+@Table(name = "notice")
+@IdClass(NoticeRow.Key.class)
+public final class NoticeRow implements Row {
+
+    /** What names the row. */
+    public record Key(long termId, String course, String id) {}
+
+    @Id
+    public long termId;
+
+    @Id
+    public String course;
+
+    @Id
+    public String id;
+
+    public String unit;
+    public int position;
+    public String title;
+    public String text;
+    public String place;
+    public String links;
+    public String occurs;
+    public String otherTimes;
+    public String reach;
+    public String onlySections;
+    public String shared;
+    public String hiddenUntil;
+    public String extra;
+
+    @Override
+    public Object key() {
+        return new Key(termId, course, id);
+    }
+}

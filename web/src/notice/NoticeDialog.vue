@@ -1,0 +1,280 @@
+<script setup lang="ts">
+import Dialog from "primevue/dialog";
+import { computed, onMounted, ref, shallowRef } from "vue";
+import { type Change, type WallView, api, ask } from "../api/client";
+import FilesAndLinks from "../thing/FilesAndLinks.vue";
+import DateInput from "../ui/DateInput.vue";
+import MarkdownField from "../ui/MarkdownField.vue";
+import { weekdayDay } from "../ui/say";
+import RuleInput from "../ui/RuleInput.vue";
+import { itemsOf } from "../wall/outline";
+import { injectWall } from "../wall/useWall";
+import NoticeWhen from "./NoticeWhen.vue";
+import { type Repeat, type When, onDays } from "./when";
+
+/** Makes or edits a notice; of a series one entry, all from it on, or all. */
+const props = defineProps<{
+  wall: WallView;
+  /** Id of the notice; empty for a new one. */
+  notice: string;
+  /** The day that names an entry of a series; empty for none. */
+  entry: string;
+  /** A day to begin with. */
+  day: string;
+}>();
+const emit = defineEmits<{ done: [] }>();
+
+interface Notice extends When {
+  id: string;
+  unit?: string;
+  title: string;
+  text?: string;
+  place?: string;
+  links?: { title?: string; url: string }[];
+  sections?: (When & { section: string })[];
+  reach?: "own" | "course" | "everyone";
+  only?: string[];
+  shared?: string[];
+  hiddenUntil?: Record<string, unknown>;
+}
+interface Plan {
+  courses: { code: string; sections: { code: string }[]; notices?: Notice[] }[];
+}
+const { propose, problem, busy, termId } = injectWall();
+const { course, section } = props.wall.section;
+const form = ref<Notice>({ id: "", title: "", ...onDays(props.day) });
+const loaded = ref(false);
+const plan = shallowRef<Plan>({ courses: [] });
+const how = ref<"one" | "onward" | "all">(props.entry ? "one" : "all");
+const to = ref(props.entry);
+const onward = ref<When>({ repeats: [] });
+const more = ref(false);
+
+const sections = computed(() => plan.value.courses.find((c) => c.code === course)?.sections.map((s) => s.code) ?? []);
+const others = computed(() => plan.value.courses.filter((c) => c.code !== course).map((c) => c.code));
+const work = computed(() => itemsOf(props.wall).map((i) => ({ id: i.id, title: i.title })));
+const series = computed(() => !!form.value.repeats?.length);
+
+onMounted(async () => {
+  problem.value = "";
+  plan.value = (await ask(api.GET("/api/terms/{termId}/plan", { params: { path: { termId } } }))) as unknown as Plan;
+  const found = plan.value.courses.find((c) => c.code === course)?.notices?.find((n) => n.id === props.notice);
+  if (found) {
+    form.value = structuredClone(found);
+    const last = found.repeats?.[found.repeats.length - 1];
+    if (last) onward.value = { repeats: [{ ...last, from: undefined } as Repeat] };
+    more.value = !!(found.hiddenUntil ?? found.shared?.length ?? found.sections?.length);
+  }
+  loaded.value = true;
+});
+
+const when = computed<When>({
+  get: () => {
+    const { allDay, begins, ends, repeats, instead } = form.value;
+    return { allDay, begins, ends, repeats, instead };
+  },
+  set: (now) => {
+    // what happened to single entries of a series stays while it is one
+    const instead = now.repeats?.length ? form.value.instead : undefined;
+    Object.assign(form.value, { allDay: undefined, begins: undefined, ends: undefined, repeats: undefined }, now, {
+      instead,
+    });
+  },
+});
+const isFor = (code: string) => !form.value.only?.length || form.value.only.includes(code);
+function setFor(code: string, on: boolean) {
+  const now = sections.value.filter((s) => (s === code ? on : isFor(s)));
+  if (now.length) form.value.only = now.length === sections.value.length ? undefined : now;
+}
+const sharedWith = (code: string) => !!form.value.shared?.includes(code);
+function share(code: string, on: boolean) {
+  form.value.shared = [...(form.value.shared ?? []).filter((c) => c !== code), ...(on ? [code] : [])];
+}
+const ownTime = (code: string) => form.value.sections?.find((s) => s.section === code);
+function setOwnTime(code: string, time: When | null) {
+  const rest = (form.value.sections ?? []).filter((s) => s.section !== code);
+  form.value.sections = time ? [...rest, { section: code, ...time }] : rest;
+}
+const timeOf = (code: string): When => {
+  const { allDay, begins, ends, repeats, instead } = ownTime(code) ?? {};
+  return { allDay, begins, ends, repeats, instead };
+};
+
+/** Without what is empty: the plan file leaves defaults out. */
+function clean(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(clean);
+  if (value === null || typeof value !== "object") return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .filter(([, v]) => v !== undefined && v !== "" && v !== false && !(Array.isArray(v) && v.length === 0))
+      .map(([k, v]) => [k, k === "instead" ? v : clean(v)]),
+  );
+}
+function newId() {
+  const taken = new Set(plan.value.courses.find((c) => c.code === course)?.notices?.map((n) => n.id));
+  const stem =
+    form.value.title
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, "-")
+      .replace(/^-|-$/g, "")
+      .slice(0, 40) || "notice";
+  let id = stem;
+  for (let n = 2; taken.has(id); n++) id = `${stem}-${n}`;
+  return id;
+}
+async function send(change: Change) {
+  if (await propose(change)) emit("done");
+}
+function save() {
+  const base = { course, notice: props.notice };
+  if (how.value === "one") return send({ kind: "move-notice", section, ...base, entry: props.entry, to: to.value });
+  if (how.value === "onward") {
+    return send({ kind: "change-notice-series", ...base, from: props.entry, repeat: clean(onward.value.repeats?.[0]) });
+  }
+  if (!form.value.id) form.value.id = newId();
+  return send({ kind: "put-notice", course, notice: clean(form.value) });
+}
+function remove() {
+  const base = { course, notice: props.notice };
+  if (how.value === "one") return send({ kind: "move-notice", section, ...base, entry: props.entry });
+  if (how.value === "onward") return send({ kind: "change-notice-series", ...base, from: props.entry });
+  return send({ kind: "remove-notice", ...base });
+}
+</script>
+
+<template>
+  <Dialog
+    :visible="true"
+    modal
+    :header="notice ? 'Edit notice' : 'A notice'"
+    :style="{ width: '760px' }"
+    @update:visible="emit('done')"
+  >
+    <form v-if="loaded" class="form" @submit.prevent="save">
+      <div v-if="entry" class="wide ticks">
+        <label><input v-model="how" type="radio" value="one" /> only {{ weekdayDay(entry) }}</label>
+        <label><input v-model="how" type="radio" value="onward" /> from then on</label>
+        <label><input v-model="how" type="radio" value="all" /> the whole series</label>
+      </div>
+      <template v-if="how === 'one'">
+        <span>{{ form.title }}</span><span class="soft">keeps its time of day</span>
+        <label for="notice-to">Moves to</label>
+        <DateInput id="notice-to" v-model="to" :term-id="termId" />
+      </template>
+      <template v-else-if="how === 'onward'">
+        <span>From {{ weekdayDay(entry) }} on</span>
+        <NoticeWhen id="onward" v-model="onward" :term-id="termId" :course="course" :day="entry" :work="work" series />
+      </template>
+      <template v-else>
+        <label for="notice-title">Title</label>
+        <input id="notice-title" v-model="form.title" class="field" required maxlength="300" autofocus />
+        <span>When</span>
+        <NoticeWhen id="notice" v-model="when" :term-id="termId" :course="course" :day="day" :work="work" />
+        <label for="notice-place">Where</label>
+        <input id="notice-place" v-model="form.place" class="field" maxlength="300" />
+        <span>Says</span>
+        <MarkdownField v-model="form.text" label="Says" />
+        <span>Links</span>
+        <FilesAndLinks :links="form.links ?? []" :term-id="termId" links-only @update:links="form.links = $event" />
+        <span>For</span>
+        <div class="ticks">
+          <label><input v-model="form.reach" type="radio" value="own" /> only me</label>
+          <label
+            ><input
+              type="radio"
+              name="reach"
+              :checked="(form.reach ?? 'course') === 'course'"
+              @change="form.reach = undefined"
+            />
+            {{ course }}</label
+          >
+          <template v-if="(form.reach ?? 'course') === 'course' && sections.length > 1">
+            <label v-for="s in sections" :key="s" class="sub"
+              ><input
+                type="checkbox"
+                :checked="isFor(s)"
+                @change="setFor(s, ($event.target as HTMLInputElement).checked)"
+              />
+              {{ s }}</label
+            >
+          </template>
+          <label><input v-model="form.reach" type="radio" value="everyone" /> every course of the term</label>
+        </div>
+        <template v-if="more">
+          <template v-if="(form.reach ?? 'course') === 'course' && others.length">
+            <span>Shared with</span>
+            <div class="ticks">
+              <label v-for="c in others" :key="c"
+                ><input
+                  type="checkbox"
+                  :checked="sharedWith(c)"
+                  @change="share(c, ($event.target as HTMLInputElement).checked)"
+                />
+                {{ c }}</label
+              >
+            </div>
+          </template>
+          <label for="notice-unit">Unit</label>
+          <select id="notice-unit" v-model="form.unit" class="field">
+            <option :value="undefined">none</option>
+            <option v-for="u in wall.outline.units" :key="u.id" :value="u.id">{{ u.code }} {{ u.title }}</option>
+          </select>
+          <label for="notice-hidden">Hidden until</label>
+          <RuleInput
+            id="notice-hidden"
+            :model-value="form.hiddenUntil"
+            :term-id="termId"
+            :course="course"
+            lesson=""
+            which="opens"
+            empty="shown as soon as it is told"
+            @update:model-value="form.hiddenUntil = ($event as Record<string, unknown>) ?? undefined"
+          />
+          <template v-for="s in sections.filter(isFor)" :key="s">
+            <template v-if="sections.length > 1 && !series">
+              <span>In {{ s }}</span>
+              <div>
+                <label class="ticks"
+                  ><span
+                    ><input
+                      type="checkbox"
+                      :checked="!!ownTime(s)"
+                      @change="setOwnTime(s, ($event.target as HTMLInputElement).checked ? onDays(day) : null)"
+                    />
+                    at another time</span
+                  ></label
+                >
+                <NoticeWhen
+                  v-if="ownTime(s)"
+                  :id="`in-${s}`"
+                  :model-value="timeOf(s)"
+                  :term-id="termId"
+                  :course="course"
+                  :day="day"
+                  :work="work"
+                  @update:model-value="setOwnTime(s, $event)"
+                />
+              </div>
+            </template>
+          </template>
+        </template>
+      </template>
+      <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
+      <div class="wide actions">
+        <button v-if="how === 'all' && !more" type="button" class="btn" @click="more = true">More…</button>
+        <button v-if="notice" type="button" class="btn" @click="remove">
+          {{ how === "one" ? "Leave it out" : how === "onward" ? "End it before that" : "Take out" }}
+        </button>
+        <button type="button" class="btn quiet" @click="emit('done')">Cancel</button>
+        <button type="submit" class="btn go" :disabled="busy">{{ notice ? "Save" : "Add" }}</button>
+      </div>
+    </form>
+    <p v-else>Looking it up…</p>
+  </Dialog>
+</template>
+
+<style scoped>
+.sub {
+  padding-left: 4px;
+}
+</style>
