@@ -692,6 +692,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/outline/unit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["unit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/outline/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["units"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/plan": {
         parameters: {
             query?: never;
@@ -1817,6 +1849,38 @@ export interface components {
             /** Format: int32 */
             units: number;
             wall?: components["schemas"]["WallView"];
+        };
+        UnitAsked: {
+            course: string;
+            fromCourse: string;
+            /** Format: int64 */
+            fromTerm: number;
+            unit: string;
+        };
+        UnitOffered: {
+            code: string;
+            course: string;
+            /** Format: int32 */
+            items: number;
+            /** Format: int32 */
+            lessons: number;
+            term: string;
+            /** Format: int64 */
+            termId: number;
+            title: string;
+            unit: string;
+        };
+        UnitTaken: {
+            change: {
+                [key: string]: unknown;
+            };
+            /** Format: int32 */
+            items: number;
+            /** Format: int32 */
+            lessons: number;
+            /** Format: int32 */
+            notices: number;
+            undated: string[];
         };
         WallView: {
             columns: components["schemas"]["Column"][];
@@ -3009,6 +3073,56 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OutlineRead"];
+                };
+            };
+        };
+    };
+    unit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnitAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnitTaken"];
+                };
+            };
+        };
+    };
+    units: {
+        parameters: {
+            query: {
+                course: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnitOffered"][];
                 };
             };
         };

@@ -1,19 +1,24 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { DatesRow } from "../api/client";
-import { type DateColumn, dateText, placeOf, ruleText } from "./table";
+import { type DateColumn, dateText, isNotice, placeOf, ruleText } from "./table";
 
 /** One date in the table: the date, how it comes about, and where it changes the old one struck out. */
 const props = defineProps<{ row: DatesRow; was: DatesRow | null; column: DateColumn }>();
 
 const cell = computed(() => props.row[props.column.which]);
 const place = computed(() => placeOf(props.row, props.column));
-const date = computed(() => dateText(cell.value, place.value, props.column.which));
+const date = computed(() => dateText(cell.value, place.value, props.column.which, isNotice(props.row)));
 const rule = computed(() => ruleText(cell.value, place.value, props.column));
 const state = computed(() => cell.value.state[place.value]);
 const old = computed(() => {
   if (!props.was) return "";
-  const before = dateText(props.was[props.column.which], placeOf(props.was, props.column), props.column.which);
+  const before = dateText(
+    props.was[props.column.which],
+    placeOf(props.was, props.column),
+    props.column.which,
+    isNotice(props.was),
+  );
   return before === date.value ? "" : before;
 });
 const ruled = computed(

@@ -4,7 +4,7 @@ import { computed, nextTick, ref, watch } from "vue";
 import type { DatesRow, DatesView } from "../api/client";
 import { threadOf } from "../wall/units";
 import DateCell from "./DateCell.vue";
-import type { DateColumn, TableLine, TableRow } from "./table";
+import { type DateColumn, type TableLine, type TableRow, isNotice } from "./table";
 import type { Sheet } from "./useSheet";
 
 /** Every dated thing in rows, its dates in cells that are walked and typed into as in a spreadsheet. */
@@ -271,6 +271,7 @@ function sortBy(name: string) {
           <template v-for="line in [lines[v.index] as TableRow]" :key="line.key">
             <span role="gridcell" class="td tick" :data-line="v.index">
               <input
+                v-if="!isNotice(line.row)"
                 type="checkbox"
                 tabindex="-1"
                 :checked="chosen.has(line.key)"
@@ -287,13 +288,14 @@ function sortBy(name: string) {
               :data-column="0"
               :title="line.row.title"
             >
-              {{ line.row.title }}<span v-if="line.row.locked" class="soft"> official</span
+              {{ line.row.title
+              }}<span v-if="line.row.locked" class="soft">{{ isNotice(line.row) ? " series" : " official" }}</span
               ><span v-if="line.row.only" class="soft">{{ ` for ${line.row.only.join(", ")}` }}</span>
             </span>
             <span role="gridcell" class="td lesson">
               <span v-if="line.row.lesson" class="thread" :class="look(line.row)" aria-hidden="true"></span>
               <b v-if="line.row.lesson" :class="look(line.row)[0]">{{ line.row.lesson }}</b>
-              <span v-else class="soft">none</span>
+              <span v-else class="soft">{{ isNotice(line.row) ? "notice" : "none" }}</span>
             </span>
             <span
               v-for="(c, n) in columns"

@@ -25,6 +25,9 @@ export interface TableRow {
   was: DatesRow | null;
 }
 
+/** A notice stands among work: it begins where work opens, ends where work closes, and is never due. */
+export const isNotice = (row: DatesRow) => row.kind === "notice";
+
 export const rowKey = (row: DatesRow) => `${row.course}/${row.id}`;
 
 /** The columns of dates that can be shown for a course; only the plan's for several courses at once. */
@@ -55,13 +58,15 @@ export function placeOf(row: DatesRow, column: DateColumn): number {
   return Math.max(first, 0);
 }
 
-/** "Thu 8 Oct 23:59" of a date; what stands for no date otherwise. */
-export function dateText(cell: DatesCell, place: number, which: Which): string {
+/** "Thu 8 Oct 23:59" of a date, of a notice's whole day without the time; what stands for no date otherwise. */
+export function dateText(cell: DatesCell, place: number, which: Which, notice = false): string {
   const at = cell.at[place] as string | null | undefined;
+  if (at && notice && at.includes("T00:00")) return weekdayDay(at);
   if (at) return `${weekdayDay(at)} ${clock(at)}`;
   const state = cell.state[place];
   if (state === "unresolved") return "no date found";
   if (state === "not-for") return "not for it";
+  if (notice) return "";
   return which === "opens" ? "when told" : which === "due" ? "no date" : "never";
 }
 
@@ -93,7 +98,7 @@ export const NO_FILTER: Filter = { text: "", course: "", kind: "", marking: "", 
 
 export function passes(row: DatesRow, filter: Filter, now: string): boolean {
   const text = filter.text.trim().toLowerCase();
-  const due = row.due.at.filter(Boolean) as string[];
+  const due = (isNotice(row) ? row.opens : row.due).at.filter(Boolean) as string[];
   return (
     (!filter.course || row.course === filter.course) &&
     (!filter.kind || row.kind === filter.kind) &&
@@ -137,13 +142,13 @@ export function groupOf(row: DatesRow, by: string, view: DatesView): string {
   if (by === "kind") return row.kind;
   if (by === "course") return row.course;
   if (by === "week") {
-    const due = row.due.at.find(Boolean) as string | undefined;
+    const due = (isNotice(row) ? row.opens : row.due).at.find(Boolean) as string | undefined;
     const week = due && view.weeks.find((w) => due.slice(0, 10) >= w.first && due.slice(0, 10) <= w.last);
     return week ? `Week ${week.number}` : due ? "Outside the term" : "No due date";
   }
   if (by !== "unit") return "";
   const unit = view.courses.find((c) => c.code === row.course)?.units.find((u) => u.id === row.unit);
-  return unit ? `${unit.code} ${unit.title}` : "";
+  return unit ? `${unit.code} ${unit.title}` : "No unit";
 }
 
 /** A line of the table: a row, or the heading of a group. */

@@ -46,6 +46,10 @@ const KINDS = [
   "test",
   "other",
 ];
+const EVERY = [
+  "each class",
+  ...["second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"].map((n) => `every ${n} class`),
+];
 const WEEKDAY_NAMES = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 const { propose, problem, busy, termId } = injectWall();
 const { course } = props.wall.section;
@@ -135,16 +139,9 @@ async function remove() {
       </select>
       <span>With</span>
       <div class="row">
-        <span>every</span>
-        <input
-          v-model.number="form.every"
-          class="field few"
-          type="number"
-          min="1"
-          max="50"
-          aria-label="Every so manieth"
-        />
-        <span>. class</span>
+        <select v-model.number="form.every" class="field" aria-label="With which of the classes">
+          <option v-for="(name, k) in EVERY" :key="name" :value="k + 1">{{ name }}</option>
+        </select>
         <label v-for="(day, n) in WEEKDAYS" :key="day" class="tick"
           ><input
             type="checkbox"
@@ -162,8 +159,9 @@ async function remove() {
         maxlength="100"
         placeholder="any; or a word such as lab"
       />
-      <span>From the</span>
+      <span>Begins with</span>
       <div class="row">
+        <span>number</span>
         <input
           v-model.number="form.begin"
           class="field few"
@@ -172,7 +170,7 @@ async function remove() {
           max="200"
           aria-label="First of them"
         />
-        <span>. of them,</span>
+        <span>of those classes,</span>
         <input
           v-model.number="form.times"
           class="field few"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { selectAll } from "../ui/selectAll";
 import { computed, onMounted, ref } from "vue";
 import { onBeforeRouteLeave, useRouter } from "vue-router";
 import { type Place, ProblemError, openPlan } from "../api/client";
@@ -166,7 +167,10 @@ Nov. 25 - 27  Holiday break, closed"
                 placeholder="HYD 210 Reading Rivers"
                 maxlength="300"
             /></label>
-            <label>Section <input v-model="form.section" class="field" style="width: 50px" maxlength="20" /></label>
+            <label
+              >Section
+              <input v-model="form.section" class="field" style="width: 50px" maxlength="20" @focus="selectAll"
+            /></label>
             <label
               >Meets
               <input

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
+import { selectAll } from "../ui/selectAll";
 import { computed, onMounted, ref } from "vue";
 import type { CalendarView } from "../api/client";
 import MeetsField from "./MeetsField.vue";
@@ -93,7 +94,7 @@ function link(n: number, event: Event) {
   >
     <form v-if="loaded" class="form" @submit.prevent="save">
       <label for="section-code">Code</label>
-      <input id="section-code" v-model="code" class="field" required maxlength="40" autofocus />
+      <input id="section-code" v-model="code" class="field" required maxlength="40" autofocus @focus="selectAll" />
       <span>Meets</span>
       <span class="ticks" role="radiogroup" aria-label="Meets">
         <label><input v-model="kind" type="radio" value="meets" /> at set times</label>

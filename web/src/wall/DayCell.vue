@@ -125,6 +125,7 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
           test: item.test,
           read: item.reading,
           ntc: item.notice,
+          wrd: item.word,
           neu2: item.proposed,
           picked: picked.has(item.key),
         }"
@@ -139,9 +140,6 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
       <span v-if="shows.goneWork.length > 2" class="more">−{{ shows.goneWork.length - 2 }}</span>
     </div>
     <span v-if="shows.goesOn" class="pencil" aria-hidden="true"></span>
-    <span v-if="day.words.length" class="word" :title="day.words.map((w) => w.text).join('; ')">{{
-      close ? "¶" : day.words[0]!.text
-    }}</span>
     <span v-if="target" class="says">{{ target }}</span>
   </div>
 </template>

@@ -48,6 +48,7 @@ const lines = computed(() => {
   }));
   return [...lessons, ...work, ...notices];
 });
+const week = computed(() => props.wall.weeks.find((w) => w.days.some((d) => d.date === props.day.date)));
 const typed = ref("");
 const said = ref("");
 const wrong = ref(false);
@@ -92,7 +93,9 @@ function keys(event: KeyboardEvent, id: string) {
 }
 /** What a notice says beside its title. */
 function noticeSays(n: NoticeView): string {
-  const days = n.begins.slice(0, 10) !== n.ends.slice(0, 10) || !n.allDay ? noticeTime(n) : "";
+  // the time it begins stands before its title
+  const one = n.begins.slice(0, 10) === n.ends.slice(0, 10);
+  const days = !one ? noticeTime(n) : n.allDay || n.begins === n.ends ? "" : `to ${clock(n.ends)}`;
   return (
     [n.own ? "only me" : n.course === course ? "" : n.course, days, n.place].filter(Boolean).join(", ") || "notice"
   );
@@ -157,6 +160,12 @@ function fix(id: string, fixed: boolean) {
       }}
     </div>
     <div v-for="note in day.notes" :key="note" class="soft">{{ note }}</div>
+    <details v-if="week && (week.headline || week.targets.length)" class="week">
+      <summary>Week {{ week.number }}: {{ week.headline || "targets" }}</summary>
+      <ul>
+        <li v-for="target in week.targets" :key="target">{{ target }}</li>
+      </ul>
+    </details>
     <ol>
       <li v-for="(line, n) in lines" :key="line.key + (line.item?.which ?? '') + n">
         <span class="tm">{{ line.time }}</span>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
-import { ref } from "vue";
+import { computed, onMounted, ref } from "vue";
 import { type Change, type Schemas, api, ask } from "../api/client";
 import TypedLines from "../start/TypedLines.vue";
 import { base64 } from "../ui/file";
@@ -49,8 +49,43 @@ async function choose(event: Event) {
   if (read.value) text.value = (read.value as Schemas["OutlineRead"]).lines.map((l) => l.text).join("\n");
   if (chooser.value) chooser.value.value = "";
 }
+/** Units of the person's terms, by term and course. */
+const offered = ref<Schemas["UnitOffered"][]>([]);
+const offeredBy = computed(() => {
+  const by = new Map<string, Schemas["UnitOffered"][]>();
+  for (const u of offered.value) {
+    const name = `${u.term}, ${u.course}`;
+    by.set(name, [...(by.get(name) ?? []), u]);
+  }
+  return [...by];
+});
+const unit = ref<Schemas["UnitOffered"] | null>(null);
+const taken = ref<Schemas["UnitTaken"] | null>(null);
+onMounted(async () => {
+  const path = { termId: state.termId };
+  offered.value = await ask(
+    api.GET("/api/terms/{termId}/outline/units", { params: { path, query: { course: props.course } } }),
+  );
+});
+async function take() {
+  taken.value = null;
+  wrong.value = "";
+  const { termId: fromTerm, course: fromCourse, unit: id } = unit.value ?? {};
+  if (!fromTerm || !fromCourse || !id) return;
+  try {
+    taken.value = await ask(
+      api.POST("/api/terms/{termId}/outline/unit", {
+        params: { path: { termId: state.termId } },
+        body: { course: props.course, fromTerm, fromCourse, unit: id },
+      }),
+    );
+  } catch (e) {
+    wrong.value = (e as Error).message;
+  }
+}
 async function propose() {
-  if (read.value?.change && (await state.propose(read.value.change as unknown as Change))) emit("done");
+  const change = taken.value?.change ?? read.value?.change;
+  if (change && (await state.propose(change as unknown as Change))) emit("done");
 }
 </script>
 
@@ -78,22 +113,41 @@ async function propose() {
       :rows="14"
       @update:model-value="typed"
     />
+    <div v-if="offered.length" class="whole">
+      <label for="whole-unit">Or a unit that you have taught</label>
+      <select id="whole-unit" v-model="unit" class="field" @change="take">
+        <option :value="null">none</option>
+        <optgroup v-for="[name, list] in offeredBy" :key="name" :label="name">
+          <option v-for="u in list" :key="u.unit" :value="u">
+            {{ u.code }} {{ u.title }} ({{ count(u.lessons, "lesson") }}, {{ count(u.items, "thing") }})
+          </option>
+        </optgroup>
+      </select>
+      <span v-if="taken" class="soft" role="status">{{
+        taken.undated.length
+          ? `Dates of that time stay behind: ${taken.undated.join(", ")}`
+          : "All its dates come along, worked out anew."
+      }}</span>
+    </div>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
     <div class="wide actions">
       <button type="button" class="btn" @click="chooser?.click()">Read a file</button>
-      <span class="soft">.csv, .xlsx, .txt, Common Cartridge (.imscc){{ name ? `; ${name}` : "" }}</span>
+      <span class="soft">.csv, .xlsx, .txt, Common Cartridge (.imscc), plan file{{ name ? `; ${name}` : "" }}</span>
       <input
         ref="chooser"
         type="file"
         class="vh"
         tabindex="-1"
-        accept=".csv,.tsv,.xlsx,.txt,.imscc,.zip"
+        accept=".csv,.tsv,.xlsx,.txt,.imscc,.zip,.json"
         aria-label="Outline as a file"
         @change="choose"
       />
       <span style="flex: 1"></span>
       <button type="button" class="btn quiet" @click="emit('done')">Close</button>
-      <button type="button" class="btn go" :disabled="!read?.change || state.busy.value" @click="propose">
+      <button v-if="taken" type="button" class="btn go" :disabled="state.busy.value" @click="propose">
+        Add {{ unit?.title }}
+      </button>
+      <button v-else type="button" class="btn go" :disabled="!read?.change || state.busy.value" @click="propose">
         {{
           read?.change
             ? `Add ${count(read.units, "unit")}, ${count(read.lessons, "lesson")}, ${count(read.items, "thing")}`
@@ -105,6 +159,13 @@ async function propose() {
 </template>
 
 <style scoped>
+.whole {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  padding: 6px 0;
+}
 .actions {
   display: flex;
   gap: 10px;

@@ -64,14 +64,10 @@ const past = computed(() => props.week.days.every((d) => d.past));
           v-if="week.teachingWeek && week.teachingWeek !== week.number"
           aria-hidden="true"
           >{{ week.teachingWeek }}</small
-        ><span>{{ dayMonth(week.first) }}</span
-        ><span
-          v-if="week.headline || week.targets.length"
-          class="hl"
-          :title="[week.headline, ...week.targets].join('; ')"
+        ><i v-if="week.headline || week.targets.length" :title="[week.headline, ...week.targets].join('; ')"
           ><span class="vh">{{ week.headline }}. {{ week.targets.join(". ") }}</span
-          ><span aria-hidden="true">¶</span></span
-        >
+          ><span aria-hidden="true">¶</span></i
+        ><span>{{ dayMonth(week.first) }}</span>
       </div>
       <DayCell
         v-for="(cell, n) in cells"

@@ -11,6 +11,8 @@ export interface Named {
   /** It can be carried. */
   carries: boolean;
   notice: boolean;
+  /** Words on the day. */
+  word: boolean;
   test: boolean;
   reading: boolean;
   fixed: boolean;
@@ -53,7 +55,11 @@ const NO_LESSON: Record<string, string> = {
 export function draw(cell: Cell, looks: Looks, room: number, close: boolean): Drawn {
   const { day, off, runLength, runEnd } = cell;
   const work = shownItems(day.items);
-  const items = [...work.map(named), ...day.notices.filter((n) => n.begins.startsWith(day.date)).map(flagged)];
+  const items = [
+    ...work.map(named),
+    ...day.notices.filter((n) => n.begins.startsWith(day.date)).map(flagged),
+    ...day.words.map((w, n) => worded(w.text, n)),
+  ];
   const test = items.find((i) => i.test);
   const first = day.lessons[0];
   const empty = !off && !first && day.sessions.some((s) => !s.beat || s.state !== "open");
@@ -79,6 +85,7 @@ function named(i: ItemView): Named {
     key: `item:${i.id}`,
     carries: !i.locked,
     notice: false,
+    word: false,
     test: i.test,
     reading: i.kind === "reading",
     fixed: i.fixed,
@@ -93,13 +100,30 @@ function flagged(n: NoticeView): Named {
     key: noticeKey(n),
     carries: true,
     notice: true,
+    word: false,
     test: false,
     reading: false,
     fixed: false,
     locked: false,
     proposed: n.proposed,
-    shortName: n.title,
+    shortName: cut(n.title, 26),
     words: noticeWords(n),
+  };
+}
+const cut = (text: string, most: number) => (text.length > most ? `${text.slice(0, most - 1).trimEnd()}…` : text);
+function worded(text: string, n: number): Named {
+  return {
+    key: `word:${n}`,
+    carries: false,
+    notice: false,
+    word: true,
+    test: false,
+    reading: false,
+    fixed: false,
+    locked: false,
+    proposed: false,
+    shortName: cut(text, 20),
+    words: text,
   };
 }
 /** How a notice on a day is named: an entry of a series by its first day. */

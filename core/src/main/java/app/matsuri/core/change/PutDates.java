@@ -4,6 +4,9 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.RulesInForce;
@@ -66,8 +69,14 @@ public record PutDates(List<Entry> entries) implements Change {
         int done = 0;
         for (Entry entry : entries) {
             Course course = Find.course(now, entry.course());
-            Item item = Find.item(now, entry.course(), entry.item());
             entry.sections().forEach(code -> Find.section(before, entry.course(), code));
+            Notice notice = NoticeAsItem.find(course, entry.item()).orElse(null);
+            if (notice != null) {
+                now = now.withCourse(course.withNotice(dated(notice, entry)));
+                done++;
+                continue;
+            }
+            Item item = Find.item(now, entry.course(), entry.item());
             if (item.locked()) {
                 stay.add("“" + item.title() + "” has an official date and stays.");
                 continue;
@@ -82,6 +91,28 @@ public record PutDates(List<Entry> entries) implements Change {
         return new Outcome(now, notes);
     }
 
+    private static Notice dated(Notice notice, Entry entry) {
+        try {
+            if (entry.sections().isEmpty()) {
+                return notice.withWhen(NoticeAsItem.with(notice.when(), notice.title(), entry.dates()));
+            }
+            Notice now = notice;
+            for (String section : entry.sections()) {
+                NoticeTime own = NoticeAsItem.with(notice.when(section), notice.title(), entry.dates());
+                now = now.withWhen(section, own.equals(now.when()) ? null : own);
+            }
+            return now;
+        } catch (IllegalArgumentException e) {
+            throw new Refused(e.getMessage());
+        }
+    }
+
+    private static String title(Decisions in, Entry entry) {
+        return NoticeAsItem.find(Find.course(in, entry.course()), entry.item())
+                .map(Notice::title)
+                .orElseGet(() -> Find.item(in, entry.course(), entry.item()).title());
+    }
+
     @Override
     public String sentence(Decisions before) {
         Set<String> titles = new LinkedHashSet<>();
@@ -91,7 +122,7 @@ public record PutDates(List<Entry> entries) implements Change {
             dates.addAll(entry.dates().keySet());
         }
         Entry first = entries.get(0);
-        String title = "“" + Find.item(before, first.course(), first.item()).title() + "”";
+        String title = "“" + title(before, first) + "”";
         String what = titles.size() == 1 ? title : titles.size() + " things";
         String in = titles.size() == 1 && first.sections().size() == 1
                 ? " in section " + first.sections().get(0)
@@ -114,7 +145,11 @@ public record PutDates(List<Entry> entries) implements Change {
     @Override
     public Set<Hand> hands(Decisions before) {
         Set<Hand> hands = new LinkedHashSet<>();
-        entries.forEach(e -> hands.add(new Hand(e.course(), e.item())));
+        for (Entry entry : entries) {
+            hands.add(NoticeAsItem.find(Find.course(before, entry.course()), entry.item())
+                    .map(notice -> Find.hand(entry.course(), notice.id()))
+                    .orElseGet(() -> new Hand(entry.course(), entry.item())));
+        }
         return hands;
     }
 }

@@ -1,7 +1,9 @@
 package app.matsuri.core.change;
 
+import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Which;
 import java.time.DayOfWeek;
@@ -106,6 +108,14 @@ public record Redate(String course, List<String> items, List<String> sections, S
 
     @Override
     public Outcome apply(Decisions before) {
+        Course in = Find.course(before, course);
+        for (String id : items) {
+            NoticeAsItem.find(in, id).ifPresent(notice -> {
+                throw new Refused(
+                        "“" + notice.title() + "” is a notice: its beginning and end are typed in their cells,"
+                                + " or moved on the Wall. Choose work only.");
+            });
+        }
         return new Redating(this, before).run();
     }
 

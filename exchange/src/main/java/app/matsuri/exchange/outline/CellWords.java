@@ -8,6 +8,7 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
@@ -80,14 +81,18 @@ public final class CellWords {
         Course in = decisions
                 .course(course)
                 .orElseThrow(() -> new NotUnderstood("There is no course “" + course + "” in this term."));
-        Item thing = in.item(item).orElseThrow(() -> new NotUnderstood("“" + course + "” has no “" + item + "”."));
+        Item thing = in.item(item)
+                .or(() -> NoticeAsItem.find(in, item).map(NoticeAsItem::item))
+                .orElseThrow(() -> new NotUnderstood("“" + course + "” has no “" + item + "”."));
         SectionSchedule follows = in.sections().stream()
                 .filter(s -> section == null || s.code().equals(section))
                 .filter(s -> thing.details().concerns(s.code()))
                 .findFirst()
                 .flatMap(s -> schedule.section(course, s.code()))
                 .orElseThrow(() -> new NotUnderstood("“" + thing.title() + "” is not for that section."));
-        ItemDates dates = follows.byItem().get(item);
+        ItemDates dates = follows.byItem().containsKey(item)
+                ? follows.byItem().get(item)
+                : follows.would(NoticeAsItem.NO_UNIT, thing);
         String text = given.strip();
         if (NONE.matcher(text).matches()) {
             return new Cell(Optional.empty(), which == Which.OPENS ? "when told" : "no date", null);

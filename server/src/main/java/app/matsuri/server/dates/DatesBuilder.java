@@ -8,10 +8,14 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.RulesInForce;
 import app.matsuri.core.schedule.Schedule;
@@ -65,6 +69,7 @@ final class DatesBuilder {
             for (Unit unit : course.units()) {
                 unit.items().forEach(item -> rows.add(row(course, unit, item, sections)));
             }
+            course.besides().notices().forEach(notice -> rows.add(row(course, notice, sections)));
         }
         return new DatesView(
                 termId,
@@ -126,6 +131,57 @@ final class DatesBuilder {
                 wrong.getOrDefault(course.code() + "\n" + item.id(), List.of()).stream()
                         .filter(f -> List.of("item", "opens", "due", "closes").contains(f.about()))
                         .toList());
+    }
+
+    /** A notice, its beginning where work opens and its end where work closes. */
+    private DatesRow row(Course course, Notice notice, List<SectionSchedule> sections) {
+        DatesCell none = new DatesCell(
+                null,
+                null,
+                sections.stream().map(s -> (LocalDateTime) null).toList(),
+                sections.stream().map(s -> "none").toList(),
+                null);
+        return new DatesRow(
+                course.code(),
+                NoticeAsItem.id(notice),
+                notice.title(),
+                "notice",
+                notice.unit() == null ? "" : notice.unit(),
+                null,
+                "",
+                null,
+                notice.when().series(),
+                notice.only().isEmpty() ? null : notice.only(),
+                cell(course, notice, true, sections),
+                none,
+                notice.when().series() || notice.when().ends() != null ? cell(course, notice, false, sections) : none,
+                wrong.getOrDefault(course.code() + "\n" + notice.id(), List.of()).stream()
+                        .filter(f -> f.about().equals("notice"))
+                        .toList());
+    }
+
+    private static DatesCell cell(Course course, Notice notice, boolean begins, List<SectionSchedule> sections) {
+        List<LocalDateTime> at = new ArrayList<>();
+        List<String> state = new ArrayList<>();
+        List<String> own = new ArrayList<>();
+        for (SectionSchedule section : sections) {
+            List<NoticeDates.Entry> entries = section.notice(course.code(), notice.id())
+                    .map(NoticeDates::entries)
+                    .orElse(List.of());
+            NoticeDates.Entry entry =
+                    entries.isEmpty() ? null : begins ? entries.get(0) : entries.get(entries.size() - 1);
+            at.add(entry == null ? null : begins ? entry.begins() : entry.ends());
+            state.add(entry == null ? "not-for" : entry.resolved() ? "ok" : "unresolved");
+            NoticeTime other = notice.sections().get(section.section().code());
+            own.add(other == null ? null : said(Optional.ofNullable(begins ? other.begins() : other.ends())));
+        }
+        DateRule rule = begins ? notice.when().begins() : notice.when().ends();
+        return new DatesCell(
+                rule == null ? (begins ? "first of a series" : "last of a series") : RuleWords.brief(rule),
+                rule == null ? null : RuleWords.typed(rule),
+                at,
+                state,
+                own.stream().allMatch(Objects::isNull) ? null : own);
     }
 
     private static DatesCell cell(Unit unit, Item item, Which which, List<SectionSchedule> sections) {

@@ -1,29 +1,39 @@
 package app.matsuri.server.outline;
 
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.PutNotice;
 import app.matsuri.core.change.PutUnit;
 import app.matsuri.core.change.Together;
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.UnitCopy;
+import app.matsuri.core.plan.With;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.TableFile;
 import app.matsuri.exchange.outline.CartridgeReader;
 import app.matsuri.exchange.outline.DayWords;
 import app.matsuri.exchange.outline.OutlineReader;
+import app.matsuri.exchange.plan.PlanFile;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.colleague.Access;
+import app.matsuri.server.files.FileCopies;
 import app.matsuri.server.storage.Stored;
+import app.matsuri.server.storage.TermStore;
 import jakarta.annotation.Nullable;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Reads whole outlines: pasted, from files, and units of earlier terms. */
@@ -33,10 +43,131 @@ class OutlineFileController {
 
     private final Access access;
     private final OutlineWords words;
+    private final TermStore store;
+    private final FileCopies files;
 
-    OutlineFileController(Access access, OutlineWords words) {
+    OutlineFileController(Access access, OutlineWords words, TermStore store, FileCopies files) {
         this.access = access;
         this.words = words;
+        this.store = store;
+        this.files = files;
+    }
+
+    /** A unit that can be dropped into a course whole. */
+    record UnitOffered(
+            long termId, String term, String course, String unit, String code, String title, int lessons, int items) {}
+
+    /** The units of the person's own terms, the newest term first; those of the course itself left out. */
+    @GetMapping("/outline/units")
+    List<UnitOffered> units(
+            @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestParam String course) {
+        access.look(by, termId);
+        List<UnitOffered> offered = new ArrayList<>();
+        List<Stored> terms = new ArrayList<>(store.all(by.workspaceId()));
+        terms.sort(
+                Comparator.comparing((Stored t) -> t.decisions().term().first()).reversed());
+        for (Stored term : terms) {
+            for (Course other : term.decisions().courses()) {
+                if (term.termId() == termId && other.code().equals(course)) {
+                    continue;
+                }
+                other.units()
+                        .forEach(u -> offered.add(new UnitOffered(
+                                term.termId(),
+                                term.decisions().term().name(),
+                                other.code(),
+                                u.id(),
+                                u.code(),
+                                u.title(),
+                                u.lessons().size(),
+                                u.items().size())));
+            }
+        }
+        return offered;
+    }
+
+    /** A unit that is to be dropped into a course. */
+    record UnitAsked(String course, long fromTerm, String fromCourse, String unit) {}
+
+    /**
+     * The copy.
+     *
+     * @param undated titles of work whose dates stay behind
+     * @param change that adds it
+     */
+    record UnitTaken(int lessons, int items, int notices, List<String> undated, Map<String, Object> change) {}
+
+    @PostMapping(path = "/outline/unit", consumes = "application/json")
+    UnitTaken unit(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody UnitAsked asked) {
+        Stored stored = access.change(by, termId);
+        Course course = OutlineWords.course(stored, asked.course());
+        Stored other = store.load(by.workspaceId(), asked.fromTerm());
+        Course from = OutlineWords.course(other, asked.fromCourse());
+        Unit unit = from.unit(asked.unit())
+                .orElseThrow(
+                        () -> OutlineWords.misread("“" + from.code() + "” has no such unit any more. Look again."));
+        UnitCopy copy = UnitCopy.of(from, unit, course);
+        List<String> used = new ArrayList<>();
+        copy.unit().lessons().forEach(l -> l.details().files().forEach(f -> used.add(f.file())));
+        copy.unit().items().forEach(i -> i.details().files().forEach(f -> used.add(f.file())));
+        files.copy(asked.fromTerm(), termId, used);
+        return new UnitTaken(
+                copy.unit().lessons().size(),
+                copy.unit().items().size(),
+                copy.notices().size(),
+                copy.undated(),
+                ChangeJson.write(together(course, List.of(copy))));
+    }
+
+    /** All of the copies as one change. */
+    private static Change together(Course course, List<UnitCopy> copies) {
+        List<Change> changes = new ArrayList<>();
+        for (UnitCopy copy : copies) {
+            changes.add(new PutUnit(course.code(), copy.unit(), null));
+            copy.notices().forEach(n -> changes.add(new PutNotice(course.code(), n)));
+        }
+        String what = copies.size() == 1 ? "unit “" + copies.get(0).unit().title() + "”" : copies.size() + " units";
+        return new Together("Add " + what + " to " + course.code(), changes);
+    }
+
+    /** The units of a plan file, line for line. */
+    private static OutlineRead planFile(byte[] content, Course course) {
+        PlanFile.Reading reading = PlanFile.read(content);
+        if (reading.decisions() == null) {
+            throw OutlineWords.misread(reading.faults().get(0).message());
+        }
+        List<UnitCopy> copies = new ArrayList<>();
+        List<OutlineLine> lines = new ArrayList<>();
+        Course into = course;
+        for (Course from : reading.decisions().courses()) {
+            for (Unit unit : from.units()) {
+                UnitCopy copy = UnitCopy.of(from, unit, into);
+                into = into.withUnits(With.put(into.units(), u -> false, copy.unit()));
+                copies.add(copy);
+                lines.add(new OutlineLine(
+                        lines.size() + 1,
+                        unit.title(),
+                        "unit",
+                        "unit " + copy.unit().code()));
+                copy.unit()
+                        .lessons()
+                        .forEach(l -> lines.add(new OutlineLine(
+                                lines.size() + 1, "  " + l.title(), "lesson", l.id() + ", " + l.length())));
+                copy.unit()
+                        .items()
+                        .forEach(i -> lines.add(new OutlineLine(
+                                lines.size() + 1,
+                                "    " + i.title(),
+                                "work",
+                                copy.undated().contains(i.title()) ? "its date of that time stays behind" : i.kind())));
+            }
+        }
+        return new OutlineRead(
+                lines,
+                copies.size(),
+                copies.stream().mapToInt(c -> c.unit().lessons().size()).sum(),
+                copies.stream().mapToInt(c -> c.unit().items().size()).sum(),
+                copies.isEmpty() ? null : ChangeJson.write(together(course, copies)));
     }
 
     /**
@@ -75,6 +206,11 @@ class OutlineFileController {
             @RequestBody OutlineGiven given) {
         Stored stored = access.look(by, termId);
         Course course = OutlineWords.course(stored, given.course());
+        if (given.content() != null
+                && given.name() != null
+                && given.name().toLowerCase(Locale.ROOT).endsWith(".json")) {
+            return planFile(given.content(), course);
+        }
         OutlineReader.Reading reading = read(given, words.days(stored, locale), course);
         List<Change> changes = new ArrayList<>();
         reading.units().forEach(u -> changes.add(new PutUnit(course.code(), u, null)));
