@@ -1342,11 +1342,13 @@ export interface components {
             unit?: string | null;
         };
         ItemView: {
+            course?: string | null;
             fixed: boolean;
             hangsOn?: string | null;
             id: string;
             kind: string;
             lesson?: string | null;
+            links: components["schemas"]["LinkView"][];
             locked: boolean;
             /** Format: int32 */
             minutes?: number | null;
@@ -1362,6 +1364,7 @@ export interface components {
         };
         LessonView: {
             id: string;
+            links: components["schemas"]["LinkView"][];
             optional: boolean;
             /** Format: int32 */
             part: number;
@@ -1396,6 +1399,10 @@ export interface components {
             text: string;
             unit?: string | null;
             within?: string | null;
+        };
+        LinkView: {
+            title: string;
+            url: string;
         };
         ListGiven: {
             /** Format: byte */
@@ -1471,6 +1478,7 @@ export interface components {
             /** Format: date-time */
             hiddenUntil?: string | null;
             id: string;
+            links: components["schemas"]["LinkView"][];
             own: boolean;
             place: string;
             proposed: boolean;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
-import { computed, onMounted, ref, shallowRef } from "vue";
+import { computed, nextTick, onMounted, ref, shallowRef } from "vue";
 import { type Change, type WallView, api, ask } from "../api/client";
 import FilesAndLinks from "../thing/FilesAndLinks.vue";
 import DateInput from "../ui/DateInput.vue";
@@ -66,6 +66,8 @@ onMounted(async () => {
     more.value = !!(found.hiddenUntil ?? found.shared?.length ?? found.sections?.length);
   }
   loaded.value = true;
+  await nextTick();
+  document.getElementById(how.value === "one" ? "notice-to" : "notice-title")?.focus();
 });
 
 const when = computed<When>({

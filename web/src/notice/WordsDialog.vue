@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
-import { computed, onMounted, ref } from "vue";
+import { computed, nextTick, onMounted, ref } from "vue";
 import { type WallView, api, ask } from "../api/client";
 import { weekdayDay } from "../ui/say";
 import { injectWall } from "../wall/useWall";
@@ -29,6 +29,7 @@ const weeks = ref<WeekNote[]>([]);
 const text = ref("");
 const own = ref(false);
 const headline = ref("");
+const loaded = ref(false);
 const targets = ref("");
 const here = (note: { section?: string }) => (note.section ?? "") === scope.value;
 const dayNote = () => notes.value.find((n) => n.date === props.day && here(n));
@@ -50,6 +51,9 @@ onMounted(async () => {
   weeks.value = found?.weekNotes ?? [];
   if (!dayNote() && notes.value.some((n) => n.date === props.day && n.section === section)) scope.value = section;
   show();
+  loaded.value = true;
+  await nextTick();
+  document.getElementById("words-day")?.focus();
 });
 async function save() {
   const at = scope.value ? { section: scope.value } : {};
@@ -81,7 +85,7 @@ async function save() {
     :style="{ width: '560px' }"
     @update:visible="emit('done')"
   >
-    <form class="form" @submit.prevent="save">
+    <form v-if="loaded" class="form" @submit.prevent="save">
       <span>For</span>
       <div class="ticks">
         <label><input v-model="scope" type="radio" value="" @change="show" /> all of {{ course }}</label>
@@ -102,5 +106,6 @@ async function save() {
         <button type="submit" class="btn go" :disabled="busy">Save</button>
       </div>
     </form>
+    <p v-else>Looking it up…</p>
   </Dialog>
 </template>

@@ -31,7 +31,7 @@ interface Rhythm {
   every?: number;
   begin?: number;
   times?: number;
-  yielded?: number;
+  yielded?: Record<string, number>;
   parts: Part[];
 }
 const KINDS = [
@@ -86,6 +86,7 @@ function setDay(day: string, on: boolean) {
   const days = (form.value!.weekdays ?? []).filter((d) => d !== day);
   form.value!.weekdays = WEEKDAYS.filter((d) => days.includes(d) || (on && d === day));
 }
+const times = (r: Rhythm) => Math.min(Math.max(0, ...Object.values(r.yielded ?? {})), r.times || Infinity);
 const remind = (part: Part) => (part.remind ? `${part.remind.plus} ${part.remind.in}` : "");
 function setRemind(part: Part, value: string) {
   const [plus, unit] = value.split(" ");
@@ -114,7 +115,7 @@ async function remove() {
       <ul class="list">
         <li v-for="r in rhythms" :key="r.id">
           <button type="button" class="plain" @click="edit(r)">{{ r.title }}</button>
-          <span class="soft">{{ r.parts.length }} a time, {{ r.yielded }} times</span>
+          <span class="soft">{{ r.parts.length }} a time, {{ times(r) }} times</span>
         </li>
       </ul>
       <div class="actions">

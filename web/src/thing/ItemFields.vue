@@ -28,6 +28,14 @@ const lessons = computed(() => props.wall.outline.units.flatMap((u) => u.lessons
 const sections = computed(() =>
   props.wall.sections.filter((s) => s.course === props.wall.section.course).map((s) => s.section),
 );
+/** Other courses, which can have it too. */
+const others = computed(() => [
+  ...new Set(props.wall.sections.map((s) => s.course).filter((c) => c !== props.wall.section.course)),
+]);
+function share(course: string, on: boolean) {
+  const now = [...(form.value.shared ?? []).filter((c: string) => c !== course), ...(on ? [course] : [])];
+  form.value.shared = now.length ? now : undefined;
+}
 const given = ref<Schemas["DateGiven"][]>([]);
 const misread = ref("");
 let timer = 0;
@@ -156,6 +164,19 @@ function setFor(section: string, on: boolean) {
         <option value="attendees">only who attended</option>
         <option value="extra-credit">extra credit</option>
       </select>
+    </span>
+  </div>
+  <div v-if="others.length" class="row">
+    <span>Shared</span>
+    <span class="ticks">
+      <label v-for="c in others" :key="c"
+        ><input
+          type="checkbox"
+          :checked="!!form.shared?.includes(c)"
+          @change="share(c, ($event.target as HTMLInputElement).checked)"
+        />
+        with {{ c }}</label
+      >
     </span>
   </div>
   <div class="row">

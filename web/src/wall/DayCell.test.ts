@@ -44,6 +44,7 @@ describe("a day of the wall", () => {
       rolled: false,
       locked: false,
       proposed: false,
+      links: [],
     };
     const label = cell({
       today: true,

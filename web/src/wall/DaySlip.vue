@@ -26,7 +26,7 @@ const units = computed(() => unitsOf(props.wall));
 const { course, section } = props.wall.section;
 const lines = computed(() => {
   const work = props.day.items.map((i) => ({
-    key: `item:${i.id}`,
+    key: i.course ? "" : `item:${i.id}`,
     time: clock(i.time),
     lesson: null,
     item: i,
@@ -54,7 +54,7 @@ const said = ref("");
 const wrong = ref(false);
 const adder = ref<HTMLInputElement>();
 /** Work on its main date, in the order of the day's list. */
-const order = computed(() => props.day.items.filter((i) => i.which.startsWith("main-")).map((i) => i.id));
+const order = computed(() => props.day.items.filter((i) => i.which.startsWith("main-") && !i.course).map((i) => i.id));
 
 /** Makes something of what was typed, due with this day's class or on this date. */
 async function add() {
@@ -91,6 +91,7 @@ function keys(event: KeyboardEvent, id: string) {
   event.preventDefault();
   place(id, to);
 }
+const linksOf = (line: (typeof lines.value)[number]) => (line.lesson ?? line.item ?? line.notice)?.links ?? [];
 /** What a notice says beside its title. */
 function noticeSays(n: NoticeView): string {
   // the time it begins stands before its title
@@ -118,7 +119,13 @@ function reopen() {
   void send({ kind: "remove-closure", first: date, last: date, reason: off?.reason ?? undefined });
 }
 function switches(item: ItemView) {
-  return !item.locked && item.which === "main-due" && !proposal.value && (!item.fixed || props.day.lessons.length > 0);
+  return (
+    !item.locked &&
+    !item.course &&
+    item.which === "main-due" &&
+    !proposal.value &&
+    (!item.fixed || props.day.lessons.length > 0)
+  );
 }
 /** Switches an item between a fixed date and the class of its day. */
 function fix(id: string, fixed: boolean) {
@@ -189,7 +196,10 @@ function fix(id: string, fixed: boolean) {
           <Mark v-if="line.lesson.pinned" is="pin" /><span v-if="line.lesson.pinned" class="vh">fixed</span>
         </template>
         <template v-else-if="line.item">
-          <span v-if="order.length > 1 && line.item.which.startsWith('main-') && !proposal" class="nudge">
+          <span
+            v-if="order.length > 1 && line.item.which.startsWith('main-') && !line.item.course && !proposal"
+            class="nudge"
+          >
             <button
               type="button"
               class="plain"
@@ -236,6 +246,17 @@ function fix(id: string, fixed: boolean) {
         <span v-else-if="line.notice" class="soft cut" :title="noticeSays(line.notice)">{{
           noticeSays(line.notice)
         }}</span>
+        <span v-if="linksOf(line).length" class="links"
+          ><a
+            v-for="link in linksOf(line)"
+            :key="link.url"
+            :href="link.url"
+            target="_blank"
+            rel="noopener noreferrer"
+            :title="link.title"
+            ><span aria-hidden="true">↗</span><span class="vh">{{ link.title }}, opens in a new window</span></a
+          ></span
+        >
       </li>
       <li v-for="g in day.gone" :key="'g' + g.what + g.id">
         <s class="nm was">{{ g.title }}</s><span class="soft">{{

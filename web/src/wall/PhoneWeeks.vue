@@ -3,6 +3,7 @@ import { computed, nextTick, onMounted, ref } from "vue";
 import type { Day, WallView } from "../api/client";
 import { clock, dayMonth, weekdayName } from "../ui/say";
 import LoadStrokes from "./LoadStrokes.vue";
+import { noticeKey, noticeTime } from "./drawn";
 import Mark from "./Mark.vue";
 import { isOff } from "./rows";
 import { unitsOf } from "./units";
@@ -125,7 +126,7 @@ function reopen(day: Day) {
               :key="i.id + i.which"
               class="it"
               :class="{ boxed: i.proposed }"
-              :data-drag="i.locked ? undefined : 'item:' + i.id"
+              :data-drag="i.locked || i.course ? undefined : 'item:' + i.id"
             >
               <span class="t"
                 ><Mark v-if="i.fixed" is="pin" /> <b v-if="i.test" class="box">{{ i.title }}</b><template v-else>{{
@@ -135,6 +136,11 @@ function reopen(day: Day) {
               >
               <span class="soft">{{ clock(i.time) }}</span>
             </div>
+            <div v-for="n in day.notices" :key="noticeKey(n)" class="it">
+              <span class="t"><i class="flag" aria-hidden="true"></i> {{ n.title }}</span>
+              <span class="soft">{{ noticeTime(n) }}</span>
+            </div>
+            <div v-for="w in day.words" :key="w.text" class="soft words">{{ w.text }}</div>
             <div v-for="g in day.gone" :key="g.what + g.id" class="it">
               <s class="was">{{ g.title }}</s>
             </div>

@@ -116,7 +116,7 @@ function goTo(thing: string) {
         ? d.notices.some((n) => thing === noticeKey(n) || n.id === id)
         : what === "lesson"
           ? d.lessons.some((l) => l.id === id)
-          : d.items.some((i) => i.id === id && i.which.startsWith("main")),
+          : d.items.some((i) => i.id === id && !i.course && i.which.startsWith("main")),
     );
   pick(thing, day?.date, false);
   outline.value?.show(thing);

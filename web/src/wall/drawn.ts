@@ -82,8 +82,8 @@ export function draw(cell: Cell, looks: Looks, room: number, close: boolean): Dr
 
 function named(i: ItemView): Named {
   return {
-    key: `item:${i.id}`,
-    carries: !i.locked,
+    key: i.course ? `shared:${i.course}/${i.id}` : `item:${i.id}`,
+    carries: !i.locked && !i.course,
     notice: false,
     word: false,
     test: i.test,
@@ -92,7 +92,7 @@ function named(i: ItemView): Named {
     locked: i.locked,
     proposed: i.proposed,
     shortName: i.shortName,
-    words: `${i.title}, ${i.which.replace("main-", "")} ${clock(i.time)}`,
+    words: `${i.title}, ${i.which.replace("main-", "")} ${clock(i.time)}${i.course ? `, shared by ${i.course}` : ""}`,
   };
 }
 function flagged(n: NoticeView): Named {

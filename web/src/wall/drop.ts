@@ -31,7 +31,7 @@ export function saysDrop(keys: readonly string[], day: Day, fix: boolean): strin
 /** How full the day is, and would be with the things on it. */
 export function fullness(keys: readonly string[], day: Day, wall: WallView) {
   const ids = new Set(split(keys).items);
-  const here = new Set(day.items.filter((i) => i.which.startsWith("main")).map((i) => i.id));
+  const here = new Set(day.items.filter((i) => i.which.startsWith("main") && !i.course).map((i) => i.id));
   const coming = itemsOf(wall).filter((i) => ids.has(i.id) && !here.has(i.id));
   const minutes = coming.reduce((sum, i) => sum + (i.minutes ?? 0), day.load.minutes);
   return { due: day.load.due + coming.length, minutes };

@@ -16,6 +16,7 @@ function item(shortName: string, more: Partial<ItemView> = {}): ItemView {
     rolled: false,
     locked: false,
     proposed: false,
+    links: [],
     ...more,
   };
 }

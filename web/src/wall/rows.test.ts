@@ -14,6 +14,7 @@ const off = (first: string, last: string, reason = "Break") => ({
   justInCase: false,
   only: [],
   proposed: false,
+  links: [],
 });
 const thread = { unit: "U", begins: false, ends: false };
 function week(days: Day[]): Week {
@@ -65,6 +66,7 @@ describe("the cells of a week", () => {
       optional: false,
       reserve: false,
       proposed: false,
+      links: [],
     };
     expect(
       cellsOf(week([day("2026-10-12", { off: off("2026-10-12", "2026-10-12"), lessons: [lesson] })]), false)[0]!.off,

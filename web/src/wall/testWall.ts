@@ -31,6 +31,7 @@ export function lesson(id: string, more: Partial<LessonView> = {}): LessonView {
     pinned: false,
     optional: false,
     reserve: false,
+    links: [],
     proposed: false,
     ...more,
   };

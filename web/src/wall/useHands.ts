@@ -56,7 +56,7 @@ export function useHands(context: HandsContext) {
     if (!day) return;
     const keys = [
       ...day.lessons.map((l) => `lesson:${l.id}`),
-      ...day.items.filter((i) => i.which.startsWith("main-")).map((i) => `item:${i.id}`),
+      ...day.items.filter((i) => i.which.startsWith("main-") && !i.course).map((i) => `item:${i.id}`),
       ...day.notices.filter((n) => n.course === state.wall.value?.section.course).map(noticeKey),
     ];
     const at = keys.findIndex((k) => picked.value.has(k));

@@ -1,3 +1,5 @@
+alter table item add column shared varchar(1000000);
+
 create table notice (
   term_id bigint not null,
   course varchar(1000) not null,
@@ -31,7 +33,7 @@ create table rhythm (
   every_nth integer not null,
   begin_nth integer not null,
   times integer not null,
-  yielded integer not null,
+  yielded varchar(1000000) not null,
   parts varchar(1000000) not null,
   extra varchar(1000000) not null,
   primary key (term_id, course, id),

@@ -314,7 +314,7 @@ class LayingOutJourneysTest {
     void anOutlineIsPastedIntoACourse() throws Exception {
         try (Page page = Page.open(App.demo())) {
             page.withPlan(TOLVANEN, AUTUMN);
-            page.press("paste or read a file");
+            page.press("read an outline");
             page.paste(
                     "#read-outline", "Ice on rivers\n  Frazil (2)\n    Read 30, due same day\n    Essay, due sometime");
             page.seeText(".p-dialog", "“due sometime” was not understood");

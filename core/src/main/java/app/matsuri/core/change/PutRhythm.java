@@ -7,7 +7,9 @@ import app.matsuri.core.plan.With;
 import app.matsuri.core.schedule.Rhythms;
 import app.matsuri.core.schedule.Schedule;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Adds a rhythm, or changes the one of its id. What it yielded follows; what was changed by hand since stays as it is,
@@ -22,27 +24,21 @@ public record PutRhythm(String course, Rhythm rhythm) implements Change {
         if (rhythm.parts().isEmpty()) {
             throw new Refused("“" + rhythm.title() + "” brings nothing yet: add what comes each time.");
         }
-        int times = times(before);
-        if (times == 0) {
+        Map<String, Integer> classes = new LinkedHashMap<>();
+        Schedule.of(before)
+                .sections(course)
+                .forEach(section -> classes.put(section.section().code(), Rhythms.count(rhythm, section)));
+        Rhythm now = rhythm.yielded(classes);
+        if (now.comes() == 0) {
             throw new Refused("“" + rhythm.title() + "” finds no class in any section. Look at its weekdays and at the"
                     + " words in the titles.");
         }
-        Rhythm now = rhythm.yielded(times);
         Course with = in.withBesides(
                 in.besides().withRhythms(With.put(in.besides().rhythms(), r -> r.id().equals(rhythm.id()), now)));
         List<String> notes = new ArrayList<>();
         Yielding was = Yielding.of(in.rhythm(rhythm.id()).orElse(null));
         Course after = Yielding.of(now).inPlaceOf(was, with, rhythm.unit(), notes);
         return new Outcome(before.withCourse(after), notes);
-    }
-
-    /** As often as the section with the most classes for it has some, and no more often than it says. */
-    private int times(Decisions before) {
-        List<Integer> classes = Schedule.of(before).sections(course).stream()
-                .map(s -> Rhythms.count(rhythm, s))
-                .toList();
-        int most = classes.stream().mapToInt(n -> n).max().orElse(0);
-        return rhythm.times() == 0 ? most : Math.min(most, rhythm.times());
     }
 
     @Override

@@ -32,12 +32,19 @@ final class Scopes {
 
     /** The courses with the code replaced in what they share, in the codes of its sections too. */
     static List<Course> renamed(List<Course> courses, String old, String now) {
-        return old.equals(now)
-                ? courses
-                : courses.stream()
-                        .map(course -> course.withBesides(
-                                course.besides().eachNotice(n -> n.withShared(renamed(n.shared(), old, now)))))
-                        .toList();
+        if (old.equals(now)) {
+            return courses;
+        }
+        return courses.stream()
+                .map(course -> course.withBesides(
+                                course.besides().eachNotice(n -> n.withShared(renamed(n.shared(), old, now))))
+                        .withUnits(course.units().stream()
+                                .map(unit -> unit.withItems(unit.items().stream()
+                                        .map(i -> i.withDetails(i.details()
+                                                .shared(renamed(i.details().shared(), old, now))))
+                                        .toList()))
+                                .toList()))
+                .toList();
     }
 
     private static List<String> renamed(Collection<String> codes, String old, String now) {

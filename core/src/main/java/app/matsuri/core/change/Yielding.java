@@ -19,7 +19,7 @@ record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
     static Yielding of(Rhythm rhythm) {
         Map<String, Item> items = new LinkedHashMap<>();
         Map<String, Notice> reminders = new LinkedHashMap<>();
-        for (int n = 1; rhythm != null && n <= rhythm.yielded(); n++) {
+        for (int n = 1; rhythm != null && n <= rhythm.comes(); n++) {
             for (Rhythm.Part part : rhythm.parts()) {
                 Item item = rhythm.item(part, n);
                 items.put(item.id(), item);

@@ -42,6 +42,7 @@ public record Besides(List<Notice> notices, List<Rhythm> rhythms, List<DayNote> 
     Besides renamed(String section, String code) {
         Map<String, String> now = code == null ? Map.of() : Map.of(section, code);
         return eachNotice(n -> n.renamed(section, code))
+                .withRhythms(rhythms.stream().map(r -> r.renamed(section, code)).toList())
                 .withDayNotes(dayNotes.stream()
                         .filter(n -> code != null || !section.equals(n.section()))
                         .map(n -> new DayNote(

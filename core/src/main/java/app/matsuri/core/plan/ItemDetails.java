@@ -12,6 +12,7 @@ import java.util.Objects;
  * @param handInPlace where; may be empty
  * @param only codes of the sections it is for; empty for all
  * @param audience whom it is for among them: {@link #ALL}, {@link #ATTENDEES} or {@link #EXTRA_CREDIT}
+ * @param shared other courses ("MAP 115") or sections of them ("MAP 115/A") that have it too; it stays one
  * @param hidden not listed for students before it opens
  */
 public record ItemDetails(
@@ -23,6 +24,7 @@ public record ItemDetails(
         List<FileUse> files,
         List<String> only,
         String audience,
+        List<String> shared,
         boolean hidden) {
 
     /** Everybody; those who were there; whoever wants the credit. */
@@ -33,7 +35,7 @@ public record ItemDetails(
 
     /** Nothing said. */
     public static final ItemDetails NONE =
-            new ItemDetails(null, "", "", "", List.of(), List.of(), List.of(), ALL, false);
+            new ItemDetails(null, "", "", "", List.of(), List.of(), List.of(), ALL, List.of(), false);
 
     public ItemDetails {
         Objects.requireNonNull(instructions, "instructions");
@@ -43,6 +45,7 @@ public record ItemDetails(
         links = List.copyOf(links);
         files = List.copyOf(files);
         only = List.copyOf(only);
+        shared = List.copyOf(shared);
     }
 
     /** Whether it is for the section. */
@@ -55,15 +58,31 @@ public record ItemDetails(
         if (!only.contains(section)) {
             return this;
         }
-        List<String> others = With.renamed(only, section, code);
-        return new ItemDetails(within, instructions, handIn, handInPlace, links, files, others, audience, hidden);
+        return only(With.renamed(only, section, code));
+    }
+
+    /** Whether it is also for the section of another course. */
+    public boolean sharedWith(String course, String section) {
+        return shared.contains(course) || shared.contains(course + "/" + section);
+    }
+
+    /** The same shared with others. */
+    public ItemDetails shared(List<String> others) {
+        return new ItemDetails(within, instructions, handIn, handInPlace, links, files, only, audience, others, hidden);
+    }
+
+    /** The same for other sections. */
+    public ItemDetails only(List<String> others) {
+        return new ItemDetails(
+                within, instructions, handIn, handInPlace, links, files, others, audience, shared, hidden);
     }
 
     public ItemDetails within(String other) {
-        return new ItemDetails(other, instructions, handIn, handInPlace, links, files, only, audience, hidden);
+        return new ItemDetails(other, instructions, handIn, handInPlace, links, files, only, audience, shared, hidden);
     }
 
     public ItemDetails withFiles(List<FileUse> others) {
-        return new ItemDetails(within, instructions, handIn, handInPlace, links, others, only, audience, hidden);
+        return new ItemDetails(
+                within, instructions, handIn, handInPlace, links, others, only, audience, shared, hidden);
     }
 }

@@ -1,9 +1,11 @@
 package app.matsuri.core.plan;
 
 import app.matsuri.core.calendar.Extra;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A notice among dated work, as the table of dates shows it: its beginning stands where work opens, its end where work
@@ -31,8 +33,8 @@ public final class NoticeAsItem {
         return Item.of(id(notice), null, "notice", notice.title(), null)
                 .withRule(Which.OPENS, when.begins())
                 .withRule(Which.CLOSES, when.ends())
-                .withDetails(
-                        new ItemDetails(null, "", "", "", List.of(), List.of(), notice.only(), ItemDetails.ALL, false));
+                .withDetails(new ItemDetails(
+                        null, "", "", "", List.of(), List.of(), notice.only(), ItemDetails.ALL, List.of(), false));
     }
 
     /** A unit that holds nothing and dates nothing, where work must have one. */
@@ -57,6 +59,24 @@ public final class NoticeAsItem {
                         "“" + title + "” must begin on some day. Take the notice out if it is over."));
         DateRule ends = dates.getOrDefault(Which.CLOSES, Optional.ofNullable(when.ends()))
                 .orElse(null);
-        return NoticeTime.once(when.allDay(), begins, ends);
+        boolean timed = dates.values().stream()
+                .anyMatch(rule -> rule.filter(NoticeAsItem::timed).isPresent());
+        boolean allDay = when.allDay() && !timed;
+        return NoticeTime.once(allDay, allDay ? day(begins) : begins, allDay ? day(ends) : ends);
+    }
+
+    /** Whether a date typed by hand names a time of day; without one it is the end of its day. */
+    private static boolean timed(DateRule rule) {
+        return rule.plain() && !Set.of(LocalTime.of(23, 59), LocalTime.MIDNIGHT).contains(time(rule));
+    }
+
+    private static DateRule day(DateRule rule) {
+        return rule != null && rule.plain()
+                ? DateRule.at(((Anchor.Fixed) rule.anchor()).at().toLocalDate().atStartOfDay())
+                : rule;
+    }
+
+    private static LocalTime time(DateRule rule) {
+        return ((Anchor.Fixed) rule.anchor()).at().toLocalTime();
     }
 }

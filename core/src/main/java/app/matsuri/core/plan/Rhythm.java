@@ -5,6 +5,7 @@ import java.time.DayOfWeek;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -22,7 +23,7 @@ import java.util.Set;
  * @param every the how-manieth of those, 1 for each
  * @param begin the first of them, from 1
  * @param times how many times at most; 0 for as many as there are classes
- * @param yielded how many times it was worked out for when it was last put
+ * @param yielded how many classes each section had for it when it was last put, by the section's code
  * @param parts what each time brings
  */
 public record Rhythm(
@@ -34,7 +35,7 @@ public record Rhythm(
         int every,
         int begin,
         int times,
-        int yielded,
+        Map<String, Integer> yielded,
         List<Part> parts,
         Extra extra) {
 
@@ -58,16 +59,46 @@ public record Rhythm(
         Objects.requireNonNull(title, "title");
         Objects.requireNonNull(unit, "unit");
         Objects.requireNonNull(words, "words");
-        if (every < 1 || begin < 1 || times < 0 || yielded < 0) {
+        if (every < 1 || begin < 1 || times < 0) {
             throw new IllegalArgumentException("rhythm " + id + ": every and begin are 1 or more, times 0 or more");
         }
         weekdays = weekdays.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(weekdays));
+        yielded = Map.copyOf(yielded);
         parts = List.copyOf(parts);
     }
 
-    /** The same worked out for so many times. */
-    public Rhythm yielded(int other) {
+    /** The same worked out for so many classes in each section. */
+    public Rhythm yielded(Map<String, Integer> other) {
         return new Rhythm(id, title, unit, weekdays, words, every, begin, times, other, parts, extra);
+    }
+
+    /** How many times it comes: as often as the section with the most classes for it, at most as often as it says. */
+    public int comes() {
+        int most = yielded.values().stream().mapToInt(n -> n).max().orElse(0);
+        return times == 0 ? most : Math.min(most, times);
+    }
+
+    /** The sections that have an n-th class for it; none where all have, or the part's own where it names some. */
+    private List<String> only(ItemDetails like, int n) {
+        List<String> have = yielded.keySet().stream()
+                .filter(s -> yielded.get(s) >= n && like.concerns(s))
+                .sorted()
+                .toList();
+        boolean all = like.only().isEmpty() && have.size() == yielded.size();
+        return all || have.isEmpty() ? like.only() : have;
+    }
+
+    /** The same for a section by another code, or without it (null). */
+    Rhythm renamed(String section, String code) {
+        if (!yielded.containsKey(section)) {
+            return this;
+        }
+        Map<String, Integer> now = new HashMap<>(yielded);
+        Integer had = now.remove(section);
+        if (code != null) {
+            now.put(code, had);
+        }
+        return yielded(now);
     }
 
     /** Id of the item that a part yields the n-th time, n from 1. */
@@ -96,7 +127,7 @@ public record Rhythm(
                         null,
                         null,
                         null,
-                        like.details(),
+                        like.details().only(only(like.details(), n)),
                         like.extra())
                 .withRules(rules);
     }

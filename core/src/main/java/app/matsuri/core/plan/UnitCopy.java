@@ -144,6 +144,7 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
                                             .filter(s -> to.section(s).isPresent())
                                             .toList(),
                                     d.audience(),
+                                    List.of(),
                                     d.hidden()),
                             Extra.NONE)
                     .withRules(rules);

@@ -1,6 +1,7 @@
 package app.matsuri.core.schedule;
 
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.NoticeTime.Repeat;
@@ -16,8 +17,8 @@ import java.util.Optional;
 import java.util.TreeMap;
 
 /**
- * Works out when notices are. A section of another course, with which a notice is shared, has it when the first section
- * of the notice's own course has it that it is for.
+ * Works out when notices are, and what courses share. A section of another course, with which something is shared, has it
+ * when the first section of its own course has it that it is for.
  */
 final class Noticing {
 
@@ -25,9 +26,6 @@ final class Noticing {
 
     /** Every section with its notices. */
     static List<SectionSchedule> in(List<SectionSchedule> sections) {
-        if (sections.stream().allMatch(s -> s.course().besides().notices().isEmpty())) {
-            return sections;
-        }
         List<SectionSchedule> done = new ArrayList<>();
         for (SectionSchedule section : sections) {
             List<NoticeDates> notices = new ArrayList<>();
@@ -48,9 +46,35 @@ final class Noticing {
                     }
                 }
             }
-            done.add(section.withNotices(notices));
+            done.add(section.with(notices, shared(section, sections)));
         }
         return done;
+    }
+
+    /** Work of other courses that the section has too, when the first section of its own course has it. */
+    private static List<SharedDates> shared(SectionSchedule section, List<SectionSchedule> sections) {
+        List<SharedDates> shared = new ArrayList<>();
+        for (SectionSchedule from : sections) {
+            if (from.course() == section.course()) {
+                continue;
+            }
+            for (ItemDates dates : from.dates()) {
+                ItemDetails details = dates.item().details();
+                boolean here = !details.shared().isEmpty()
+                        && details.sharedWith(
+                                section.course().code(), section.section().code());
+                if (here
+                        && shared.stream()
+                                .noneMatch(s -> s.course().equals(from.course().code())
+                                        && s.dates()
+                                                .item()
+                                                .id()
+                                                .equals(dates.item().id()))) {
+                    shared.add(new SharedDates(from.course().code(), dates));
+                }
+            }
+        }
+        return shared;
     }
 
     /** Whether it is the first section of its course that the notice is for. */

@@ -18,6 +18,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What follows for one section.
@@ -25,6 +26,7 @@ import java.util.Optional;
  * @param placements of every lesson, in the order of the plan
  * @param dates of every item that is for the section, in the order of the plan
  * @param notices for the section, those of its own course and those shared with it
+ * @param shared work of other courses that is shared with it
  * @param studentDates of students who have other dates; private
  */
 public record SectionSchedule(
@@ -36,6 +38,7 @@ public record SectionSchedule(
         List<ItemDates> dates,
         List<StudentDates> studentDates,
         List<NoticeDates> notices,
+        List<SharedDates> shared,
         Map<String, Placement> byLesson,
         Map<String, ItemDates> byItem) {
 
@@ -75,10 +78,20 @@ public record SectionSchedule(
         Map<String, Placement> byLesson = new HashMap<>();
         placements.forEach(p -> byLesson.put(p.lesson().id(), p));
         return new SectionSchedule(
-                course, section, calendar, sessions, placements, dates, students, List.of(), byLesson, byItem);
+                course,
+                section,
+                calendar,
+                sessions,
+                placements,
+                dates,
+                students,
+                List.of(),
+                List.of(),
+                byLesson,
+                byItem);
     }
 
-    SectionSchedule withNotices(List<NoticeDates> others) {
+    SectionSchedule with(List<NoticeDates> others, List<SharedDates> ofOthers) {
         return new SectionSchedule(
                 course,
                 section,
@@ -88,6 +101,7 @@ public record SectionSchedule(
                 dates,
                 studentDates,
                 List.copyOf(others),
+                List.copyOf(ofOthers),
                 byLesson,
                 byItem);
     }
@@ -148,7 +162,8 @@ public record SectionSchedule(
     /** Students' work per term week, counted where it is due. */
     public List<WeekLoad> loads() {
         int[] minutes = new int[calendar.weeks()];
-        for (ItemDates item : dates) {
+        for (ItemDates item : Stream.concat(dates.stream(), shared.stream().map(SharedDates::dates))
+                .toList()) {
             if (item.item().minutes() != null && item.main() != null) {
                 calendar.weekNumber(item.main().toLocalDate())
                         .ifPresent(week -> minutes[week - 1] += item.item().minutes());

@@ -256,4 +256,37 @@ class NoticesTest {
                 .satisfies(d ->
                         assertThat(d.courses().get(0).besides().weekNotes()).isEmpty());
     }
+
+    @Test
+    void sharedWorkIsInTheOtherCourseWithItsDateAndItsMinutes() {
+        Item set = plan().courses().get(0).item("set-1").orElseThrow();
+        Item shared = new Item(
+                set.id(),
+                set.lesson(),
+                set.kind(),
+                set.title(),
+                "",
+                null,
+                600,
+                "",
+                false,
+                0,
+                null,
+                set.due(),
+                null,
+                set.details().shared(List.of("MAP 115")),
+                set.extra());
+        Decisions plan = make(plan(), new PutItem(HYD, null, shared));
+        var map = Schedule.of(plan).section("MAP 115", "A").orElseThrow();
+        assertThat(map.shared()).singleElement().satisfies(s -> {
+            assertThat(s.course()).isEqualTo(HYD);
+            assertThat(s.dates().due().at()).isEqualTo(at("2026-09-09T10:00"));
+        });
+        assertThat(map.loads().get(1).minutes()).isEqualTo(600);
+        Course other = plan.course("MAP 115").orElseThrow();
+        Decisions renamed =
+                make(plan, new PutCourse("MAP 115", Course.of("MAP 116", "Maps", 50, other.sections(), List.of())));
+        assertThat(Schedule.of(renamed).section("MAP 116", "A").orElseThrow().shared())
+                .hasSize(1);
+    }
 }

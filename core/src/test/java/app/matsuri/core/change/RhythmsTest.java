@@ -24,6 +24,7 @@ import app.matsuri.core.schedule.SectionSchedule;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -52,7 +53,7 @@ class RhythmsTest {
                 every,
                 1,
                 4,
-                0,
+                Map.of(),
                 List.of(
                         new Rhythm.Part("video", video, null),
                         new Rhythm.Part(
@@ -151,15 +152,17 @@ class RhythmsTest {
                 1,
                 1,
                 0,
-                0,
+                Map.of(),
                 labs(1, 5).parts().subList(0, 1),
                 Extra.NONE);
-        Rhythm own = new Rhythm("lab", "R", "U", Set.of(), lessons.words(), 1, 1, 0, 0, lessons.parts(), Extra.NONE);
+        Rhythm own =
+                new Rhythm("lab", "R", "U", Set.of(), lessons.words(), 1, 1, 0, Map.of(), lessons.parts(), Extra.NONE);
         SectionSchedule a = a(make(plan(sectionA(), unit(9)), new PutRhythm(HYD, own)));
         assertThat(a.dates())
                 .singleElement()
                 .satisfies(d -> assertThat(d.opens().at()).isEqualTo(at("2026-08-28T10:00")));
-        Rhythm none = new Rhythm("q", "Q", "U", Set.of(DayOfWeek.SUNDAY), "", 1, 1, 0, 0, own.parts(), Extra.NONE);
+        Rhythm none =
+                new Rhythm("q", "Q", "U", Set.of(DayOfWeek.SUNDAY), "", 1, 1, 0, Map.of(), own.parts(), Extra.NONE);
         assertThatThrownBy(() -> make(plan(sectionA(), unit(9)), new PutRhythm(HYD, none)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("finds no class");
@@ -168,11 +171,50 @@ class RhythmsTest {
     @Test
     void withoutAnEndItComesAsOftenAsThereAreClasses() {
         Rhythm each = new Rhythm(
-                "lab", "R", "U", Set.of(), "", 1, 1, 0, 0, labs(1, 5).parts().subList(0, 1), Extra.NONE);
+                "lab",
+                "R",
+                "U",
+                Set.of(),
+                "",
+                1,
+                1,
+                0,
+                Map.of(),
+                labs(1, 5).parts().subList(0, 1),
+                Extra.NONE);
         Decisions all = make(plan(sectionA(), unit(3)), new PutRhythm(HYD, each));
         assertThat(a(all).dates()).hasSize(44);
         assertThat(IntStream.rangeClosed(1, 44).mapToObj(n -> "lab-video-" + n))
                 .allMatch(id -> a(all).byItem().containsKey(id));
         assertThat(demoTerm().closures()).hasSize(3);
+    }
+
+    /** A meets on Fridays, B on Tuesdays and Thursdays: what comes with Fridays is for A alone. */
+    @Test
+    void itIsForTheSectionsThatHaveSuchAClass() {
+        Decisions two = Decisions.of(
+                demoTerm(),
+                List.of(app.matsuri.core.plan.Course.of(
+                        HYD, "Rivers", 50, List.of(sectionA(), app.matsuri.core.Plans.sectionB()), List.of(unit(9)))));
+        Decisions with = make(two, new PutRhythm(HYD, labs(1, 5)));
+        assertThat(with.courses()
+                        .get(0)
+                        .item("lab-quiz-1")
+                        .orElseThrow()
+                        .details()
+                        .only())
+                .containsExactly("A");
+        assertThat(Schedule.of(with).section(HYD, "B").orElseThrow().dates()).isEmpty();
+        Decisions renamed = make(
+                with,
+                new PutSection(
+                        HYD,
+                        "A",
+                        app.matsuri.core.plan.Section.of(
+                                "C", sectionA().pace(), sectionA().meets())));
+        Decisions again = make(renamed, new PutRhythm(HYD, labs(1, 6)));
+        assertThat(again.courses().get(0).items())
+                .hasSize(8)
+                .allMatch(i -> i.details().only().equals(List.of("C")));
     }
 }

@@ -148,7 +148,16 @@ class LayingOutFindingsTest {
         assertThat(LinksNobodyOpens.closed(url)).isTrue();
         Item item = Item.of("W", null, "reading", "W", null);
         ItemDetails details = new ItemDetails(
-                null, "", "", "", List.of(new Link("Map", url)), List.of(), List.of(), ItemDetails.ALL, false);
+                null,
+                "",
+                "",
+                "",
+                List.of(new Link("Map", url)),
+                List.of(),
+                List.of(),
+                ItemDetails.ALL,
+                List.of(),
+                false);
         assertThat(of(plan(unit(2, item.withDetails(details))), "link-students-cannot-open"))
                 .hasSize(1);
     }

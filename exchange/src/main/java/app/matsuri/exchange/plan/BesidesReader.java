@@ -125,11 +125,17 @@ public final class BesidesReader {
         Integer every = in.number("every", 1, 1);
         Integer begin = in.number("begin", 1, 1);
         Integer times = in.number("times", 0, 0);
-        Integer yielded = in.number("yielded", 0, 0);
+        Map<String, Integer> yielded = new LinkedHashMap<>();
+        in.entries("yielded", entry -> {
+            Integer n = entry.number(0);
+            if (n != null) {
+                yielded.put(entry.key(), n);
+            }
+        });
         List<Rhythm.Part> parts = in.objects("parts", BesidesReader::part);
         Extra extra = in.extra();
         boolean whole = id != null && title != null && unit != null && words != null;
-        return !whole || every == null || begin == null || times == null || yielded == null
+        return !whole || every == null || begin == null || times == null
                 ? null
                 : new Rhythm(id, title, unit, weekdays, words, every, begin, times, yielded, parts, extra);
     }

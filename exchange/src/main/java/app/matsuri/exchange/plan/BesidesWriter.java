@@ -8,6 +8,7 @@ import app.matsuri.core.plan.WeekNote;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 
 /** Writes what {@link BesidesReader} reads. */
 public final class BesidesWriter {
@@ -78,7 +79,7 @@ public final class BesidesWriter {
                 .unless(1, "every", rhythm.every())
                 .unless(1, "begin", rhythm.begin())
                 .unless(0, "times", rhythm.times())
-                .unless(0, "yielded", rhythm.yielded())
+                .some("yielded", new TreeMap<>(rhythm.yielded()))
                 .put("parts", rhythm.parts().stream().map(BesidesWriter::part).toList())
                 .with(rhythm.extra());
     }

@@ -33,6 +33,7 @@ public final class DetailsReader {
         List<FileUse> files = in.objects("files", DetailsReader::file);
         List<String> only = in.texts("only", "a section's code", x -> x);
         String audience = in.word("audience", ItemDetails.ALL, AUDIENCES);
+        List<String> shared = in.texts("shared", "a course's code, or course/section", x -> x);
         boolean hidden = in.flag("hidden", false);
         return new ItemDetails(
                 within,
@@ -43,6 +44,7 @@ public final class DetailsReader {
                 files,
                 only,
                 audience == null ? ItemDetails.ALL : audience,
+                shared,
                 hidden);
     }
 

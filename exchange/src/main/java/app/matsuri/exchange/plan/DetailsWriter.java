@@ -27,6 +27,7 @@ public final class DetailsWriter {
                 .some("files", files(details.files()))
                 .some("only", details.only())
                 .unless(ItemDetails.ALL, "audience", details.audience())
+                .some("shared", details.shared())
                 .unless(false, "hidden", details.hidden());
     }
 

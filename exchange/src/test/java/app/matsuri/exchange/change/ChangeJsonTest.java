@@ -52,7 +52,7 @@ class ChangeJsonTest {
                 "{'kind':'put-section','course':'C','section':{'code':'L1','instructor':'B. Sayer','partOf':'C/A','pace':'sessions','students':[{'id':'1','name':'Wren Oakes'}]}}",
                 "{'kind':'put-course','course':{'code':'C','title':'T','requiredMinutes':2250,'asks':{'credits':3},'usualMinutes':50,'sections':[],'units':[]}}",
                 "{'kind':'together','does':'Two','changes':[{'kind':'mark-days','first':'2026-10-17','last':'2026-10-17','as':'usual'},{'kind':'first-plan-day'}]}",
-                "{'kind':'put-item','course':'C','unit':'U','item':{'id':'I','title':'Report','within':'F','instructions':'**Draw** it','handIn':'paper','handInPlace':'tray','links':[{'title':'Map','url':'https://maps.example/'}],'files':[{'file':'ab12','name':'Sheet.pdf','publish':false,'from':'2026-10-05T08:00'}],'only':['A'],'audience':'attendees','hidden':true}}",
+                "{'kind':'put-item','course':'C','unit':'U','item':{'id':'I','title':'Report','within':'F','instructions':'**Draw** it','handIn':'paper','handInPlace':'tray','links':[{'title':'Map','url':'https://maps.example/'}],'files':[{'file':'ab12','name':'Sheet.pdf','publish':false,'from':'2026-10-05T08:00'}],'only':['A'],'audience':'attendees','shared':['D','E/A'],'hidden':true}}",
                 "{'kind':'put-lesson','course':'C','unit':'U','lesson':{'id':'L9','title':'Nine','objectives':'Book a reading','steps':[{'minutes':10,'text':'Where we stopped'},{'text':'Walk'}],'links':[{'url':'mailto:a@b.example'}]}}",
                 "{'kind':'put-unit','course':'C','unit':{'id':'U','code':'U','title':'U','colour':'moss','due':{'unit':'U','edge':'end'},'lessons':[],'items':[]}}",
                 "{'kind':'put-section','course':'C','section':{'code':'B','pace':'sessions','adjustments':[{'item':'I','due':{'at':'2026-10-05T17:00'},'closes':null},{'item':'I','student':'7','due':{'own':'opens','plus':3,'in':'days'},'why':'ill'}]}}",
@@ -70,6 +70,18 @@ class ChangeJsonTest {
                 "{'kind':'put-adjustment','course':'C','section':'A','adjustment':{'item':'I','student':'7','due':{'at':'2026-10-20T17:00'},'why':'ill'}}",
                 "{'kind':'order-day','course':'C','items':['I','J']}",
                 "{'kind':'arrange-items','course':'C','items':['I'],'unit':'U','lesson':'L1','within':'F','before':'J'}",
+                "{'kind':'put-notice','course':'C','notice':{'id':'trip','unit':'U','title':'Trip','text':'Bring **boots**','place':'Weir','links':[{'url':'https://maps.example/'}],'allDay':true,'begins':{'item':'I','date':'closes','plus':-2,'in':'days'},'ends':{'own':'begins','plus':3,'in':'days'},'sections':[{'section':'B','begins':{'at':'2026-10-05T08:15'}}],'only':['A','B'],'shared':['D','E/A'],'hiddenUntil':{'at':'2026-10-01T08:00'}}}",
+                "{'kind':'put-notice','course':'C','notice':{'id':'hut','title':'Hut','reach':'everyone','repeats':[{'rule':'FREQ=WEEKLY;BYDAY=TH','from':'2026-09-10','until':'2026-10-01','time':'15:00','minutes':90},{'rule':'FREQ=DAILY','time':'09:00'}],'instead':{'2026-09-17':'2026-09-18T15:00','2026-09-24':null}}}",
+                "{'kind':'put-notice','course':'C','notice':{'id':'own','title':'Mine','reach':'own','repeats':[{'rule':'FREQ=DAILY'}]}}",
+                "{'kind':'remove-notice','course':'C','notice':'hut'}",
+                "{'kind':'move-notice','course':'C','section':'A','notice':'hut','entry':'2026-09-17','to':'2026-09-18'}",
+                "{'kind':'move-notice','course':'C','notice':'hut','entry':'2026-09-17'}",
+                "{'kind':'change-notice-series','course':'C','notice':'hut','from':'2026-09-24','repeat':{'rule':'FREQ=WEEKLY;BYDAY=MO'}}",
+                "{'kind':'change-notice-series','course':'C','notice':'hut','from':'2026-09-24'}",
+                "{'kind':'put-rhythm','course':'C','rhythm':{'id':'lab','title':'Labs','unit':'U','weekdays':['WE','FR'],'words':'lab','every':2,'begin':3,'times':4,'yielded':{'A':4,'B':3},'parts':[{'id':'quiz','kind':'quiz','title':'Quiz {n}','minutes':20,'opens':{'rhythm':'lab','edge':'end'},'closes':{'rhythm':'lab','number':2,'edge':'end','plus':5,'in':'days','time':'17:00'},'remind':{'plus':1,'in':'hours'}}]}}",
+                "{'kind':'remove-rhythm','course':'C','rhythm':'lab'}",
+                "{'kind':'put-day-note','course':'C','note':{'date':'2026-10-07','section':'A','text':'Tape','own':true}}",
+                "{'kind':'put-week-note','course':'C','note':{'first':'2026-10-05','headline':'Gauges','targets':['One','Two']}}",
                 "{'kind':'set-term','term':{'first':'2026-08-31','last':'2026-12-18','weekdays':['MO'],'weekStart':'SU','closures':[],'runsAs':{'2026-10-13':'MO'}}}");
     }
 
@@ -80,6 +92,18 @@ class ChangeJsonTest {
         assertThat(reading.faults()).isEmpty();
         String written = Json.MAPPER.writeValueAsString(ChangeJson.write(reading.change()));
         assertThat(ChangeJson.read(Json.read(written)).change()).isEqualTo(reading.change());
+    }
+
+    @Test
+    void aNoticeIsOnceOrASeriesAndSaysWhen() {
+        assertThat(faults("{\"kind\":\"put-notice\",\"course\":\"C\",\"notice\":{\"id\":\"x\",\"title\":\"X\"}}"))
+                .contains("/notice");
+        assertThat(faults("{\"kind\":\"put-notice\",\"course\":\"C\",\"notice\":{\"id\":\"x\",\"title\":\"X\","
+                        + "\"begins\":{\"at\":\"2026-10-05T08:00\"},\"repeats\":[{\"rule\":\"FREQ=DAILY\"}]}}"))
+                .contains("/notice");
+        assertThat(faults("{\"kind\":\"put-rhythm\",\"course\":\"C\",\"rhythm\":{\"id\":\"r\",\"title\":\"R\","
+                        + "\"unit\":\"U\",\"every\":0,\"parts\":[]}}"))
+                .contains("/rhythm/every");
     }
 
     @Test

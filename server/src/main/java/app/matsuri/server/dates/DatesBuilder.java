@@ -170,7 +170,9 @@ final class DatesBuilder {
                     .orElse(List.of());
             NoticeDates.Entry entry =
                     entries.isEmpty() ? null : begins ? entries.get(0) : entries.get(entries.size() - 1);
-            at.add(entry == null ? null : begins ? entry.begins() : entry.ends());
+            LocalDateTime moment = entry == null ? null : begins ? entry.begins() : entry.ends();
+            // a whole day has no time, also where it hangs on work that has one
+            at.add(moment != null && entry.allDay() ? moment.toLocalDate().atStartOfDay() : moment);
             state.add(entry == null ? "not-for" : entry.resolved() ? "ok" : "unresolved");
             NoticeTime other = notice.sections().get(section.section().code());
             own.add(other == null ? null : said(Optional.ofNullable(begins ? other.begins() : other.ends())));

@@ -25,6 +25,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
@@ -96,9 +97,17 @@ final class BesidesRows {
                 row.everyNth,
                 row.beginNth,
                 row.times,
-                row.yielded,
+                counts(row.yielded),
                 RowReader.list(row.parts, BesidesReader::part),
                 RowReader.extra(row.extra));
+    }
+
+    private static Map<String, Integer> counts(String json) {
+        Map<String, Integer> counts = new TreeMap<>();
+        Json.read(json)
+                .properties()
+                .forEach(e -> counts.put(e.getKey(), e.getValue().intValue()));
+        return counts;
     }
 
     /** Lays out what a course has besides its plan. */
@@ -170,7 +179,7 @@ final class BesidesRows {
         row.everyNth = rhythm.every();
         row.beginNth = rhythm.begin();
         row.times = rhythm.times();
-        row.yielded = rhythm.yielded();
+        row.yielded = json(new TreeMap<>(rhythm.yielded()));
         row.parts = json(rhythm.parts().stream().map(BesidesWriter::part).toList());
         row.extra = json(rhythm.extra().json());
         rows.put(row);

@@ -370,6 +370,7 @@ final class RowReader {
                     list(row.files, DetailsReader::file),
                     texts(row.onlySections),
                     row.audience == null ? ItemDetails.ALL : row.audience,
+                    texts(row.shared),
                     row.hidden != null && row.hidden);
         }
 

@@ -373,6 +373,7 @@ final class RowWriter {
         row.files = list(DetailsWriter.files(details.files()));
         row.onlySections = list(details.only());
         row.audience = details.audience().equals(ItemDetails.ALL) ? null : details.audience();
+        row.shared = list(details.shared());
         row.hidden = details.hidden() ? true : null;
     }
 

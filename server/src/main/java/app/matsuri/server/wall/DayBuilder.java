@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -24,6 +25,7 @@ import app.matsuri.server.wall.WallView.DayLoad;
 import app.matsuri.server.wall.WallView.Gone;
 import app.matsuri.server.wall.WallView.ItemView;
 import app.matsuri.server.wall.WallView.LessonView;
+import app.matsuri.server.wall.WallView.LinkView;
 import app.matsuri.server.wall.WallView.NoteView;
 import app.matsuri.server.wall.WallView.NoticeView;
 import app.matsuri.server.wall.WallView.Off;
@@ -141,6 +143,7 @@ final class DayBuilder {
                                 follows.section().pin(lesson) != null,
                                 lesson.optional(),
                                 lesson.reserve(),
+                                links(lesson.details().links()),
                                 moved.contains("lesson " + lesson.id())));
             }
         }
@@ -152,40 +155,47 @@ final class DayBuilder {
     }
 
     private void collectItems() {
-        for (ItemDates dates : follows.dates()) {
-            Which main = dates.mainDate();
-            for (Which which : Which.values()) {
-                Resolved date = dates.get(which);
-                if (date == null || !date.resolved()) {
-                    continue;
-                }
-                // an item's opening is listed in the opened day only, and its closing unless it is all there is
-                Item item = dates.item();
-                String word = Words.word(which);
-                items.computeIfAbsent(date.at().toLocalDate(), d -> new ArrayList<>())
-                        .add(new ItemView(
-                                item.id(),
-                                dates.unit().id(),
-                                item.lesson(),
-                                item.title(),
-                                item.shortName().isEmpty() ? item.title() : item.shortName(),
-                                item.kind(),
-                                item.test(),
-                                which == main ? "main-" + word : word,
-                                date.at().toLocalTime(),
-                                item.minutes(),
-                                date.fixed(),
-                                date.rolled(),
-                                item.locked(),
-                                hangsOn(dates.rule(which)),
-                                moved.contains(word + " " + item.id())));
-            }
-        }
+        follows.dates().forEach(dates -> collect(dates, null));
+        follows.shared().forEach(shared -> collect(shared.dates(), shared.course()));
         items.values()
                 .forEach(list -> list.sort(Comparator.comparing((ItemView i) -> !i.test())
                         .thenComparing(i -> i.kind().equals("reading"))
                         .thenComparing(ItemView::time)
-                        .thenComparing(i -> follows.byItem().get(i.id()).item().place())));
+                        .thenComparing(i -> i.course() != null
+                                ? 0
+                                : follows.byItem().get(i.id()).item().place())));
+    }
+
+    /** An item's dates on their days; from the given course, or the wall's own where null. */
+    private void collect(ItemDates dates, String course) {
+        Item item = dates.item();
+        for (Which which : Which.values()) {
+            Resolved date = dates.get(which);
+            if (date == null || !date.resolved()) {
+                continue;
+            }
+            // an item's opening is listed in the opened day only, and its closing unless it is all there is
+            String word = Words.word(which);
+            items.computeIfAbsent(date.at().toLocalDate(), d -> new ArrayList<>())
+                    .add(new ItemView(
+                            course,
+                            item.id(),
+                            dates.unit().id(),
+                            item.lesson(),
+                            item.title(),
+                            item.shortName().isEmpty() ? item.title() : item.shortName(),
+                            item.kind(),
+                            item.test(),
+                            which == dates.mainDate() ? "main-" + word : word,
+                            date.at().toLocalTime(),
+                            item.minutes(),
+                            date.fixed(),
+                            date.rolled(),
+                            item.locked(),
+                            course == null ? hangsOn(dates.rule(which)) : "shared by " + course,
+                            links(item.details().links()),
+                            course == null && moved.contains(word + " " + item.id())));
+        }
     }
 
     private void collectNotices() {
@@ -207,6 +217,7 @@ final class DayBuilder {
                         entry.allDay(),
                         notice.reach() == Notice.Reach.OWN,
                         hidden == null ? null : hidden.at(),
+                        links(notice.links()),
                         moved.contains("notice " + notice.id()));
                 entry.begins()
                         .toLocalDate()
@@ -219,6 +230,12 @@ final class DayBuilder {
         notices.values()
                 .forEach(list -> list.sort(
                         Comparator.comparing(NoticeView::allDay).reversed().thenComparing(NoticeView::begins)));
+    }
+
+    private static List<LinkView> links(List<Link> links) {
+        return links.stream()
+                .map(l -> new LinkView(l.title().isEmpty() ? l.url() : l.title(), l.url()))
+                .toList();
     }
 
     private List<NoteView> words(LocalDate date) {

@@ -127,6 +127,7 @@ public record WallView(
             boolean allDay,
             boolean own,
             @Nullable LocalDateTime hiddenUntil,
+            List<LinkView> links,
             boolean proposed) {}
 
     /**
@@ -192,7 +193,11 @@ public record WallView(
             boolean pinned,
             boolean optional,
             boolean reserve,
+            List<LinkView> links,
             boolean proposed) {}
+
+    /** A link of a thing, to open from the day's list. */
+    public record LinkView(String title, String url) {}
 
     /**
      * A unit's thread on a day.
@@ -205,11 +210,13 @@ public record WallView(
     /**
      * One date of an item on a day.
      *
+     * @param course the course that shares it; null for the wall's own
      * @param which "opens", "due" or "closes"
      * @param fixed whether the date was typed by hand
      * @param hangsOn what it moves with, in words; null where it is fixed
      */
     public record ItemView(
+            @Nullable String course,
             String id,
             String unit,
             @Nullable String lesson,
@@ -224,6 +231,7 @@ public record WallView(
             boolean rolled,
             boolean locked,
             @Nullable String hangsOn,
+            List<LinkView> links,
             boolean proposed) {}
 
     /** Something that a proposal takes away from a day, and where it goes. */

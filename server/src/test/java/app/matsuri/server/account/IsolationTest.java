@@ -43,15 +43,16 @@ class IsolationTest {
     }
 
     private static String body(String path) {
-        return path.endsWith("/changes")
-                ? "{\"version\":1,\"change\":" + ServerTest.FLOOD + "}"
-                : path.endsWith("/proposals")
-                        ? ServerTest.FLOOD
-                        : path.endsWith("/name")
-                                ? "{\"name\":\"mine\"}"
-                                : path.endsWith("/colleagues")
-                                        ? "{\"role\":\"reader\",\"name\":\"B. Sayer\",\"mail\":\"b@quillmarsh.example\"}"
-                                        : path.endsWith("/said") ? "{\"at\":\"2026-10-05T17:00\"}" : "{\"version\":1}";
+        String last = path.substring(path.lastIndexOf('/') + 1);
+        return switch (last) {
+            case "changes" -> "{\"version\":1,\"change\":" + ServerTest.FLOOD + "}";
+            case "proposals" -> ServerTest.FLOOD;
+            case "name" -> "{\"name\":\"mine\"}";
+            case "colleagues" -> "{\"role\":\"reader\",\"name\":\"B. Sayer\",\"mail\":\"b@quillmarsh.example\"}";
+            case "said" -> "{\"at\":\"2026-10-05T17:00\"}";
+            case "unit" -> "{\"course\":\"HYD 210\",\"fromTerm\":1,\"fromCourse\":\"HYD 210\",\"unit\":\"CH\"}";
+            default -> "{\"version\":1}";
+        };
     }
 
     @Test

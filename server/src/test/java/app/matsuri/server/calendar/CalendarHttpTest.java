@@ -4,37 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.Browser;
+import app.matsuri.server.DemoTest;
 import app.matsuri.server.ServerTest;
-import app.matsuri.server.account.Accounts;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
 
 /** A term as it is set up, over HTTP. */
-@ServerTest
-class CalendarHttpTest {
-
-    @Autowired
-    MockMvc mvc;
-
-    @Autowired
-    Accounts accounts;
-
-    private Browser browser;
-    private String at;
-
-    @BeforeEach
-    void openTheDemo() throws Exception {
-        browser = Browser.of(mvc, accounts);
-        at = "/api/terms/" + browser.open(Browser.demo());
-    }
+class CalendarHttpTest extends DemoTest {
 
     private static List<String> texts(JsonNode list, String field) {
         List<String> texts = new ArrayList<>();

@@ -3,41 +3,18 @@ package app.matsuri.server.dates;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.exchange.plan.Json;
-import app.matsuri.server.Browser;
-import app.matsuri.server.ServerTest;
-import app.matsuri.server.account.Accounts;
+import app.matsuri.server.DemoTest;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
 
 /** The table of dates over HTTP: shown, typed into, changed in bulk, and read from a file. */
-@ServerTest
-class DatesHttpTest {
+class DatesHttpTest extends DemoTest {
 
     private static final String HYD = "HYD 210";
-
-    @Autowired
-    MockMvc mvc;
-
-    @Autowired
-    Accounts accounts;
-
-    private Browser browser;
-    private long term;
-    private String at;
-
-    @BeforeEach
-    void openTheDemo() throws Exception {
-        browser = Browser.of(mvc, accounts);
-        term = browser.open(Browser.demo());
-        at = "/api/terms/" + term;
-    }
 
     private static String json(Object value) {
         return Json.MAPPER.writeValueAsString(value);
@@ -188,5 +165,37 @@ class DatesHttpTest {
         assertThat(read.path("lines").size()).isEqualTo(1);
         assertThat(read.path("lines").get(0).path("said").stringValue()).endsWith("to Tue 27 Oct, 17:00");
         assertThat(read.path("change").path("entries").size()).isEqualTo(1);
+    }
+
+    @Test
+    void noticesStandAmongTheRowsAndAreDatedInTheirCells() throws Exception {
+        JsonNode read = browser.post(
+                        at + "/dates/reading",
+                        "{\"cells\":[{\"course\":\"HYD 210\",\"item\":\"notice:field-day\",\"sections\":[],"
+                                + "\"date\":\"opens\",\"text\":\"31 oct\"}]}")
+                .body();
+        assertThat(read.path("cells").get(0).path("understood").booleanValue()).isTrue();
+        JsonNode made = browser.change(term, 1, read.path("change").toString()).body();
+        assertThat(made.path("sentence").stringValue()).contains("Field day at Alder Creek");
+        JsonNode row = browser.get(at + "/dates")
+                .body()
+                .path("rows")
+                .valueStream()
+                .filter(r -> r.path("id").stringValue().equals("notice:field-day"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(row.path("opens").path("at").get(0).stringValue()).isEqualTo("2026-10-31T00:00:00");
+        String due = "{\"kind\":\"put-dates\",\"entries\":[{\"course\":\"HYD 210\",\"item\":\"notice:%s\","
+                + "\"%s\":{\"at\":\"2026-10-31T00:00\"}}]}";
+        assertThat(browser.change(term, 2, due.formatted("field-day", "due"))
+                        .body()
+                        .path("detail")
+                        .stringValue())
+                .contains("never due");
+        assertThat(browser.change(term, 2, due.formatted("hut", "opens"))
+                        .body()
+                        .path("detail")
+                        .stringValue())
+                .contains("is a series");
     }
 }

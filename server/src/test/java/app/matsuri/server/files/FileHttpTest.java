@@ -3,40 +3,24 @@ package app.matsuri.server.files;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.server.Browser;
-import app.matsuri.server.ServerTest;
-import app.matsuri.server.account.Accounts;
+import app.matsuri.server.DemoTest;
 import java.nio.charset.StandardCharsets;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
-import org.springframework.test.web.servlet.MockMvc;
 
 /** Files kept with a term's data: told by content, bounded, given back as they were, to those of the term only. */
-@ServerTest
-class FileHttpTest {
+class FileHttpTest extends DemoTest {
 
     private static final byte[] PDF = "%PDF-1.7\n%âãÏÓ\n1 0 obj\n<<>>\nendobj\n".getBytes(StandardCharsets.ISO_8859_1);
     private static final byte[] PROGRAM = ("MZ" + "\0".repeat(58) + "\u0080\0\0\0" + "\0".repeat(64) + "PE\0\0")
             .getBytes(StandardCharsets.ISO_8859_1);
 
-    @Autowired
-    MockMvc mvc;
-
-    @Autowired
-    Accounts accounts;
-
-    private Browser browser;
-    private String at;
-
-    @BeforeEach
-    void openTheDemo() throws Exception {
-        browser = Browser.of(mvc, accounts);
-        at = "/api/terms/" + browser.open(Browser.demo()) + "/files";
+    private String at() {
+        return at + "/files";
     }
 
     private Browser.Answer keep(String name, byte[] content) throws Exception {
-        return browser.ask(HttpMethod.POST, at + "?name=" + name, content, "application/octet-stream");
+        return browser.ask(HttpMethod.POST, at() + "?name=" + name, content, "application/octet-stream");
     }
 
     @Test
@@ -46,7 +30,7 @@ class FileHttpTest {
         assertThat(kept.body().path("mediaType").stringValue()).isEqualTo("application/pdf");
         String id = kept.body().path("file").stringValue();
         assertThat(keep("Again.pdf", PDF).body().path("file").stringValue()).isEqualTo(id);
-        Browser.Answer back = browser.get(at + "/" + id);
+        Browser.Answer back = browser.get(at() + "/" + id);
         assertThat(back.response().getContentAsByteArray()).isEqualTo(PDF);
         assertThat(back.response().getHeader("Content-Disposition"))
                 .startsWith("attachment")
@@ -75,7 +59,7 @@ class FileHttpTest {
     void anotherAccountDoesNotSeeIt() throws Exception {
         String id = keep("a.pdf", PDF).body().path("file").stringValue();
         Browser other = Browser.of(mvc, accounts);
-        assertThat(other.get(at + "/" + id).status()).isEqualTo(404);
-        assertThat(browser.get(at + "/nothing").status()).isEqualTo(404);
+        assertThat(other.get(at() + "/" + id).status()).isEqualTo(404);
+        assertThat(browser.get(at() + "/nothing").status()).isEqualTo(404);
     }
 }

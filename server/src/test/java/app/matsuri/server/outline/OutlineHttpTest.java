@@ -4,36 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.Browser;
-import app.matsuri.server.ServerTest;
-import app.matsuri.server.account.Accounts;
+import app.matsuri.server.DemoTest;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
 
 /** Lines typed into the outline and into days, and whole outlines read. */
-@ServerTest
-class OutlineHttpTest {
-
-    @Autowired
-    MockMvc mvc;
-
-    @Autowired
-    Accounts accounts;
-
-    private Browser browser;
-    private long term;
-    private String at;
-
-    @BeforeEach
-    void openTheDemo() throws Exception {
-        browser = Browser.of(mvc, accounts);
-        term = browser.open(Browser.demo());
-        at = "/api/terms/" + term;
-    }
+class OutlineHttpTest extends DemoTest {
 
     private static String json(Object value) {
         return Json.MAPPER.writeValueAsString(value);
@@ -113,5 +91,64 @@ class OutlineHttpTest {
         assertThat(browser.change(term, 1, read.path("change").toString()).status())
                 .isEqualTo(200);
         assertThat(browser.plan(term)).contains("Ice on rivers").contains("Break-up");
+    }
+
+    private Browser.Answer day(String date, String text) throws Exception {
+        return browser.post(
+                at + "/outline/day", json(Map.of("course", "HYD 210", "section", "A", "date", date, "text", text)));
+    }
+
+    @Test
+    void aNoticeOrAWordIsTypedIntoADayToo() throws Exception {
+        JsonNode notice = day("2026-10-22", "notice: Bring rain clothes, 8:15").body();
+        assertThat(notice.path("key").stringValue()).isEqualTo("notice:bring-rain-clothes");
+        browser.change(term, 1, notice.path("change").toString());
+        JsonNode wall = browser.get(at + "/wall?course=HYD%20210&section=B").body();
+        assertThat(wall.toString()).contains("Bring rain clothes");
+        JsonNode word = day("2026-10-23", "note: Ask for waders").body();
+        assertThat(word.path("change").path("kind").stringValue()).isEqualTo("put-day-note");
+        assertThat(line("work", "notice Boots", "unit", "CH")
+                        .body()
+                        .path("detail")
+                        .stringValue())
+                .contains("Say when");
+        assertThat(line("work", "notice Boots, 24 oct", "unit", "CH")
+                        .body()
+                        .path("key")
+                        .stringValue())
+                .isEqualTo("notice:boots");
+    }
+
+    @Test
+    void aUnitOfAnotherTermIsDroppedInWholeAndNobodyElsesIs() throws Exception {
+        JsonNode offered = browser.get(at + "/outline/units?course=MAP%20115").body();
+        assertThat(offered.valueStream()
+                        .map(u -> u.path("course").stringValue())
+                        .distinct())
+                .contains("HYD 210")
+                .doesNotContain("MAP 115");
+        String asked = json(Map.of("course", "MAP 115", "fromTerm", term, "fromCourse", "HYD 210", "unit", "SE"));
+        JsonNode taken = browser.post(at + "/outline/unit", asked).body();
+        assertThat(taken.path("lessons").intValue()).isEqualTo(8);
+        assertThat(taken.path("undated").isEmpty()).isFalse();
+        JsonNode made = browser.change(term, 1, taken.path("change").toString()).body();
+        assertThat(made.path("sentence").stringValue()).contains("Add unit “Sediment” to MAP 115");
+        Browser other = Browser.of(mvc, accounts);
+        long own = other.open(Browser.demo());
+        assertThat(other.post("/api/terms/" + own + "/outline/unit", asked).status())
+                .as("a term of someone else")
+                .isEqualTo(404);
+    }
+
+    @Test
+    void thePlanFileOfAnotherTermIsReadAsAnOutline() throws Exception {
+        byte[] content = Browser.demo().getBytes(java.nio.charset.StandardCharsets.UTF_8);
+        JsonNode read = browser.post(
+                        at + "/outline/reading",
+                        json(Map.of("course", "SOL 101", "name", "old.json", "content", content)))
+                .body();
+        assertThat(read.path("units").intValue()).isEqualTo(6 + 1 + 15 + 16);
+        assertThat(browser.change(term, 1, read.path("change").toString()).status())
+                .isEqualTo(200);
     }
 }

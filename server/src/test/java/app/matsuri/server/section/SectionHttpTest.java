@@ -3,41 +3,18 @@ package app.matsuri.server.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.exchange.plan.Json;
-import app.matsuri.server.Browser;
-import app.matsuri.server.ServerTest;
-import app.matsuri.server.account.Accounts;
+import app.matsuri.server.DemoTest;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
 
 /** Sections over HTTP: classes, rosters, the timetable. */
-@ServerTest
-class SectionHttpTest {
+class SectionHttpTest extends DemoTest {
 
     private static final String MAP = "?course=MAP%20115&section=A";
     private static final String A = "?course=HYD%20210&section=A";
-
-    @Autowired
-    MockMvc mvc;
-
-    @Autowired
-    Accounts accounts;
-
-    private Browser browser;
-    private long term;
-    private String at;
-
-    @BeforeEach
-    void openTheDemo() throws Exception {
-        browser = Browser.of(mvc, accounts);
-        term = browser.open(Browser.demo());
-        at = "/api/terms/" + term;
-    }
 
     private static String json(Object value) {
         return Json.MAPPER.writeValueAsString(value);

@@ -46,6 +46,7 @@ public final class ItemRow implements Row {
     public String files;
     public String onlySections;
     public String audience;
+    public String shared;
     public Boolean hidden;
     public String extra;
 

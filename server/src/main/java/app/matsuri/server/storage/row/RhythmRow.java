@@ -31,7 +31,7 @@ public final class RhythmRow implements Row {
     public int everyNth;
     public int beginNth;
     public int times;
-    public int yielded;
+    public String yielded;
     public String parts;
     public String extra;
 
