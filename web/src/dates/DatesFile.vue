@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
-import { ref } from "vue";
+import { computed, ref } from "vue";
 import { type Change, type Schemas, api, ask } from "../api/client";
 import { base64 } from "../ui/file";
 import { count } from "../ui/say";
+import FoundCells from "./FoundCells.vue";
 import { injectDates } from "./useDates";
 
 /** The table of dates as a file: taken away, and read again for what differs. */
@@ -34,6 +35,13 @@ async function choose(event: Event) {
     if (chooser.value) chooser.value.value = "";
   }
 }
+const rows = computed(() =>
+  (read.value?.lines ?? []).map((l) => ({
+    texts: [String(l.row), `${l.title}${l.section ? `, ${l.section}` : ""}`, l.date, l.said],
+    wrong: l.state === "not-understood" || l.state === "unknown",
+    word: STATE[l.state],
+  })),
+);
 async function propose() {
   if (read.value?.change && (await state.propose(read.value.change as Change, "always"))) emit("done");
 }
@@ -72,28 +80,7 @@ const STATE: Record<string, string> = {
         <b>{{ read.lines.length ? count(read.lines.length, "cell") + " to look at" : "Nothing differs" }}</b>,
         {{ count(read.same, "date") }} as here.
       </p>
-      <div class="found">
-        <table v-if="read.lines.length" class="moves">
-          <thead>
-            <tr>
-              <th scope="col">Row</th>
-              <th scope="col">What</th>
-              <th scope="col">Date</th>
-              <th scope="col">Understood</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(l, n) in read.lines" :key="n">
-              <td>{{ l.row }}</td>
-              <td>{{ l.title }}{{ l.section ? `, ${l.section}` : "" }}</td>
-              <td>{{ l.date }}</td>
-              <td :class="{ look: l.state === 'not-understood' || l.state === 'unknown' }">
-                <b v-if="STATE[l.state]">{{ STATE[l.state] }}: </b>{{ l.said }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <FoundCells v-if="read.lines.length" :heads="['Row', 'What', 'Date', 'Understood']" :rows="rows" />
     </template>
     <div class="actions">
       <button type="button" class="btn quiet" @click="emit('done')">Close</button>
@@ -105,10 +92,6 @@ const STATE: Record<string, string> = {
 </template>
 
 <style scoped>
-.found {
-  max-height: 46vh;
-  overflow: auto;
-}
 .actions {
   display: flex;
   justify-content: flex-end;

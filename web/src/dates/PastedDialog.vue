@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
 import { computed } from "vue";
+import FoundCells from "./FoundCells.vue";
 import { count } from "../ui/say";
 import { injectDates } from "./useDates";
 import type { Pasted } from "./useSheet";
@@ -10,6 +11,10 @@ const props = defineProps<{ pasted: Pasted }>();
 const emit = defineEmits<{ done: [] }>();
 const state = injectDates();
 const bad = computed(() => props.pasted.cells.filter((c) => !c.understood).length);
+
+const rows = computed(() =>
+  props.pasted.cells.map((c) => ({ texts: [c.title, c.column, c.text || "empty", c.said], wrong: !c.understood })),
+);
 
 async function propose() {
   if (props.pasted.change && (await state.propose(props.pasted.change, "always"))) emit("done");
@@ -24,26 +29,7 @@ async function propose() {
         >, <span class="look">{{ bad }} not, which {{ bad === 1 ? "stays" : "stay" }} as before</span></template
       >.
     </p>
-    <div class="found">
-      <table class="moves">
-        <thead>
-          <tr>
-            <th scope="col">What</th>
-            <th scope="col">Date</th>
-            <th scope="col">Pasted</th>
-            <th scope="col">Understood</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(c, n) in pasted.cells" :key="n">
-            <td>{{ c.title }}</td>
-            <td>{{ c.column }}</td>
-            <td>{{ c.text || "empty" }}</td>
-            <td :class="{ look: !c.understood }">{{ c.said }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <FoundCells :heads="['What', 'Date', 'Pasted', 'Understood']" :rows="rows" />
     <div class="actions">
       <button type="button" class="btn quiet" @click="emit('done')">Discard</button>
       <button type="button" class="btn go" autofocus :disabled="!pasted.change || state.busy.value" @click="propose">
@@ -54,10 +40,6 @@ async function propose() {
 </template>
 
 <style scoped>
-.found {
-  max-height: 50vh;
-  overflow: auto;
-}
 .actions {
   display: flex;
   justify-content: flex-end;

@@ -14,7 +14,6 @@ const off = (first: string, last: string, reason = "Break") => ({
   justInCase: false,
   only: [],
   proposed: false,
-  links: [],
 });
 const thread = { unit: "U", begins: false, ends: false };
 function week(days: Day[]): Week {

@@ -169,7 +169,7 @@ class LayingOutJourneysTest {
         try (Page page = Page.open(App.demo())) {
             dates(page);
             page.type(".sieve [type=search]", "field log");
-            page.seeText(".sieve .count", "10 of 68 rows");
+            page.seeText(".sieve .count", "10 of 74 rows");
             page.click(".dg-head input[type=checkbox]");
             page.choose(".bulk [aria-label='What to do']", "later by");
             page.press("See what it does");

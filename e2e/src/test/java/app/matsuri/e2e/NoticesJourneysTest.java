@@ -111,7 +111,7 @@ class NoticesJourneysTest {
             page.choose("[aria-label='With which of the classes']", "each class");
             page.press("Save");
             page.seeText(".strip", "Change rhythm “Friday slips”");
-            page.seeText(".strip", "stays as it is");
+            page.seeText(".strip", "changed by hand, which stays so");
             page.press("Apply");
             page.seeText(day("2026-09-11"), "Slip 2");
             assertThat(has(page, "2026-10-02", "Slip 3"))

@@ -12,8 +12,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Adds a rhythm, or changes the one of its id. What it yielded follows; what was changed by hand since stays as it is,
- * and what was taken out by hand stays out.
+ * Adds a rhythm, or changes the one of its id. What it yielded follows, but for what was changed by hand since; what was
+ * taken out by hand stays out.
  */
 public record PutRhythm(String course, Rhythm rhythm) implements Change {
 

@@ -2,15 +2,20 @@ package app.matsuri.core.change;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.plan.With;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /** What a rhythm yields, by id, and how that takes the place of what it yielded before. */
 record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
@@ -50,7 +55,7 @@ record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
         }
         if (!kept.isEmpty()) {
             notes.add((kept.size() == 1 ? "One thing was" : Say.count(kept.size(), "thing") + " were")
-                    + " changed by hand and stays as it is: " + String.join(", ", kept) + ".");
+                    + " changed by hand, which stays so: " + String.join(", ", kept) + ".");
         }
         return changed.withBesides(
                 changed.besides().withNotices(follow(changed.besides().notices(), was)));
@@ -64,15 +69,18 @@ record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
             if (yielded == null && next != null) {
                 throw new Refused("There is work with the id “" + item.id() + "” already: give the rhythm another id.");
             }
-            if (yielded == null || !untouched(item, yielded)) {
+            if (yielded == null) {
                 now.add(item);
-                if (yielded != null) {
-                    kept.add("“" + item.title() + "”");
-                }
-            } else if (next != null) {
-                now.add(next.withLesson(item.lesson())
-                        .withPlace(item.place())
-                        .withDetails(next.details().within(item.details().within())));
+                continue;
+            }
+            boolean byHand = !untouched(item, yielded);
+            if (byHand) {
+                kept.add("“" + item.title() + "”");
+            }
+            if (next != null) {
+                now.add(merged(item, yielded, next));
+            } else if (byHand) {
+                now.add(item);
             }
         }
         return now;
@@ -92,6 +100,38 @@ record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
         coming.keySet().removeAll(was.reminders.keySet());
         now.addAll(coming.values());
         return now;
+    }
+
+    /** What is yielded now, but for what a hand changed, and for where it stands. */
+    private static Item merged(Item item, Item was, Item next) {
+        Map<Which, DateRule> rules = new EnumMap<>(Which.class);
+        for (Which which : Which.values()) {
+            rules.put(which, kept(item.rule(which), was.rule(which), next.rule(which)));
+        }
+        ItemDetails details = item.details().within(was.details().within()).equals(was.details())
+                ? next.details().within(item.details().within())
+                : item.details();
+        return new Item(
+                        item.id(),
+                        item.lesson(),
+                        kept(item.kind(), was.kind(), next.kind()),
+                        kept(item.title(), was.title(), next.title()),
+                        kept(item.shortName(), was.shortName(), next.shortName()),
+                        kept(item.points(), was.points(), next.points()),
+                        kept(item.minutes(), was.minutes(), next.minutes()),
+                        kept(item.marking(), was.marking(), next.marking()),
+                        kept(item.locked(), was.locked(), next.locked()),
+                        item.place(),
+                        null,
+                        null,
+                        null,
+                        details,
+                        item.extra())
+                .withRules(rules);
+    }
+
+    private static <T> T kept(T stands, T was, T next) {
+        return Objects.equals(stands, was) ? next : stands;
     }
 
     /** Whether an item is as it was yielded; where it stands does not count. */

@@ -125,6 +125,10 @@ class RhythmsTest {
                 .isEqualTo(at("2026-09-11T10:50"));
         assertThat(a.byItem().get("lab-quiz-2").item().minutes()).isEqualTo(30);
         assertThat(a.byItem().get("lab-quiz-3").closes().at()).isEqualTo(at("2026-10-09T12:00"));
+        assertThat(a.byItem().get("lab-quiz-3").opens().at())
+                .as("what no hand changed")
+                .isEqualTo(at("2026-09-18T10:50"));
+        assertThat(a.byItem().get("lab-quiz-3").item().minutes()).isEqualTo(30);
         assertThat(a.byItem()).doesNotContainKey("lab-video-4");
         assertThat(outcome.notes()).singleElement().asString().contains("Quiz 3");
     }

@@ -5,16 +5,9 @@ import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
-import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
-import app.matsuri.core.plan.Item;
-import app.matsuri.core.plan.ItemDetails;
-import app.matsuri.core.plan.Lesson;
-import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
-import app.matsuri.core.plan.Unit;
-import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.Beat;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
@@ -23,15 +16,12 @@ import app.matsuri.exchange.plan.DetailsReader;
 import app.matsuri.exchange.plan.Faults;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.Json;
-import app.matsuri.exchange.plan.RuleReader;
 import app.matsuri.exchange.plan.TermReader;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.server.storage.row.AdjustmentRow;
 import app.matsuri.server.storage.row.CalendarRow;
 import app.matsuri.server.storage.row.ClosureRow;
 import app.matsuri.server.storage.row.CourseRow;
-import app.matsuri.server.storage.row.ItemRow;
-import app.matsuri.server.storage.row.LessonRow;
 import app.matsuri.server.storage.row.PatternRow;
 import app.matsuri.server.storage.row.Row;
 import app.matsuri.server.storage.row.SectionLessonRow;
@@ -48,13 +38,11 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -86,7 +74,7 @@ final class RowReader {
         Map<String, List<SectionRow>> sections = grouped(SectionRow.class, s -> s.course, s -> s.position);
         Map<String, List<UnitRow>> units = grouped(UnitRow.class, u -> u.course, u -> u.position);
         Sections sectionReader = new Sections();
-        Units unitReader = new Units();
+        UnitRows unitReader = new UnitRows(rows);
         BesidesRows besides = new BesidesRows(rows);
         List<Course> courses = rows.of(CourseRow.class)
                 .sorted(Comparator.comparingInt(c -> c.position))
@@ -112,6 +100,12 @@ final class RowReader {
 
     private <R extends Row> Map<String, List<R>> grouped(
             Class<R> table, Function<R, String> by, ToIntFunction<R> position) {
+        return grouped(rows, table, by, position);
+    }
+
+    /** The rows of a table in groups, each in the order of its positions. */
+    static <R extends Row> Map<String, List<R>> grouped(
+            Rows rows, Class<R> table, Function<R, String> by, ToIntFunction<R> position) {
         return rows.of(table).sorted(Comparator.comparingInt(position)).collect(Collectors.groupingBy(by));
     }
 
@@ -304,97 +298,6 @@ final class RowReader {
                 case "move" -> new SessionChange.Move(row.session, row.movedTo, row.minutes, extra);
                 default -> new SessionChange.Add(row.session, row.minutes, row.place, extra);
             };
-        }
-    }
-
-    /** Reads units with their lessons and items. */
-    private final class Units {
-        private final Map<String, List<LessonRow>> lessons =
-                grouped(LessonRow.class, l -> l.course + "\n" + l.unit, l -> l.position);
-        private final Map<String, List<ItemRow>> items =
-                grouped(ItemRow.class, i -> i.course + "\n" + i.unit, i -> i.position);
-
-        Unit unit(UnitRow row) {
-            String key = row.course + "\n" + row.id;
-            return new Unit(
-                    row.id,
-                    row.code,
-                    row.title,
-                    row.startsWeek,
-                    row.yields,
-                    text(row.colour),
-                    dates(row),
-                    lessons.getOrDefault(key, List.of()).stream()
-                            .map(this::lesson)
-                            .toList(),
-                    items.getOrDefault(key, List.of()).stream().map(this::item).toList(),
-                    extra(row.extra));
-        }
-
-        private Lesson lesson(LessonRow row) {
-            return new Lesson(
-                    row.id,
-                    row.title,
-                    row.length,
-                    row.minLength,
-                    row.optional,
-                    row.joinable,
-                    row.reserve,
-                    row.pin,
-                    row.gapBefore,
-                    row.notes,
-                    new LessonDetails(
-                            text(row.objectives),
-                            list(row.steps, DetailsReader::step),
-                            list(row.links, DetailsReader::link),
-                            list(row.files, DetailsReader::file)),
-                    extra(row.extra));
-        }
-
-        private static Map<Which, DateRule> dates(UnitRow row) {
-            Map<Which, DateRule> dates = new EnumMap<>(Which.class);
-            dates.put(Which.OPENS, rule(row.opens));
-            dates.put(Which.DUE, rule(row.due));
-            dates.put(Which.CLOSES, rule(row.closes));
-            dates.values().removeIf(Objects::isNull);
-            return dates;
-        }
-
-        private static ItemDetails details(ItemRow row) {
-            return new ItemDetails(
-                    row.withinItem,
-                    text(row.instructions),
-                    text(row.handIn),
-                    text(row.handInPlace),
-                    list(row.links, DetailsReader::link),
-                    list(row.files, DetailsReader::file),
-                    texts(row.onlySections),
-                    row.audience == null ? ItemDetails.ALL : row.audience,
-                    texts(row.shared),
-                    row.hidden != null && row.hidden);
-        }
-
-        private Item item(ItemRow row) {
-            return new Item(
-                    row.id,
-                    row.lesson,
-                    row.kind,
-                    row.title,
-                    row.shortName,
-                    row.points,
-                    row.minutes,
-                    row.marking,
-                    row.locked,
-                    row.place,
-                    rule(row.opens),
-                    rule(row.due),
-                    rule(row.closes),
-                    details(row),
-                    extra(row.extra));
-        }
-
-        private static DateRule rule(String json) {
-            return read(json, RuleReader::rule);
         }
     }
 }

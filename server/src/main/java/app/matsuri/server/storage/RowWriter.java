@@ -7,13 +7,8 @@ import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
-import app.matsuri.core.plan.Item;
-import app.matsuri.core.plan.ItemDetails;
-import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
-import app.matsuri.core.plan.Unit;
-import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
 import app.matsuri.exchange.plan.DetailsWriter;
@@ -24,8 +19,6 @@ import app.matsuri.server.storage.row.AdjustmentRow;
 import app.matsuri.server.storage.row.CalendarRow;
 import app.matsuri.server.storage.row.ClosureRow;
 import app.matsuri.server.storage.row.CourseRow;
-import app.matsuri.server.storage.row.ItemRow;
-import app.matsuri.server.storage.row.LessonRow;
 import app.matsuri.server.storage.row.PatternRow;
 import app.matsuri.server.storage.row.SectionLessonRow;
 import app.matsuri.server.storage.row.SectionRow;
@@ -33,7 +26,6 @@ import app.matsuri.server.storage.row.SectionSessionRow;
 import app.matsuri.server.storage.row.SessionChangeRow;
 import app.matsuri.server.storage.row.StudentRow;
 import app.matsuri.server.storage.row.TaughtRow;
-import app.matsuri.server.storage.row.UnitRow;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -129,7 +121,7 @@ final class RowWriter {
             section(course.code(), course.sections().get(i), i);
         }
         for (int i = 0; i < course.units().size(); i++) {
-            unit(course.code(), course.units().get(i), i);
+            UnitRows.write(termId, course.code(), course.units().get(i), i, rows);
         }
         BesidesRows.write(termId, course, rows);
     }
@@ -167,7 +159,7 @@ final class RowWriter {
     }
 
     /** Columns that came later hold null for nothing, as the deltas from before them do. */
-    private static String none(String text) {
+    static String none(String text) {
         return text.isEmpty() ? null : text;
     }
 
@@ -292,104 +284,19 @@ final class RowWriter {
         }
     }
 
-    private void unit(String course, Unit unit, int position) {
-        UnitRow row = new UnitRow();
-        row.termId = termId;
-        row.course = course;
-        row.id = unit.id();
-        row.position = position;
-        row.code = unit.code();
-        row.title = unit.title();
-        row.startsWeek = unit.startsWeek();
-        row.yields = unit.yields();
-        row.colour = none(unit.colour());
-        row.opens = rule(unit.dates().get(Which.OPENS));
-        row.due = rule(unit.dates().get(Which.DUE));
-        row.closes = rule(unit.dates().get(Which.CLOSES));
-        row.extra = extra(unit.extra());
-        rows.put(row);
-        for (int i = 0; i < unit.lessons().size(); i++) {
-            lesson(course, unit.id(), unit.lessons().get(i), i);
-        }
-        for (int i = 0; i < unit.items().size(); i++) {
-            item(course, unit.id(), unit.items().get(i), i);
-        }
-    }
-
-    private void lesson(String course, String unit, Lesson lesson, int position) {
-        LessonRow row = new LessonRow();
-        row.termId = termId;
-        row.course = course;
-        row.id = lesson.id();
-        row.unit = unit;
-        row.position = position;
-        row.title = lesson.title();
-        row.length = lesson.length();
-        row.minLength = lesson.minLength();
-        row.optional = lesson.optional();
-        row.joinable = lesson.joinable();
-        row.reserve = lesson.reserve();
-        row.pin = lesson.pin();
-        row.gapBefore = lesson.gapBefore();
-        row.notes = lesson.notes();
-        row.objectives = none(lesson.details().objectives());
-        row.steps = list(DetailsWriter.steps(lesson.details().steps()));
-        row.links = list(DetailsWriter.links(lesson.details().links()));
-        row.files = list(DetailsWriter.files(lesson.details().files()));
-        row.extra = extra(lesson.extra());
-        rows.put(row);
-    }
-
-    private void item(String course, String unit, Item item, int position) {
-        ItemRow row = new ItemRow();
-        row.termId = termId;
-        row.course = course;
-        row.id = item.id();
-        row.unit = unit;
-        row.position = position;
-        row.lesson = item.lesson();
-        row.kind = item.kind();
-        row.title = item.title();
-        row.shortName = item.shortName();
-        row.points = item.points();
-        row.minutes = item.minutes();
-        row.marking = item.marking();
-        row.locked = item.locked();
-        row.place = item.place();
-        row.opens = rule(item.opens());
-        row.due = rule(item.due());
-        row.closes = rule(item.closes());
-        details(row, item.details());
-        row.extra = extra(item.extra());
-        rows.put(row);
-    }
-
-    private static void details(ItemRow row, ItemDetails details) {
-        row.withinItem = details.within();
-        row.instructions = none(details.instructions());
-        row.handIn = none(details.handIn());
-        row.handInPlace = none(details.handInPlace());
-        row.links = list(DetailsWriter.links(details.links()));
-        row.files = list(DetailsWriter.files(details.files()));
-        row.onlySections = list(details.only());
-        row.audience = details.audience().equals(ItemDetails.ALL) ? null : details.audience();
-        row.shared = list(details.shared());
-        row.hidden = details.hidden() ? true : null;
-    }
-
     static String list(List<?> values) {
         return values.isEmpty() ? null : json(values);
     }
 
-    private static String rule(DateRule rule) {
+    static String rule(DateRule rule) {
         return rule == null ? null : json(PlanWriter.rule(rule));
     }
 
-    private static String extra(Extra extra) {
+    static String extra(Extra extra) {
         return json(extra.json());
     }
 
-    private static String json(Object value) {
+    static String json(Object value) {
         return Json.MAPPER.writeValueAsString(value);
     }
 }
