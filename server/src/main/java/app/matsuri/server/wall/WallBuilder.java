@@ -109,6 +109,11 @@ public final class WallBuilder {
                 shown.add(weekday);
             }
         }
+        follows.notices().stream()
+                .flatMap(n -> n.entries().stream())
+                .filter(e ->
+                        e.resolved() && decisions.term().contains(e.begins().toLocalDate()))
+                .forEach(e -> shown.add(e.begins().getDayOfWeek()));
         List<Column> columns = new ArrayList<>();
         for (int i = 0; i < 7; i++) {
             DayOfWeek weekday = decisions.term().weekStart().plus(i);

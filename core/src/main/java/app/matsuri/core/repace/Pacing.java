@@ -1,0 +1,48 @@
+package app.matsuri.core.repace;
+
+import java.util.List;
+
+/**
+ * Where the lessons of a stretch fall.
+ *
+ * @param places one for each lesson, in order
+ */
+public record Pacing(List<Place> places) {
+
+    /** What became of a lesson. */
+    public enum Kind {
+        /** It takes sessions of its own. */
+        PLACED,
+        /** It shares the last session of the lesson before it. */
+        JOINED,
+        /** It is left out, or its reserve given up. */
+        LEFT_OUT,
+        /** It finds no room. */
+        NO_ROOM
+    }
+
+    /**
+     * Where one lesson falls.
+     *
+     * @param first the first slot that it takes; -1 where it takes none
+     * @param length how many it takes; 0 where it takes none
+     */
+    public record Place(Kind kind, int first, int length) {
+
+        static final Place LEFT_OUT = new Place(Kind.LEFT_OUT, -1, 0);
+        static final Place NO_ROOM = new Place(Kind.NO_ROOM, -1, 0);
+
+        public boolean placed() {
+            return kind == Kind.PLACED || kind == Kind.JOINED;
+        }
+
+        /** The last slot that it takes; -1 where it takes none. */
+        public int last() {
+            return placed() ? first + length - 1 : -1;
+        }
+    }
+
+    public Pacing {
+        places = List.copyOf(places);
+    }
+}

@@ -1,0 +1,74 @@
+package app.matsuri.core.repace;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Objects;
+
+/**
+ * What is to be paced: lessons in order, and the sessions that they may take. Nothing here knows of a course; the model is that
+ * of domain.md, "Re-pacing".
+ *
+ * @param slots the sessions, in order
+ * @param lessons what is to be placed, in order
+ * @param begun the unit of which a lesson was taught last, and how many breaks end before that; null where none was
+ * @param weights what each way of giving way costs
+ */
+public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weights weights) {
+
+    /** A unit that is under way. */
+    public record Begun(int unit, int breaksBefore) {}
+
+    /**
+     * A session that lessons may take.
+     *
+     * @param date its day
+     * @param weekStart whether it is the first of its week
+     * @param breaksBefore how many breaks of the term end before it
+     */
+    public record Slot(LocalDate date, boolean weekStart, int breaksBefore) {}
+
+    /**
+     * A lesson that is to be placed.
+     *
+     * @param unit which of the units it belongs to, by its place
+     * @param length sessions that it asks for, 1 or more
+     * @param least sessions that it can be shortened to, 1 or more
+     * @param pin the only slot on which it may begin; -1 where it is not pinned, -2 where its pin is no slot
+     * @param reserve an empty session held back, which may be given up
+     * @param leavable optional, or the one that yields
+     * @param joinable may share the last session of the lesson before it
+     * @param opensWeek the first lesson of a unit that asked for a week start
+     * @param keepsWeeks its unit asked for a week start
+     * @param told the day that students were told; null where they were told none
+     * @param test it holds a test
+     * @param had where it was partly taught: how many breaks end before the last session that it had; -1 where it was not
+     */
+    public record Asked(
+            String id,
+            int unit,
+            int length,
+            int least,
+            int pin,
+            boolean reserve,
+            boolean leavable,
+            boolean joinable,
+            boolean opensWeek,
+            boolean keepsWeeks,
+            LocalDate told,
+            boolean test,
+            int had) {
+
+        public Asked {
+            Objects.requireNonNull(id, "id");
+            if (length < 1 || least < 1 || least > length) {
+                throw new IllegalArgumentException(
+                        "lesson " + id + " asks for " + least + " to " + length + " sessions");
+            }
+        }
+    }
+
+    public Stretch {
+        slots = List.copyOf(slots);
+        lessons = List.copyOf(lessons);
+    }
+}

@@ -1,0 +1,80 @@
+package app.matsuri.core.repace;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/**
+ * What each way of putting up with a lost class costs, in whole numbers.
+ *
+ * @param costs one for each kind
+ */
+public record Weights(Map<Cost, Integer> costs) {
+
+    /** The kinds of cost, each with what it costs to begin with. */
+    public enum Cost {
+        /** A reserve session given up. */
+        RESERVE(1),
+        /** A lesson whose told day changes or goes. */
+        TOLD(3),
+        /** A session left empty before the last placed lesson. */
+        EMPTY(6),
+        /** A lesson that runs across a break. */
+        ACROSS(6),
+        /** A unit that asked for a week start and is split by a break. */
+        SPLIT(8),
+        /** An optional or yielding lesson left out. */
+        LEAVE_OUT(10),
+        /** A lesson that holds a test on the first session after a break. */
+        TEST_AFTER_BREAK(10),
+        /** A lesson that holds a test and whose told day changes or goes, in place of {@link #TOLD}. */
+        TOLD_TEST(12),
+        /** A lesson joined to the one before. */
+        JOIN(15),
+        /** A lesson shortened, for each session. */
+        SHORTEN(20),
+        /** A unit that asked for a week start begins mid-week. */
+        MID_WEEK(30),
+        /** A required session that finds no room. */
+        NO_ROOM(1000);
+
+        private final int usual;
+
+        Cost(int usual) {
+            this.usual = usual;
+        }
+
+        public int usual() {
+            return usual;
+        }
+
+        /** As the plan file and tables of costs name it, such as "leaveOut". */
+        public String word() {
+            StringBuilder word = new StringBuilder();
+            boolean upper = false;
+            for (char c : name().toCharArray()) {
+                if (c == '_') {
+                    upper = true;
+                } else {
+                    word.append(upper ? c : Character.toLowerCase(c));
+                    upper = false;
+                }
+            }
+            return word.toString();
+        }
+    }
+
+    /** What a course begins with. */
+    public static final Weights USUAL = new Weights(Map.of());
+
+    public Weights {
+        Map<Cost, Integer> all = new LinkedHashMap<>();
+        for (Cost cost : Cost.values()) {
+            all.put(cost, costs.getOrDefault(cost, cost.usual()));
+        }
+        costs = java.util.Collections.unmodifiableMap(all);
+    }
+
+    public int of(Cost cost) {
+        return costs.get(cost);
+    }
+}

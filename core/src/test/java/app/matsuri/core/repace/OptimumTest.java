@@ -1,0 +1,149 @@
+package app.matsuri.core.repace;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.matsuri.core.repace.Pacing.Kind;
+import app.matsuri.core.repace.Pacing.Place;
+import app.matsuri.core.repace.Stretch.Asked;
+import app.matsuri.core.repace.Stretch.Begun;
+import app.matsuri.core.repace.Stretch.Slot;
+import app.matsuri.core.repace.Weights.Cost;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/** The optimum against exhaustive search: every pacing of small stretches, each scored by {@link Scorer}. */
+class OptimumTest {
+
+    private static final LocalDate FIRST = LocalDate.parse("2026-09-07");
+
+    private static Stretch random(Random random) {
+        List<Slot> slots = new ArrayList<>();
+        int breaks = 0;
+        int n = 3 + random.nextInt(4);
+        for (int i = 0; i < n; i++) {
+            breaks += random.nextInt(5) == 0 ? 1 : 0;
+            slots.add(new Slot(FIRST.plusDays(i), i % 3 == 0, breaks));
+        }
+        List<Asked> lessons = new ArrayList<>();
+        int unit = 0;
+        int m = 2 + random.nextInt(4);
+        boolean keeps = random.nextBoolean();
+        for (int i = 0; i < m; i++) {
+            boolean opens = i == 0 || random.nextInt(3) == 0;
+            if (opens && i > 0) {
+                unit++;
+                keeps = random.nextBoolean();
+            }
+            int length = 1 + random.nextInt(3);
+            boolean had = i == 0 && random.nextInt(4) == 0;
+            lessons.add(new Asked(
+                    "L" + i,
+                    unit,
+                    length,
+                    1 + random.nextInt(length),
+                    had || random.nextInt(6) > 0 ? -1 : random.nextInt(n + 1) - 1 < 0 ? -2 : random.nextInt(n),
+                    random.nextInt(6) == 0,
+                    random.nextInt(4) == 0,
+                    random.nextInt(3) == 0 && !had,
+                    opens && keeps && !had,
+                    keeps,
+                    random.nextInt(3) == 0 ? FIRST.plusDays(random.nextInt(n)) : null,
+                    random.nextInt(4) == 0,
+                    had ? 0 : -1));
+        }
+        Begun begun = random.nextInt(3) == 0 ? new Begun(0, 0) : null;
+        return new Stretch(slots, lessons, begun, Weights.USUAL);
+    }
+
+    /** Every pacing there is: order kept, pins held, at most one lesson joined to a session. */
+    private static void all(Stretch stretch, int i, int last, boolean shared, List<Place> places, List<Pacing> found) {
+        if (i == stretch.lessons().size()) {
+            found.add(new Pacing(places));
+            return;
+        }
+        Asked asked = stretch.lessons().get(i);
+        List<Object[]> next = new ArrayList<>();
+        next.add(new Object[] {Place.NO_ROOM, last, shared});
+        if ((asked.reserve() || asked.leavable()) && asked.pin() == -1) {
+            next.add(new Object[] {Place.LEFT_OUT, last, shared});
+        }
+        if (asked.joinable()
+                && last >= 0
+                && !shared
+                && asked.least() == 1
+                && (asked.pin() == -1 || asked.pin() == last)) {
+            next.add(new Object[] {new Place(Kind.JOINED, last, 1), last, true});
+        }
+        for (int first = last + 1; first < stretch.slots().size(); first++) {
+            for (int length = asked.least(); length <= asked.length(); length++) {
+                boolean fits = first + length <= stretch.slots().size();
+                if (fits && (asked.pin() == -1 || asked.pin() == first)) {
+                    next.add(new Object[] {new Place(Kind.PLACED, first, length), first + length - 1, false});
+                }
+            }
+        }
+        for (Object[] one : next) {
+            List<Place> more = new ArrayList<>(places);
+            more.add((Place) one[0]);
+            all(stretch, i + 1, (int) one[1], (boolean) one[2], more, found);
+        }
+    }
+
+    @Test
+    void isAsCheapAsTheCheapestOfAll() {
+        Random random = new Random(20260907);
+        for (int n = 0; n < 400; n++) {
+            Stretch stretch = random(random);
+            List<Pacing> every = new ArrayList<>();
+            all(stretch, 0, -1, false, List.of(), every);
+            long least = every.stream()
+                    .mapToLong(p -> Scorer.total(Scorer.costs(stretch, p)))
+                    .min()
+                    .orElseThrow();
+            Pacing best = Optimum.of(stretch);
+            assertThat(every).as("case %d: a pacing that there is", n).contains(best);
+            assertThat(Scorer.total(Scorer.costs(stretch, best)))
+                    .as("case %d of %d pacings: %s", n, every.size(), stretch)
+                    .isEqualTo(least);
+        }
+    }
+
+    @Test
+    void tiesGoToThePlanThatGivesWayLeastAndThenToEarlierSessions() {
+        Map<Cost, Integer> same = Map.of(Cost.EMPTY, 5, Cost.LEAVE_OUT, 5, Cost.MID_WEEK, 100);
+        List<Slot> slots = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            slots.add(new Slot(FIRST.plusDays(i), i == 0 || i == 2, 0));
+        }
+        Asked first = new Asked("A", 0, 1, 1, -1, false, true, false, true, true, null, false, -1);
+        Asked second = new Asked("B", 1, 1, 1, -1, false, false, false, true, true, null, false, -1);
+        Pacing best = Optimum.of(new Stretch(slots, List.of(first, second), null, new Weights(same)));
+        assertThat(best.places())
+                .as("an empty session costs as much as leaving A out, and changes less")
+                .containsExactly(new Place(Kind.PLACED, 0, 1), new Place(Kind.PLACED, 2, 1));
+    }
+
+    @Test
+    void namesCostsAsThePlanFileDoes() {
+        assertThat(Cost.values())
+                .extracting(Cost::word)
+                .containsExactly(
+                        "reserve",
+                        "told",
+                        "empty",
+                        "across",
+                        "split",
+                        "leaveOut",
+                        "testAfterBreak",
+                        "toldTest",
+                        "join",
+                        "shorten",
+                        "midWeek",
+                        "noRoom");
+        assertThat(Weights.USUAL.of(Cost.NO_ROOM)).isEqualTo(1000);
+    }
+}
