@@ -138,6 +138,7 @@ if (what === "all" || what === "http") {
   console.log(
     `closure previewed over HTTP, 300 after 400 to warm up: median ${quantile(times, 0.5).toFixed(1)} ms, p95 ${quantile(times, 0.95).toFixed(1)} ms`,
   );
+  console.log(`resident memory after 700 previews of the demo, -Xmx256m: ${rss(child.pid).toFixed(0)} MB`);
   // a run of ten days painted on a term of two courses with two sections each and 500 dated things
   const plan = {
     matsuri: 1,
@@ -212,7 +213,7 @@ if (what === "all" || what === "http") {
     `200 of 500 things moved later, previewed with the table of dates, 200 after 100 to warm up: median ${quantile(bulk, 0.5).toFixed(1)} ms, p95 ${quantile(bulk, 0.95).toFixed(1)} ms`,
   );
   console.log(
-    `resident memory after 700 previews, -Xmx256m: ${rss(child.pid).toFixed(0)} MB`,
+    `resident memory after 700 more on the term of 500 things: ${rss(child.pid).toFixed(0)} MB`,
   );
   await stop(child);
 }
