@@ -32,6 +32,7 @@ function wallOf(moved: number): WallView {
       fixed: false,
       rolled: false,
       locked: false,
+      links: [],
       proposed: false,
     });
   }
@@ -47,6 +48,8 @@ function wallOf(moved: number): WallView {
         today: false,
         notes: [],
         gone: [],
+        notices: [],
+        words: [],
         load: { due: 0, minutes: 0, tests: 0, over: 0 },
         items: items[n]!,
         sessions: [
@@ -72,13 +75,23 @@ function wallOf(moved: number): WallView {
             pinned: false,
             optional: false,
             reserve: false,
+            links: [],
             proposed: false,
           },
         ],
         thread: { unit: "U", begins: false, ends: false },
       });
     }
-    weeks.push({ number: w + 1, teachingWeek: w + 1, first: iso(w * 7), minutes: 300, over: 0, days });
+    weeks.push({
+      number: w + 1,
+      teachingWeek: w + 1,
+      first: iso(w * 7),
+      minutes: 300,
+      over: 0,
+      headline: "",
+      targets: [],
+      days,
+    });
   }
   return {
     termId: 1,
@@ -105,7 +118,20 @@ function wallOf(moved: number): WallView {
     outline: {
       noDate: [],
       noSession: [],
-      units: [{ id: "U", code: "U", title: "Unit", number: 0, startsWeek: false, lessons: [], items: [] }],
+      notices: [],
+      units: [
+        {
+          id: "U",
+          code: "U",
+          title: "Unit",
+          number: 0,
+          colour: "",
+          startsWeek: false,
+          lessons: [],
+          items: [],
+          notices: [],
+        },
+      ],
     },
     findings: [],
   };
