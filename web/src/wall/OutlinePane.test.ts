@@ -3,7 +3,7 @@ import { describe, expect, it, vi } from "vitest";
 import { ref } from "vue";
 import type { Schemas, WallView } from "../api/client";
 import OutlinePane from "./OutlinePane.vue";
-import { NO_OUTLINE_FILTER, outlineParts, putOn } from "./outline";
+import { NO_OUTLINE_FILTER, nudge, outlineParts, putOn } from "./outline";
 import { wallOf } from "./testWall";
 import { WALL, type WallState } from "./useWall";
 
@@ -185,6 +185,27 @@ describe("putting things on a line of the outline", () => {
       unit: "V",
       before: "U",
     });
+  });
+  it("puts a notice into a unit, and before another", () => {
+    const notice = (id: string, unit?: string) => ({
+      id,
+      unit,
+      title: id,
+      series: false,
+      times: 1,
+      own: false,
+      moved: false,
+    });
+    const wall = outline();
+    wall.outline.notices = [notice("free"), notice("last")];
+    wall.outline.units[0]!.notices = [notice("trip", "U"), notice("hut", "U")];
+    const all = outlineParts(wall, NO_OUTLINE_FILTER, () => true).flatMap((p) => p.rows);
+    const of = (key: string) => all.find((r) => r.key === key)!;
+    expect(putOn(["notice:free"], of("unit:V"), "C")).toMatchObject({ kind: "arrange-notice", unit: "V" });
+    expect(nudge(all, of("notice:hut"), "up", "C")).toMatchObject({ notice: "hut", unit: "U", before: "trip" });
+    expect(nudge(all, of("notice:hut"), "down", "C")).toMatchObject({ notice: "hut", unit: undefined, before: "last" });
+    expect(nudge(all, of("notice:last"), "down", "C")).toBeNull();
+    expect(nudge(all, of("notice:hut"), "in", "C")).toBeNull();
   });
   it("means nothing on itself or for things of several kinds", () => {
     expect(putOn(["item:q"], row("item:q"), "C")).toBeNull();

@@ -136,8 +136,7 @@ function noticeRow(notice: OutlineNotice, depth: number, look: string[]): Outlin
     kind: notice.own ? "own notice" : "notice",
     minutes: 0,
     moved: notice.moved,
-    // a series is moved entry by entry, on its days
-    locked: notice.series,
+    locked: false,
     look,
     opens: false,
     open: false,
@@ -236,6 +235,11 @@ export function putOn(keys: readonly string[], target: OutlineRow, course: strin
   const of = (what: string) => keys.filter((k) => k.startsWith(`${what}:`)).map((k) => k.slice(what.length + 1));
   const [units, lessons, items] = [of("unit"), of("lesson"), of("item")];
   if (keys.includes(target.key)) return null;
+  const notices = of("notice");
+  if (notices.length === 1 && keys.length === 1) {
+    const before = target.what === "notice" ? target.key.slice("notice:".length) : undefined;
+    return { kind: "arrange-notice", course, notice: notices[0], unit: target.unit || undefined, before };
+  }
   const id = target.key.slice(target.key.indexOf(":") + 1);
   if (units.length === 1 && !lessons.length && !items.length) {
     return { kind: "arrange-unit", course, unit: units[0], before: target.unit };
@@ -263,8 +267,27 @@ export function putOn(keys: readonly string[], target: OutlineRow, course: strin
   return null;
 }
 
+/** A notice moved by one among the notices; over the edge of its unit it goes into the next. */
+function nudgeNotice(rows: readonly OutlineRow[], at: OutlineRow, way: "up" | "down", course: string) {
+  const list = rows.filter((r) => r.what === "notice");
+  const n = list.findIndex((r) => r.key === at.key);
+  const next = list[way === "up" ? n - 1 : n + 1];
+  if (!next) return null;
+  const behind = list[n + 2];
+  const before = way === "up" ? next : behind?.unit === next.unit ? behind : undefined;
+  const id = (r: OutlineRow) => r.key.slice("notice:".length);
+  return {
+    kind: "arrange-notice",
+    course,
+    notice: id(at),
+    unit: next.unit || undefined,
+    before: before && id(before),
+  };
+}
+
 /** A line moved by one among its like, or in and out, as a change; null where it can go no further. */
 export function nudge(rows: readonly OutlineRow[], at: OutlineRow, way: "up" | "down" | "in" | "out", course: string) {
+  if (at.what === "notice") return way === "up" || way === "down" ? nudgeNotice(rows, at, way, course) : null;
   const like = rows.filter((r) => r.what === at.what);
   const n = like.findIndex((r) => r.key === at.key);
   const idOf = (r: OutlineRow | undefined) => (r ? r.key.slice(r.key.indexOf(":") + 1) : undefined);

@@ -74,15 +74,16 @@ export function useOutline(
     if (state.proposal.value) return;
     said.value = "";
     wrong.value = false;
-    const level = !row
-      ? "unit"
-      : row.what === "unit"
-        ? row.open
-          ? "lesson"
-          : "unit"
-        : row.what === "lesson"
-          ? "lesson"
-          : "work";
+    const level =
+      !row || (row.what === "notice" && !row.unit)
+        ? "unit"
+        : row.what === "unit"
+          ? row.open
+            ? "lesson"
+            : "unit"
+          : row.what === "lesson"
+            ? "lesson"
+            : "work";
     line.value = {
       after: row?.key ?? "",
       level,

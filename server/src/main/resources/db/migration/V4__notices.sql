@@ -1,3 +1,5 @@
+alter table course add column weights varchar(1000000);
+alter table section_lesson add column told date;
 alter table item add column shared varchar(1000000);
 
 create table notice (

@@ -54,7 +54,8 @@ public final class DatesCommand {
         return reading.faulty() ? 2 : 0;
     }
 
-    private static byte[] bytes(String name, PrintStream err) throws IOException {
+    /** The bytes of a file; null where there are none to read, which is said. */
+    static byte[] bytes(String name, PrintStream err) throws IOException {
         Path path = Path.of(name);
         if (!Files.isRegularFile(path)) {
             err.println(name + ": there is no such file.");

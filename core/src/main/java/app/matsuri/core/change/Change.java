@@ -45,6 +45,7 @@ public sealed interface Change
                 PutNotice,
                 RemoveNotice,
                 MoveNotice,
+                ArrangeNotice,
                 ChangeNoticeSeries,
                 PutRhythm,
                 RemoveRhythm,

@@ -37,7 +37,8 @@ public record MoveNotice(String course, String section, String notice, LocalDate
 
     private NoticeTime entry(Decisions before, Notice was, NoticeTime time) {
         if (entry == null) {
-            throw new Refused("“" + was.title() + "” is a series: say which day of it is meant.");
+            throw new Refused("“" + was.title()
+                    + "” is a series: take one of its days on the Wall, or open it to change all of it.");
         }
         Entry found = dates(before).entries().stream()
                 .filter(e -> entry.equals(e.first()))

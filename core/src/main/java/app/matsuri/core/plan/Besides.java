@@ -4,11 +4,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 
-/** What a course has besides its plan: notices, rhythms, and words on days and weeks. */
-public record Besides(List<Notice> notices, List<Rhythm> rhythms, List<DayNote> dayNotes, List<WeekNote> weekNotes) {
+/**
+ * What a course has besides its plan: notices, rhythms, words on days and weeks.
+ *
+ * @param weights what giving way costs when it is paced anew
+ */
+public record Besides(
+        List<Notice> notices, List<Rhythm> rhythms, List<DayNote> dayNotes, List<WeekNote> weekNotes, Weights weights) {
 
     /** Nothing. */
-    public static final Besides NONE = new Besides(List.of(), List.of(), List.of(), List.of());
+    public static final Besides NONE = new Besides(List.of(), List.of(), List.of(), List.of(), Weights.USUAL);
 
     public Besides {
         notices = List.copyOf(notices);
@@ -18,19 +23,19 @@ public record Besides(List<Notice> notices, List<Rhythm> rhythms, List<DayNote> 
     }
 
     public Besides withNotices(List<Notice> others) {
-        return new Besides(others, rhythms, dayNotes, weekNotes);
+        return new Besides(others, rhythms, dayNotes, weekNotes, weights);
     }
 
     public Besides withRhythms(List<Rhythm> others) {
-        return new Besides(notices, others, dayNotes, weekNotes);
+        return new Besides(notices, others, dayNotes, weekNotes, weights);
     }
 
     public Besides withDayNotes(List<DayNote> others) {
-        return new Besides(notices, rhythms, others, weekNotes);
+        return new Besides(notices, rhythms, others, weekNotes, weights);
     }
 
     public Besides withWeekNotes(List<WeekNote> others) {
-        return new Besides(notices, rhythms, dayNotes, others);
+        return new Besides(notices, rhythms, dayNotes, others, weights);
     }
 
     /** The same with every notice changed. */

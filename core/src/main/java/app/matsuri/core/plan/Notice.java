@@ -91,6 +91,12 @@ public record Notice(
         return sections.getOrDefault(section, when);
     }
 
+    /** The same in another unit; in none where null. */
+    public Notice withUnit(String other) {
+        return new Notice(
+                id, other, title, text, place, links, when, sections, reach, only, shared, hiddenUntil, extra);
+    }
+
     public Notice withWhen(NoticeTime other) {
         return with(other, sections, only, shared);
     }

@@ -33,6 +33,7 @@ import java.util.function.Consumer;
  * @param taught session name to the ids of the lessons taught in it; none for a session in which nothing was reached
  * @param partly ids of lessons taught in part, whose rest goes on
  * @param notes lesson id to why it took longer
+ * @param told lesson id to the day that students were told for its first session
  * @param adjustments other dates for this section, or for one of its students
  */
 public record Section(
@@ -52,6 +53,7 @@ public record Section(
         Map<LocalDateTime, List<String>> taught,
         Set<String> partly,
         Map<String, String> notes,
+        Map<String, LocalDate> told,
         List<Adjustment> adjustments,
         Extra extra) {
 
@@ -77,6 +79,7 @@ public record Section(
         taught = Collections.unmodifiableMap(new LinkedHashMap<>(taught));
         partly = Collections.unmodifiableSet(new LinkedHashSet<>(partly));
         notes = Collections.unmodifiableMap(new LinkedHashMap<>(notes));
+        told = Collections.unmodifiableMap(new LinkedHashMap<>(told));
         adjustments = List.copyOf(adjustments);
     }
 
@@ -98,6 +101,7 @@ public record Section(
                 Set.of(),
                 Map.of(),
                 Set.of(),
+                Map.of(),
                 Map.of(),
                 List.of(),
                 Extra.NONE);
@@ -178,6 +182,7 @@ public record Section(
                 draft.taught,
                 draft.partly,
                 draft.notes,
+                told,
                 draft.adjustments,
                 extra);
     }

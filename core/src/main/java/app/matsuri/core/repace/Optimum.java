@@ -1,10 +1,11 @@
 package app.matsuri.core.repace;
 
+import app.matsuri.core.plan.Weights;
+import app.matsuri.core.plan.Weights.Cost;
 import app.matsuri.core.repace.Pacing.Kind;
 import app.matsuri.core.repace.Pacing.Place;
 import app.matsuri.core.repace.Stretch.Asked;
 import app.matsuri.core.repace.Stretch.Slot;
-import app.matsuri.core.repace.Weights.Cost;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;

@@ -1,5 +1,6 @@
 package app.matsuri.core.repace;
 
+import app.matsuri.core.plan.Weights;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;

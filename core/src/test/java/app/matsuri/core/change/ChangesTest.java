@@ -336,6 +336,7 @@ class ChangesTest {
                 now.taught(),
                 now.partly(),
                 now.notes(),
+                now.told(),
                 now.adjustments(),
                 now.extra());
         Decisions after = make(before, new PutSection(HYD, null, other));

@@ -289,4 +289,25 @@ class NoticesTest {
         assertThat(Schedule.of(renamed).section("MAP 116", "A").orElseThrow().shared())
                 .hasSize(1);
     }
+
+    @Test
+    void theyArePutInOrderAndIntoUnits() {
+        Decisions two = make(make(plan(), new PutNotice(HYD, SPAN)), new PutNotice(HYD, series()));
+        Decisions first = make(two, new ArrangeNotice(HYD, "hut", "U", "span"));
+        assertThat(first.courses().get(0).besides().notices())
+                .extracting(n -> n.id() + " " + n.unit())
+                .containsExactly("hut U", "span null");
+        Decisions back = make(first, new ArrangeNotice(HYD, "hut", null, null));
+        assertThat(back.courses().get(0).besides().notices())
+                .extracting(Notice::id)
+                .containsExactly("span", "hut");
+        assertThat(make(first, new RemoveUnit(HYD, "U"))
+                        .courses()
+                        .get(0)
+                        .besides()
+                        .notices())
+                .as("a unit takes its notices along")
+                .extracting(Notice::id)
+                .containsExactly("span");
+    }
 }

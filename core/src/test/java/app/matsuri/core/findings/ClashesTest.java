@@ -34,6 +34,7 @@ class ClashesTest {
                 Map.of(),
                 Set.of(),
                 Map.of(),
+                Map.of(),
                 List.of(),
                 Extra.NONE);
     }

@@ -2,12 +2,13 @@ package app.matsuri.core.repace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.matsuri.core.plan.Weights;
+import app.matsuri.core.plan.Weights.Cost;
 import app.matsuri.core.repace.Pacing.Kind;
 import app.matsuri.core.repace.Pacing.Place;
 import app.matsuri.core.repace.Stretch.Asked;
 import app.matsuri.core.repace.Stretch.Begun;
 import app.matsuri.core.repace.Stretch.Slot;
-import app.matsuri.core.repace.Weights.Cost;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,5 +1,6 @@
 package app.matsuri.exchange.change;
 
+import app.matsuri.core.change.ArrangeNotice;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.ChangeNoticeSeries;
 import app.matsuri.core.change.MoveNotice;
@@ -37,6 +38,10 @@ final class BesidesJson {
                         in.required("notice"),
                         in.date("entry"),
                         in.date("to")));
+        KINDS.put(
+                "arrange-notice",
+                in -> new ArrangeNotice(
+                        in.required("course"), in.required("notice"), in.text("unit", null), in.text("before", null)));
         KINDS.put("change-notice-series", in -> {
             LocalDate from = ChangeJson.day(in, "from");
             var repeat = in.object("repeat", BesidesReader::repeat);
@@ -74,6 +79,12 @@ final class BesidesJson {
                     .put("notice", move.notice())
                     .some("entry", move.entry() == null ? null : move.entry().toString())
                     .some("to", move.to() == null ? null : move.to().toString());
+        } else if (change instanceof ArrangeNotice arrange) {
+            out.put("kind", "arrange-notice")
+                    .put("course", arrange.course())
+                    .put("notice", arrange.notice())
+                    .some("unit", arrange.unit())
+                    .some("before", arrange.before());
         } else if (change instanceof ChangeNoticeSeries series) {
             out.put("kind", "change-notice-series")
                     .put("course", series.course())

@@ -11,10 +11,12 @@ import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.WeekNote;
+import app.matsuri.core.plan.Weights;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,7 +35,28 @@ public final class BesidesReader {
                 in.objects("notices", BesidesReader::notice),
                 in.objects("rhythms", BesidesReader::rhythm),
                 in.objects("dayNotes", BesidesReader::dayNote),
-                in.objects("weekNotes", BesidesReader::weekNote));
+                in.objects("weekNotes", BesidesReader::weekNote),
+                weights(in));
+    }
+
+    private static Weights weights(In in) {
+        Weights weights = in.object("weights", BesidesReader::costs);
+        return weights == null ? Weights.USUAL : weights;
+    }
+
+    /** What giving way costs, by the names of the plan file; kinds that are not named cost what is usual. */
+    public static Weights costs(In in) {
+        Map<Weights.Cost, Integer> costs = new EnumMap<>(Weights.Cost.class);
+        for (Weights.Cost cost : Weights.Cost.values()) {
+            Integer n = in.number(cost.word(), cost.usual(), 0);
+            if (n != null && n > 100_000) {
+                in.faults().fatal(in.at(cost.word()), n + " is too much: give at most 100000.");
+            } else if (n != null) {
+                costs.put(cost, n);
+            }
+        }
+        in.extra();
+        return new Weights(costs);
     }
 
     /** The notice; null when a fault leaves it without meaning. */

@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.WeekNote;
+import app.matsuri.core.plan.Weights;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -95,6 +96,17 @@ public final class BesidesWriter {
                             .map());
         }
         return out;
+    }
+
+    /** Costs that differ from the usual ones, by their names. */
+    public static Map<String, Integer> weights(Weights weights) {
+        Map<String, Integer> differ = new LinkedHashMap<>();
+        weights.costs().forEach((cost, n) -> {
+            if (n != cost.usual()) {
+                differ.put(cost.word(), n);
+            }
+        });
+        return differ;
     }
 
     public static Map<String, Object> dayNote(DayNote note) {

@@ -69,6 +69,13 @@ public final class SectionReader {
                 notes.put(entry.key(), note);
             }
         });
+        Map<String, LocalDate> told = new LinkedHashMap<>();
+        in.entries("told", entry -> {
+            LocalDate day = entry.text("a date such as 2026-10-02", SectionReader::day);
+            if (day != null) {
+                told.put(entry.key(), day);
+            }
+        });
         List<Adjustment> adjustments = in.objects("adjustments", DetailsReader::adjustment);
         Extra extra = in.extra();
         if (code == null || pace == null || instructor == null || partOf == null) {
@@ -91,8 +98,14 @@ public final class SectionReader {
                 taught,
                 partly,
                 notes,
+                told,
                 adjustments,
                 extra);
+    }
+
+    /** A day, also where its time is given. */
+    private static LocalDate day(String text) {
+        return LocalDate.parse(text.length() > 10 && text.charAt(10) == 'T' ? text.substring(0, 10) : text);
     }
 
     /** A student; null when a fault leaves it without meaning. */

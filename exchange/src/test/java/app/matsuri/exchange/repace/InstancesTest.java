@@ -2,13 +2,13 @@ package app.matsuri.exchange.repace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.matsuri.core.plan.Weights;
 import app.matsuri.core.repace.Optimum;
 import app.matsuri.core.repace.Pacing;
 import app.matsuri.core.repace.Scorer;
 import app.matsuri.core.repace.Stretch;
 import app.matsuri.core.repace.Stretch.Asked;
 import app.matsuri.core.repace.Stretch.Slot;
-import app.matsuri.core.repace.Weights;
 import app.matsuri.exchange.plan.Json;
 import java.io.IOException;
 import java.io.InputStream;

@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.WeekNote;
+import app.matsuri.core.plan.Weights;
 import app.matsuri.exchange.plan.BesidesReader;
 import app.matsuri.exchange.plan.BesidesWriter;
 import app.matsuri.exchange.plan.DetailsReader;
@@ -16,6 +17,7 @@ import app.matsuri.exchange.plan.Out;
 import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.plan.RuleReader;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.server.storage.row.CourseRow;
 import app.matsuri.server.storage.row.DayNoteRow;
 import app.matsuri.server.storage.row.NoticeRow;
 import app.matsuri.server.storage.row.RhythmRow;
@@ -41,7 +43,8 @@ final class BesidesRows {
     }
 
     /** What a course has besides its plan. */
-    Besides of(String course) {
+    Besides of(CourseRow row) {
+        String course = row.code;
         return new Besides(
                 list(NoticeRow.class, n -> n.course.equals(course), n -> n.position, BesidesRows::notice),
                 list(RhythmRow.class, r -> r.course.equals(course), r -> r.position, BesidesRows::rhythm),
@@ -54,7 +57,8 @@ final class BesidesRows {
                         WeekNoteRow.class,
                         n -> n.course.equals(course),
                         n -> n.position,
-                        n -> new WeekNote(n.firstDay, none(n.section), n.headline, RowReader.texts(n.targets))));
+                        n -> new WeekNote(n.firstDay, none(n.section), n.headline, RowReader.texts(n.targets))),
+                row.weights == null ? Weights.USUAL : RowReader.read(row.weights, BesidesReader::costs));
     }
 
     private <R extends Row, T> List<T> list(

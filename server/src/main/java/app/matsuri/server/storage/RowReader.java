@@ -92,7 +92,7 @@ final class RowReader {
                         units.getOrDefault(c.code, List.of()).stream()
                                 .map(unitReader::unit)
                                 .toList(),
-                        besides.of(c.code),
+                        besides.of(c),
                         extra(c.extra)))
                 .toList();
         return new Decisions(term(row), courses, extra(row.fileExtra));
@@ -214,6 +214,7 @@ final class RowReader {
             Map<String, Optional<LocalDate>> pins = new LinkedHashMap<>();
             Set<String> partly = new LinkedHashSet<>();
             Map<String, String> notes = new LinkedHashMap<>();
+            Map<String, LocalDate> told = new LinkedHashMap<>();
             for (SectionLessonRow own : lessons.getOrDefault(key, List.of())) {
                 if (own.leftOut) {
                     leavesOut.add(own.lesson);
@@ -229,6 +230,9 @@ final class RowReader {
                 }
                 if (own.partly) {
                     partly.add(own.lesson);
+                }
+                if (own.told != null) {
+                    told.put(own.lesson, own.told);
                 }
                 if (own.note != null) {
                     notes.put(own.lesson, own.note);
@@ -281,6 +285,7 @@ final class RowReader {
                     records,
                     partly,
                     notes,
+                    told,
                     adjustments.getOrDefault(key, List.of()).stream()
                             .map(a -> new Adjustment(
                                     a.item,

@@ -11,6 +11,7 @@ import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
+import app.matsuri.exchange.plan.BesidesWriter;
 import app.matsuri.exchange.plan.DetailsWriter;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.PlanWriter;
@@ -113,6 +114,8 @@ final class RowWriter {
         row.requiredMinutes = course.requiredMinutes();
         row.asks = course.asks() == null ? null : json(PlanWriter.asks(course.asks()));
         row.usualMinutes = course.usualMinutes();
+        Map<String, Integer> weights = BesidesWriter.weights(course.besides().weights());
+        row.weights = weights.isEmpty() ? null : json(weights);
         row.weekLimit = course.weekLimit();
         row.dayLimit = course.dayLimit();
         row.extra = extra(course.extra());
@@ -238,6 +241,7 @@ final class RowWriter {
         ids.addAll(section.pins().keySet());
         ids.addAll(section.partly());
         ids.addAll(section.notes().keySet());
+        ids.addAll(section.told().keySet());
         for (String id : ids) {
             SectionLessonRow row = new SectionLessonRow();
             row.termId = termId;
@@ -252,6 +256,7 @@ final class RowWriter {
             row.pinTakenAway = pin != null && pin.isEmpty();
             row.partly = section.partly().contains(id);
             row.note = section.notes().get(id);
+            row.told = section.told().get(id);
             rows.put(row);
         }
     }

@@ -26,6 +26,7 @@ public final class CourseRow implements Row {
     public String asks;
     public int usualMinutes;
     public int weekLimit;
+    public String weights;
     public int dayLimit;
     public String extra;
 

@@ -34,6 +34,7 @@ public final class SectionLessonRow implements Row {
     public boolean pinTakenAway;
     public boolean partly;
     public String note;
+    public LocalDate told;
 
     @Override
     public Object key() {

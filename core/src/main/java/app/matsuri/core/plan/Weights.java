@@ -1,4 +1,4 @@
-package app.matsuri.core.repace;
+package app.matsuri.core.plan;
 
 import java.util.LinkedHashMap;
 import java.util.Map;

@@ -1,0 +1,238 @@
+package app.matsuri.core.repace;
+
+import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.repace.Pacing.Kind;
+import app.matsuri.core.repace.Pacing.Place;
+import app.matsuri.core.repace.Stretch.Asked;
+import app.matsuri.core.repace.Stretch.Begun;
+import app.matsuri.core.repace.Stretch.Slot;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.session.Session;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.threeten.extra.LocalDateRange;
+
+/**
+ * A section seen as a stretch to be paced: what is not taught yet, and the sessions that are left for it.
+ *
+ * @param in the section
+ * @param stretch the model of it
+ * @param sessions for each slot, the index of its session
+ * @param placements for each lesson of the stretch, where it stands now
+ */
+public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions, List<Placement> placements) {
+
+    /**
+     * The section.
+     *
+     * @throws IllegalArgumentException when it is paced by minutes, which the model does not know
+     */
+    public static Paced of(SectionSchedule in) {
+        if (in.section().pace() != Section.Pace.SESSIONS) {
+            throw new IllegalArgumentException(
+                    in.key() + " is paced by minutes; ways out are found for sections paced by" + " whole sessions.");
+        }
+        return new Reader(in).read();
+    }
+
+    /** Where its lessons stand now. */
+    public Pacing stands() {
+        Map<Integer, Integer> slot = new HashMap<>();
+        for (int i = 0; i < sessions.size(); i++) {
+            slot.put(sessions.get(i), i);
+        }
+        List<Place> places = new ArrayList<>();
+        for (Placement placement : placements) {
+            List<Integer> own = placement.slots().stream()
+                    .filter(s -> !s.taught())
+                    .map(s -> slot.get(s.session()))
+                    .toList();
+            places.add(own.isEmpty() ? Place.NO_ROOM : new Place(Kind.PLACED, own.get(0), own.size()));
+        }
+        return new Pacing(places);
+    }
+
+    /** The sessions of every lesson of the section under a pacing, those in which it was taught included, by lesson. */
+    public Map<String, List<LocalDateTime>> dates(Pacing pacing) {
+        Map<String, List<LocalDateTime>> dates = new LinkedHashMap<>();
+        for (Placement placement : in.placements()) {
+            List<LocalDateTime> own = new ArrayList<>();
+            placement.slots().stream()
+                    .filter(Placement.Slot::taught)
+                    .forEach(s -> own.add(in.sessions().get(s.session()).start()));
+            int i = placements.indexOf(placement);
+            if (i >= 0 && pacing.places().get(i).placed()) {
+                Place place = pacing.places().get(i);
+                for (int k = place.first(); k <= place.last(); k++) {
+                    own.add(in.sessions().get(sessions.get(k)).start());
+                }
+            }
+            dates.put(placement.lesson().id(), own);
+        }
+        return dates;
+    }
+
+    /** The first slot on or after the day; as many as there are where none is. */
+    public int slotFrom(LocalDate day) {
+        int i = 0;
+        while (i < stretch.slots().size() && stretch.slots().get(i).date().isBefore(day)) {
+            i++;
+        }
+        return i;
+    }
+
+    /** Reads a section. */
+    private static final class Reader {
+
+        private final SectionSchedule in;
+        private final List<LocalDateRange> breaks;
+        /** Sessions that lessons may take, taught ones left out, from the first of the term on. */
+        private final List<Integer> usable = new ArrayList<>();
+
+        private final Map<Integer, Boolean> opensWeek = new HashMap<>();
+        private int start;
+
+        Reader(SectionSchedule in) {
+            this.in = in;
+            TeachingCalendar calendar = in.calendar();
+            breaks = calendar.breaks();
+            DayOfWeek weekStart = calendar.term().weekStart();
+            long week = Long.MIN_VALUE;
+            for (int i = 0; i < in.sessions().size(); i++) {
+                Session session = in.sessions().get(i);
+                if (session.open()) {
+                    long own = Math.floorDiv(session.date().toEpochDay() + 3 - (weekStart.getValue() - 1), 7);
+                    opensWeek.put(i, own != week);
+                    week = own;
+                }
+                if (session.record()) {
+                    start = usable.size();
+                } else if (session.open()) {
+                    usable.add(i);
+                }
+            }
+        }
+
+        private int breaksBefore(LocalDate day) {
+            return (int) breaks.stream()
+                    .filter(b -> b.getEndInclusive().isBefore(day))
+                    .count();
+        }
+
+        Paced read() {
+            List<Integer> sessions = usable.subList(start, usable.size());
+            List<Slot> slots = sessions.stream()
+                    .map(i -> {
+                        LocalDate day = in.sessions().get(i).date();
+                        return new Slot(day, opensWeek.get(i), breaksBefore(day));
+                    })
+                    .toList();
+            Set<String> tests = tests();
+            List<Asked> lessons = new ArrayList<>();
+            List<Placement> placements = new ArrayList<>();
+            Map<String, Integer> units = new HashMap<>();
+            in.course().units().forEach(u -> units.put(u.id(), units.size()));
+            Set<String> opened = new HashSet<>();
+            Begun begun = null;
+            LocalDate lastTaught = LocalDate.MIN;
+            for (Placement placement : in.placements()) {
+                if (placement.leftOut()) {
+                    continue;
+                }
+                boolean opens = opened.add(placement.unit().id());
+                List<Placement.Slot> had = placement.slots().stream()
+                        .filter(Placement.Slot::taught)
+                        .toList();
+                if (!had.isEmpty()) {
+                    LocalDate day =
+                            in.sessions().get(had.get(had.size() - 1).session()).date();
+                    if (!day.isBefore(lastTaught)) {
+                        lastTaught = day;
+                        begun = new Begun(units.get(placement.unit().id()), breaksBefore(day));
+                    }
+                }
+                if (placement.taught()) {
+                    continue;
+                }
+                lessons.add(asked(placement, units.get(placement.unit().id()), had, opens, tests));
+                placements.add(placement);
+            }
+            return new Paced(
+                    in,
+                    new Stretch(slots, lessons, begun, in.course().besides().weights()),
+                    List.copyOf(sessions),
+                    placements);
+        }
+
+        private Asked asked(Placement placement, int unit, List<Placement.Slot> had, boolean opens, Set<String> tests) {
+            Lesson lesson = placement.lesson();
+            boolean resumed = !had.isEmpty();
+            int length = in.section().length(lesson);
+            length = resumed ? Math.max(1, length - had.size()) : length;
+            LocalDate pin = resumed ? null : in.section().pin(lesson);
+            boolean yields = lesson.id().equals(placement.unit().yields());
+            boolean keepsWeeks = placement.unit().startsWeek();
+            return new Asked(
+                    lesson.id(),
+                    unit,
+                    length,
+                    resumed ? length : Math.min(lesson.minLength(), length),
+                    pin == null ? -1 : pinned(pin),
+                    lesson.reserve(),
+                    !resumed && (lesson.optional() || yields) && !lesson.reserve(),
+                    !resumed && lesson.joinable() && !lesson.reserve(),
+                    opens && keepsWeeks && !resumed,
+                    keepsWeeks,
+                    resumed ? null : in.section().told().get(lesson.id()),
+                    tests.contains(lesson.id()),
+                    resumed
+                            ? breaksBefore(in.sessions()
+                                    .get(had.get(had.size() - 1).session())
+                                    .date())
+                            : -1);
+        }
+
+        /** The slot of a pin: the first usable session on or after it; -2 where that is over, or there is none. */
+        private int pinned(LocalDate pin) {
+            for (int k = 0; k < usable.size(); k++) {
+                if (!in.sessions().get(usable.get(k)).date().isBefore(pin)) {
+                    return k < start ? -2 : k - start;
+                }
+            }
+            return -2;
+        }
+
+        /** Lessons that hold a test: one is due in their session without any offset. */
+        private Set<String> tests() {
+            Set<String> lessons = new HashSet<>();
+            for (ItemDates dates : in.dates()) {
+                Item item = dates.item();
+                DateRule due = dates.rule(Which.DUE);
+                if (item.test()
+                        && due != null
+                        && due.anchor() instanceof Anchor.WithLesson with
+                        && due.plus().n() == 0
+                        && due.snapTo() == null) {
+                    lessons.add(with.lesson());
+                }
+            }
+            return lessons;
+        }
+    }
+}

@@ -1,0 +1,40 @@
+package app.matsuri.core.repace;
+
+import app.matsuri.core.plan.Weights;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A complete way out: the cheapest under its limit.
+ *
+ * @param name of the limit: "let-it-slide", "catch-up-in-unit", "catch-up-by-break", "catch-up-by-pin", "catch-up-by-date",
+ *     "leave-it-out" or "tidy-the-weeks"
+ * @param sentence what it is, in plain words
+ * @param costs by kind; kinds that cost nothing are left out
+ * @param edits what it does, in order of the plan
+ * @param dates the sessions of each lesson under it, by lesson, in order of the plan
+ */
+public record Way(
+        String name,
+        String sentence,
+        Map<Weights.Cost, Integer> costs,
+        List<Edit> edits,
+        Map<String, List<LocalDateTime>> dates) {
+
+    /**
+     * One thing that it does.
+     *
+     * @param kind "give-up-reserve", "leave-out", "shorten", "join", "leave-empty", "begin-mid-week" or "no-room"
+     * @param lesson the lesson that it concerns; null for an empty session
+     * @param session the session that is left empty, or in which a lesson is joined; null for none
+     * @param to the length that a lesson is shortened to; 0 for none
+     * @param sentence it in plain words
+     */
+    public record Edit(String kind, String lesson, LocalDateTime session, int to, String sentence) {}
+
+    /** All that it costs. */
+    public long total() {
+        return Scorer.total(costs);
+    }
+}
