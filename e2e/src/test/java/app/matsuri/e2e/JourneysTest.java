@@ -223,7 +223,8 @@ class JourneysTest {
             page.drag(day("2026-10-20") + " [data-drag='item:topic']", day("2026-10-23"));
             page.seeText(".notice", "to Fri 23 Oct");
             page.click(day("2026-10-23"));
-            assertThat(page.see(".slip li:nth-child(3), .slip li:last-child").getText())
+            assertThat(page.see(".slip ol li:nth-child(3), .slip ol li:last-child")
+                            .getText())
                     .isNotBlank();
             page.drag(day("2026-10-09") + " [data-drag='lesson:CH2']", day("2026-10-19"));
             page.seeText(".strip", "Move “Pools, riffles, bars” to Mon 19 Oct");

@@ -32,12 +32,12 @@ class NoticesJourneysTest {
             page.keys("notice: Rain clothes, 8:15", Keys.ENTER);
             page.seeText(".slip", "Rain clothes");
             page.seeText(".notice", "Add notice “Rain clothes”");
-            page.drag(".slip [data-drag='notice:rain-clothes']", day("2026-10-29"));
-            page.seeText(day("2026-10-29"), "Rain clothes");
+            page.drag(".slip [data-drag='notice:rain-clothes']", day("2026-11-05"));
+            page.seeText(day("2026-11-05"), "Rain clothes");
             page.seeText(".notice", "Move “Rain clothes” to");
             page.hold("z", Keys.CONTROL);
             page.seeText(".notice", "Undo: Move “Rain clothes”");
-            assertThat(has(page, "2026-10-29", "Rain clothes")).isFalse();
+            assertThat(has(page, "2026-11-05", "Rain clothes")).isFalse();
         }
     }
 

@@ -14,7 +14,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledOnOs;
+import org.junit.jupiter.api.condition.OS;
 
 /** The optimum against exhaustive search: every pacing of small stretches, each scored by {@link Scorer}. */
 class OptimumTest {
@@ -146,5 +149,79 @@ class OptimumTest {
                         "midWeek",
                         "noRoom");
         assertThat(Weights.USUAL.of(Cost.NO_ROOM)).isEqualTo(1000);
+    }
+
+    /** A stretch such as a term has: sessions of some weeks with breaks, units of a few lessons, told dates, tests. */
+    private static Stretch term(Random random, int sessions) {
+        List<Slot> slots = new ArrayList<>();
+        int perWeek = 2 + random.nextInt(4);
+        int breaks = 0;
+        LocalDate day = FIRST;
+        while (slots.size() < sessions) {
+            if (random.nextInt(5) == 0 && !slots.isEmpty()) {
+                breaks++;
+                day = day.plusWeeks(1);
+            }
+            int skip = random.nextInt(6) == 0 ? 1 : 0;
+            for (int k = skip; k < perWeek && slots.size() < sessions; k++) {
+                slots.add(new Slot(day.plusDays(k), k == skip, breaks));
+            }
+            day = day.plusWeeks(1);
+        }
+        List<Asked> lessons = new ArrayList<>();
+        int unit = -1;
+        int left = 0;
+        boolean keeps = false;
+        int asked = 0;
+        while (asked < sessions * (0.9 + random.nextDouble() * 0.2)) {
+            boolean opens = left == 0;
+            if (opens) {
+                unit++;
+                left = 2 + random.nextInt(6);
+                keeps = random.nextInt(3) > 0;
+            }
+            left--;
+            int length = random.nextInt(4) == 0 ? 2 + random.nextInt(2) : 1;
+            boolean pinned = random.nextInt(15) == 0;
+            int place = Math.min(sessions - 1, asked + random.nextInt(3));
+            lessons.add(new Asked(
+                    "L" + lessons.size(),
+                    unit,
+                    length,
+                    random.nextBoolean() ? 1 : length,
+                    pinned ? place : -1,
+                    random.nextInt(12) == 0,
+                    random.nextInt(6) == 0,
+                    random.nextInt(5) == 0,
+                    opens && keeps,
+                    keeps,
+                    random.nextInt(3) == 0 ? slots.get(place).date() : null,
+                    random.nextInt(8) == 0,
+                    -1));
+            asked += length;
+        }
+        return new Stretch(slots, lessons, null, Weights.USUAL);
+    }
+
+    /** OR-Tools CP-SAT (reference library) on 200 random stretches, most of 20 to 25 sessions, to be quick: the same optimum. */
+    @Test
+    @EnabledOnOs(
+            value = OS.LINUX,
+            architectures = "amd64",
+            disabledReason = "the solver's native part is taken for this one")
+    void isTheOptimumThatAConstraintSolverProves() {
+        assertThat(IntStream.range(0, 200).mapToObj(OptimumTest::disagreement))
+                .filteredOn(said -> !said.isEmpty())
+                .isEmpty();
+    }
+
+    /** What the solver says otherwise of a random stretch; empty where both agree. */
+    private static String disagreement(int n) {
+        Random random = new Random(20261009L + n);
+        int sessions = n < 190 ? 20 + random.nextInt(6) : n < 198 ? 26 + random.nextInt(15) : n < 199 ? 45 : 60;
+        Stretch stretch = term(random, sessions);
+        long mine = Scorer.total(Scorer.costs(stretch, Optimum.of(stretch)));
+        long proved = SolverModel.least(stretch);
+        return mine == proved ? "" : "case " + n + " of " + sessions + " sessions: " + mine + ", proved " + proved;
     }
 }
