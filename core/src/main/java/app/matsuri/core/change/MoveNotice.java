@@ -6,6 +6,7 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Section;
 import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.NoticeDates.Entry;
 import java.time.LocalDate;
@@ -18,7 +19,7 @@ import java.util.Set;
  * Moves a notice, or one entry of a series, to a day. It keeps its times of day and its length; what its end hangs on
  * stays what it hangs on, and a beginning that hung on something becomes a fixed one.
  *
- * @param section where it was taken from; its present times there are the ones that move
+ * @param section where it was taken from; its present times there are the ones that move; null for its usual ones
  * @param entry the day that names the entry of a series; null for a notice that is once
  * @param to the day it goes to; null to leave the entry out
  */
@@ -28,8 +29,8 @@ public record MoveNotice(String course, String section, String notice, LocalDate
     @Override
     public Outcome apply(Decisions before) {
         Notice was = Find.notice(before, course, notice);
-        boolean own = was.sections().containsKey(section);
-        NoticeTime time = was.when(section);
+        boolean own = section != null && was.sections().containsKey(section);
+        NoticeTime time = section == null ? was.when() : was.when(section);
         NoticeTime moved = time.series() ? entry(before, was, time) : once(before, was, time);
         Notice now = own ? was.withWhen(section, moved) : was.withWhen(moved);
         return Outcome.of(before.withCourse(course, c -> c.withNotice(now)));
@@ -63,9 +64,17 @@ public record MoveNotice(String course, String section, String notice, LocalDate
     }
 
     private NoticeDates dates(Decisions before) {
-        return Find.follows(before, course, section)
+        Notice was = Find.notice(before, course, notice);
+        String seen = section != null
+                ? section
+                : Find.course(before, course).sections().stream()
+                        .map(Section::code)
+                        .filter(code -> was.concerns(code) && !was.sections().containsKey(code))
+                        .findFirst()
+                        .orElse(null);
+        return Find.follows(before, course, seen)
                 .notice(course, notice)
-                .orElseThrow(() -> new Refused("“" + notice + "” is not for section " + section + "."));
+                .orElseThrow(() -> new Refused("“" + was.title() + "” is not for section " + seen + "."));
     }
 
     @Override

@@ -162,6 +162,11 @@ class NoticesTest {
         assertThat(entries(plan, HYD, "B", "walk"))
                 .extracting(Entry::begins)
                 .containsExactly(day("2026-09-15").atStartOfDay());
+        Decisions usual = make(plan, new MoveNotice(HYD, null, "walk", null, day("2026-09-11")));
+        assertThat(begins(usual, "walk")).containsExactly(day("2026-09-11").atStartOfDay());
+        assertThat(entries(usual, HYD, "B", "walk"))
+                .extracting(Entry::begins)
+                .containsExactly(day("2026-09-15").atStartOfDay());
         Decisions moved = make(plan, new MoveNotice(HYD, "B", "walk", null, day("2026-09-16")));
         assertThat(begins(moved, "walk"))
                 .as("A keeps its own")
