@@ -12,7 +12,9 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 
@@ -27,6 +29,7 @@ final class Noticing {
     /** Every section with its notices. */
     static List<SectionSchedule> in(List<SectionSchedule> sections) {
         List<SectionSchedule> done = new ArrayList<>();
+        Map<SectionSchedule, Dates> resolvers = new IdentityHashMap<>();
         for (SectionSchedule section : sections) {
             List<NoticeDates> notices = new ArrayList<>();
             for (SectionSchedule from : sections) {
@@ -42,7 +45,7 @@ final class Noticing {
                                             section.course().code(),
                                             section.section().code());
                     if (here) {
-                        notices.add(dates(from, notice));
+                        notices.add(dates(from, resolvers.computeIfAbsent(from, SectionSchedule::resolver), notice));
                     }
                 }
             }
@@ -88,8 +91,7 @@ final class Noticing {
     }
 
     /** When a notice of its own course is in the section. */
-    static NoticeDates dates(SectionSchedule in, Notice notice) {
-        Dates resolver = in.resolver();
+    private static NoticeDates dates(SectionSchedule in, Dates resolver, Notice notice) {
         NoticeTime time = notice.when(in.section().code());
         Resolved hidden =
                 notice.hiddenUntil() == null ? null : resolver.notice(notice.hiddenUntil(), in.byItem(), null);
