@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
 import { computed, nextTick, onMounted, ref, shallowRef } from "vue";
-import { type Change, type WallView, api, ask } from "../api/client";
+import type { Change, WallView } from "../api/client";
+import { coursePlan } from "../thing/plan";
 import FilesAndLinks from "../thing/FilesAndLinks.vue";
 import DateInput from "../ui/DateInput.vue";
 import MarkdownField from "../ui/MarkdownField.vue";
@@ -37,28 +38,25 @@ interface Notice extends When {
   shared?: string[];
   hiddenUntil?: Record<string, unknown>;
 }
-interface Plan {
-  courses: { code: string; sections: { code: string }[]; notices?: Notice[] }[];
-}
 const { propose, problem, busy, termId } = injectWall();
 const { course, section } = props.wall.section;
 const form = ref<Notice>({ id: "", title: "", ...onDays(props.day) });
 const loaded = ref(false);
-const plan = shallowRef<Plan>({ courses: [] });
+const plan = shallowRef<{ sections: { code: string }[]; notices?: Notice[] }>({ sections: [] });
 const how = ref<"one" | "onward" | "all">(props.entry ? "one" : "all");
 const to = ref(props.entry);
 const onward = ref<When>({ repeats: [] });
 const more = ref(false);
 
-const sections = computed(() => plan.value.courses.find((c) => c.code === course)?.sections.map((s) => s.code) ?? []);
-const others = computed(() => plan.value.courses.filter((c) => c.code !== course).map((c) => c.code));
+const sections = computed(() => plan.value.sections.map((s) => s.code));
+const others = computed(() => [...new Set(props.wall.sections.map((s) => s.course).filter((c) => c !== course))]);
 const work = computed(() => itemsOf(props.wall).map((i) => ({ id: i.id, title: i.title })));
 const series = computed(() => !!form.value.repeats?.length);
 
 onMounted(async () => {
   problem.value = "";
-  plan.value = (await ask(api.GET("/api/terms/{termId}/plan", { params: { path: { termId } } }))) as unknown as Plan;
-  const found = plan.value.courses.find((c) => c.code === course)?.notices?.find((n) => n.id === props.notice);
+  plan.value = (await coursePlan<typeof plan.value>(termId, course)) ?? plan.value;
+  const found = plan.value.notices?.find((n) => n.id === props.notice);
   if (found) {
     form.value = structuredClone(found);
     const last = found.repeats?.[found.repeats.length - 1];
@@ -113,7 +111,7 @@ function clean(value: unknown): unknown {
   );
 }
 function newId() {
-  const taken = new Set(plan.value.courses.find((c) => c.code === course)?.notices?.map((n) => n.id));
+  const taken = new Set(plan.value.notices?.map((n) => n.id));
   const stem =
     form.value.title
       .toLowerCase()

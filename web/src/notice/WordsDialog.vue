@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
 import { computed, nextTick, onMounted, ref } from "vue";
-import { type WallView, api, ask } from "../api/client";
+import type { WallView } from "../api/client";
+import { coursePlan } from "../thing/plan";
 import { weekdayDay } from "../ui/say";
 import { injectWall } from "../wall/useWall";
 
@@ -43,10 +44,7 @@ function show() {
 }
 onMounted(async () => {
   problem.value = "";
-  const plan = (await ask(api.GET("/api/terms/{termId}/plan", { params: { path: { termId } } }))) as unknown as {
-    courses: { code: string; dayNotes?: DayNote[]; weekNotes?: WeekNote[] }[];
-  };
-  const found = plan.courses.find((c) => c.code === course);
+  const found = await coursePlan<{ dayNotes?: DayNote[]; weekNotes?: WeekNote[] }>(termId, course);
   notes.value = found?.dayNotes ?? [];
   weeks.value = found?.weekNotes ?? [];
   if (!dayNote() && notes.value.some((n) => n.date === props.day && n.section === section)) scope.value = section;

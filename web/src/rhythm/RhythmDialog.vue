@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
 import { onMounted, ref } from "vue";
-import { type WallView, api, ask } from "../api/client";
+import type { WallView } from "../api/client";
 import { WEEKDAYS } from "../notice/when";
 import { DATES } from "../thing/dates";
+import { coursePlan } from "../thing/plan";
 import { injectWall } from "../wall/useWall";
 import PartDates from "./PartDates.vue";
 import type { Rule } from "./part";
@@ -59,10 +60,7 @@ const known = ref(false);
 
 onMounted(async () => {
   problem.value = "";
-  const plan = (await ask(api.GET("/api/terms/{termId}/plan", { params: { path: { termId } } }))) as unknown as {
-    courses: { code: string; rhythms?: Rhythm[] }[];
-  };
-  rhythms.value = plan.courses.find((c) => c.code === course)?.rhythms ?? [];
+  rhythms.value = (await coursePlan<{ rhythms?: Rhythm[] }>(termId, course))?.rhythms ?? [];
   if (!rhythms.value.length) begin();
 });
 function begin() {

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
 import { computed, onMounted, ref, shallowRef } from "vue";
-import { type Change, type WallView, api, ask } from "../api/client";
+import type { Change, WallView } from "../api/client";
 import RuleInput from "../ui/RuleInput.vue";
 import { DATES } from "../thing/dates";
 import ItemFields from "../thing/ItemFields.vue";
 import LessonFields from "../thing/LessonFields.vue";
+import { coursePlan } from "../thing/plan";
 import OtherDates from "../thing/OtherDates.vue";
 import { COLOURS } from "./units";
 import { injectWall } from "./useWall";
@@ -42,11 +43,9 @@ const day = computed(
 
 onMounted(async () => {
   problem.value = "";
-  const plan = (await ask(api.GET("/api/terms/{termId}/plan", { params: { path: { termId } } }))) as unknown as {
-    courses: { code: string; sections: { code: string }[]; units: PlanUnit[] }[];
-  };
-  sections.value = plan.courses.find((c) => c.code === course)?.sections ?? [];
-  const units = plan.courses.find((c) => c.code === course)?.units ?? [];
+  const plan = await coursePlan<{ sections: { code: string }[]; units: PlanUnit[] }>(termId, course);
+  sections.value = plan?.sections ?? [];
+  const units = plan?.units ?? [];
   const list = what === "lesson" ? "lessons" : "items";
   unit.value = units.find((u) => (what === "unit" ? u.id === id : u[list].some((x) => x.id === id))) ?? null;
   const found = what === "unit" ? unit.value : unit.value?.[list].find((x) => x.id === id);

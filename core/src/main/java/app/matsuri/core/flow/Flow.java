@@ -6,13 +6,11 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
-import app.matsuri.core.session.Session;
 import app.matsuri.core.session.Sessions;
 import app.matsuri.core.session.Timetable;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,12 +25,7 @@ public final class Flow {
     private final Section section;
     private final Sessions sessions;
 
-    /** Indices of the sessions that lessons may take: open and without a record. */
-    private final int[] usable;
-    /** Where in {@link #usable} placing begins: behind the last session with a record. */
-    private final int start;
-    /** Whether a usable session is its week's first. */
-    private final boolean[] opensWeek;
+    private final Usable usable;
 
     private final Map<String, List<Integer>> taught;
 
@@ -40,30 +33,7 @@ public final class Flow {
         this.course = course;
         this.section = section;
         this.sessions = sessions;
-        int n = sessions.size();
-        int[] found = new int[n];
-        boolean[] firsts = new boolean[n];
-        int count = 0;
-        int begin = 0;
-        long week = Long.MIN_VALUE;
-        for (int i = 0; i < n; i++) {
-            Session session = sessions.get(i);
-            boolean opens = false;
-            if (session.open()) {
-                long own = Math.floorDiv(session.date().toEpochDay() + 3 - (weekStart.getValue() - 1), 7);
-                opens = own != week;
-                week = own;
-            }
-            if (session.record()) {
-                begin = count;
-            } else if (session.open()) {
-                firsts[count] = opens;
-                found[count++] = i;
-            }
-        }
-        usable = Arrays.copyOf(found, count);
-        opensWeek = firsts;
-        start = begin;
+        usable = Usable.of(sessions, weekStart);
         taught = taught();
     }
 
@@ -130,18 +100,18 @@ public final class Flow {
         private final List<Rest> rests;
         private final int[] limits;
         private final boolean byMinutes = section.pace() == Section.Pace.MINUTES;
-        private int at = start;
+        private int at = usable.start();
         private int used;
         private Lack lack;
 
         Cursor(List<Rest> rests) {
             this.rests = rests;
             this.limits = new int[rests.size()];
-            int limit = usable.length;
+            int limit = usable.size();
             for (int i = rests.size() - 1; i >= 0; i--) {
                 limits[i] = limit;
                 if (rests.get(i).pin() != null) {
-                    limit = onOrAfter(rests.get(i).pin());
+                    limit = usable.onOrAfter(rests.get(i).pin());
                 }
             }
         }
@@ -187,12 +157,12 @@ public final class Flow {
                 int room = Math.max(0, limit - first);
                 at = oldAt;
                 used = oldUsed;
-                lack = limit < usable.length || pinAhead(rest) ? Lack.BEFORE_PIN : Lack.TERM_ENDS;
+                lack = limit < usable.size() || pinAhead(rest) ? Lack.BEFORE_PIN : Lack.TERM_ENDS;
                 unfinished = false;
                 return Math.max(1, rest.length() - room);
             }
             for (int i = first; i < end; i++) {
-                slots.add(new Slot(usable[i], false));
+                slots.add(new Slot(usable.session(i), false));
             }
             return 0;
         }
@@ -225,8 +195,8 @@ public final class Flow {
         /** Goes to where the lesson may begin by its gap, week start and pin; why not, when its pin has no room. */
         private Lack approach(Rest rest) {
             if (rest.pin() != null) {
-                int session = onOrAfter(rest.pin());
-                if (session >= usable.length || session < at || session == at && used > 0) {
+                int session = usable.onOrAfter(rest.pin());
+                if (session >= usable.size() || session < at || session == at && used > 0) {
                     return Lack.PIN_HAS_NO_ROOM;
                 }
                 at = session;
@@ -240,7 +210,7 @@ public final class Flow {
             }
             if (rest.opensUnit() && rest.unit().startsWeek()) {
                 wholeSession();
-                while (at < usable.length && !opensWeek[at]) {
+                while (at < usable.size() && !usable.opensWeek(at)) {
                     at++;
                 }
             }
@@ -259,7 +229,7 @@ public final class Flow {
         }
 
         private int left() {
-            return sessions.get(usable[at]).minutes() - used;
+            return sessions.get(usable.session(at)).minutes() - used;
         }
 
         private void next() {
@@ -272,20 +242,5 @@ public final class Flow {
                 next();
             }
         }
-    }
-
-    /** The first usable session on or after the day, those before the cursor included. */
-    private int onOrAfter(LocalDate day) {
-        int low = 0;
-        int high = usable.length;
-        while (low < high) {
-            int middle = (low + high) >>> 1;
-            if (sessions.get(usable[middle]).date().isBefore(day)) {
-                low = middle + 1;
-            } else {
-                high = middle;
-            }
-        }
-        return low;
     }
 }

@@ -1,7 +1,7 @@
 package app.matsuri.core.repace;
 
-import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.flow.Placement;
+import app.matsuri.core.flow.Usable;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
@@ -15,8 +15,6 @@ import app.matsuri.core.repace.Stretch.Begun;
 import app.matsuri.core.repace.Stretch.Slot;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.core.session.Session;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -102,31 +100,12 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
 
         private final SectionSchedule in;
         private final List<LocalDateRange> breaks;
-        /** Sessions that lessons may take, taught ones left out, from the first of the term on. */
-        private final List<Integer> usable = new ArrayList<>();
-
-        private final Map<Integer, Boolean> opensWeek = new HashMap<>();
-        private int start;
+        private final Usable usable;
 
         Reader(SectionSchedule in) {
             this.in = in;
-            TeachingCalendar calendar = in.calendar();
-            breaks = calendar.breaks();
-            DayOfWeek weekStart = calendar.term().weekStart();
-            long week = Long.MIN_VALUE;
-            for (int i = 0; i < in.sessions().size(); i++) {
-                Session session = in.sessions().get(i);
-                if (session.open()) {
-                    long own = Math.floorDiv(session.date().toEpochDay() + 3 - (weekStart.getValue() - 1), 7);
-                    opensWeek.put(i, own != week);
-                    week = own;
-                }
-                if (session.record()) {
-                    start = usable.size();
-                } else if (session.open()) {
-                    usable.add(i);
-                }
-            }
+            breaks = in.calendar().breaks();
+            usable = Usable.of(in.sessions(), in.calendar().term().weekStart());
         }
 
         private int breaksBefore(LocalDate day) {
@@ -136,13 +115,13 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
         }
 
         Paced read() {
-            List<Integer> sessions = usable.subList(start, usable.size());
-            List<Slot> slots = sessions.stream()
-                    .map(i -> {
-                        LocalDate day = in.sessions().get(i).date();
-                        return new Slot(day, opensWeek.get(i), breaksBefore(day));
-                    })
-                    .toList();
+            List<Integer> sessions = new ArrayList<>();
+            List<Slot> slots = new ArrayList<>();
+            for (int k = usable.start(); k < usable.size(); k++) {
+                LocalDate day = in.sessions().get(usable.session(k)).date();
+                sessions.add(usable.session(k));
+                slots.add(new Slot(day, usable.opensWeek(k), breaksBefore(day)));
+            }
             Set<String> tests = tests();
             List<Asked> lessons = new ArrayList<>();
             List<Placement> placements = new ArrayList<>();
@@ -210,12 +189,8 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
 
         /** The slot of a pin: the first usable session on or after it; -2 where that is over, or there is none. */
         private int pinned(LocalDate pin) {
-            for (int k = 0; k < usable.size(); k++) {
-                if (!in.sessions().get(usable.get(k)).date().isBefore(pin)) {
-                    return k < start ? -2 : k - start;
-                }
-            }
-            return -2;
+            int k = usable.onOrAfter(pin);
+            return k < usable.start() || k == usable.size() ? -2 : k - usable.start();
         }
 
         /** Lessons that hold a test: one is due in their session without any offset. */
