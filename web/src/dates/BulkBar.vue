@@ -2,7 +2,7 @@
 import { computed, reactive, ref } from "vue";
 import { type Change, type DatesRow, api, ask } from "../api/client";
 import { type Bulk, HOWS, UNITS, bulkChange } from "./bulk";
-import { WHICH, WHICH_NAME, type Which } from "./table";
+import { WHICH, WHICH_NAME, type Which, isNotice } from "./table";
 import { injectDates } from "./useDates";
 
 /** One change over the dates of all chosen rows. */
@@ -38,6 +38,9 @@ const ready = computed(() =>
     ? WHICH.some((w) => text[w].trim())
     : bulk.dates.length > 0 && (bulk.by > 0 || !bulk.how.match(/later|earlier/)),
 );
+/** A notice begins and ends, and is never due. */
+const hasDate = (row: DatesRow, which: Which) => which !== "due" || !isNotice(row);
+const notices = computed(() => props.rows.filter(isNotice).length);
 let asked = 0;
 
 function readSet() {
@@ -46,7 +49,7 @@ function readSet() {
       params: { path: { termId: state.termId } },
       body: {
         cells: props.rows.flatMap((row) =>
-          WHICH.filter((w) => text[w].trim()).map((w) => ({
+          WHICH.filter((w) => text[w].trim() && hasDate(row, w)).map((w) => ({
             course: row.course,
             item: row.id,
             sections: bulk.sections,
@@ -63,7 +66,7 @@ async function understand() {
   const turn = ++asked;
   said.value = "";
   misread.value = false;
-  if (!WHICH.some((w) => text[w].trim())) return;
+  if (!props.rows.some((row) => WHICH.some((w) => text[w].trim() && hasDate(row, w)))) return;
   const found = await readSet().catch((e: Error) => {
     said.value = e.message;
     misread.value = true;
@@ -75,7 +78,7 @@ async function understand() {
   said.value = bad[0]
     ? `${bad.length === found.cells.length ? "" : `${bad.length} of ${found.cells.length}: `}${bad[0].said}`
     : `“${props.rows[0]?.title ?? ""}”: ${found.cells
-        .slice(0, WHICH.filter((w) => text[w].trim()).length)
+        .slice(0, WHICH.filter((w) => text[w].trim() && props.rows[0] && hasDate(props.rows[0], w)).length)
         .map((c) => c.said)
         .join("; ")}`;
 }
@@ -109,6 +112,9 @@ function section(event: Event) {
   <form class="bulk" aria-label="One change for all chosen rows" @submit.prevent="propose">
     <div class="bulk-line">
       <b>{{ rows.length }} chosen</b>
+      <span v-if="notices" class="soft"
+        >{{ notices === 1 ? "1 is a notice and has" : `${notices} are notices and have` }} no due date</span
+      >
       <label v-if="sections.length > 1"
         >section
         <select class="field" :value="bulk.sections.join('\t')" @change="section">

@@ -271,7 +271,6 @@ function sortBy(name: string) {
           <template v-for="line in [lines[v.index] as TableRow]" :key="line.key">
             <span role="gridcell" class="td tick" :data-line="v.index">
               <input
-                v-if="!isNotice(line.row)"
                 type="checkbox"
                 tabindex="-1"
                 :checked="chosen.has(line.key)"

@@ -1,6 +1,6 @@
 import { type ComputedRef, computed, ref } from "vue";
 import { type Change, type CellsRead, api, ask } from "../api/client";
-import { type DateColumn, type TableLine, type TableRow, isNotice, plainText } from "./table";
+import { type DateColumn, type TableLine, type TableRow, plainText } from "./table";
 import type { DatesState } from "./useDates";
 
 /** A place in the table: a line, and a column by its number; column 0 is the thing itself. */
@@ -99,8 +99,6 @@ export function useSheet(
     void understand();
   }
 
-  /** One change over many is for work only; a notice has its cells. */
-  const isWork = (line: TableLine): line is TableRow => isRow(line) && !isNotice(line.row);
   function choose(line: number, extend = false) {
     const set = new Set(chosen.value);
     const [from, to] =
@@ -109,7 +107,7 @@ export function useSheet(
     const on = isRow(row) && !set.has(row.key);
     for (let n = from; n <= to; n++) {
       const each = lines.value[n];
-      if (!isRow(each) || isNotice(each.row)) continue;
+      if (!isRow(each)) continue;
       if (on) set.add(each.key);
       else set.delete(each.key);
     }
@@ -118,7 +116,7 @@ export function useSheet(
   }
   function chooseRange() {
     const set = new Set(chosen.value);
-    const rows = lines.value.slice(range.value.first, range.value.last + 1).filter(isWork);
+    const rows = lines.value.slice(range.value.first, range.value.last + 1).filter(isRow);
     const on = rows.some((r) => !set.has(r.key));
     for (const r of rows) {
       if (on) set.add(r.key);
@@ -128,7 +126,7 @@ export function useSheet(
     chosen.value = set;
   }
   function chooseAll(on: boolean) {
-    chosen.value = new Set(on ? lines.value.filter(isWork).map((r) => r.key) : []);
+    chosen.value = new Set(on ? lines.value.filter(isRow).map((r) => r.key) : []);
   }
 
   // --- typing

@@ -45,6 +45,14 @@ const loaded = ref(false);
 const plan = shallowRef<{ sections: { code: string }[]; notices?: Notice[] }>({ sections: [] });
 const how = ref<"one" | "onward" | "all">(props.entry ? "one" : "all");
 const to = ref(props.entry);
+const shown = props.wall.weeks
+  .flatMap((w) => w.days)
+  .flatMap((d) => d.notices)
+  .find((n) => n.course === course && n.id === props.notice && n.entry === props.entry);
+if (shown) to.value = shown.begins.slice(0, 10);
+/** An entry's time of day; empty for whole days. */
+const wasAt = shown && !shown.allDay ? shown.begins.slice(11, 16) : "";
+const at = ref(wasAt);
 const onward = ref<When>({ repeats: [] });
 const more = ref(false);
 
@@ -127,7 +135,10 @@ async function send(change: Change) {
 }
 function save() {
   const base = { course, notice: props.notice };
-  if (how.value === "one") return send({ kind: "move-notice", section, ...base, entry: props.entry, to: to.value });
+  if (how.value === "one") {
+    const time = at.value && at.value !== wasAt ? { time: at.value } : {};
+    return send({ kind: "move-notice", section, ...base, entry: props.entry, to: to.value, ...time });
+  }
   if (how.value === "onward") {
     return send({ kind: "change-notice-series", ...base, from: props.entry, repeat: clean(onward.value.repeats?.[0]) });
   }
@@ -157,9 +168,15 @@ function remove() {
         <label><input v-model="how" type="radio" value="all" /> the whole series</label>
       </div>
       <template v-if="how === 'one'">
-        <span>{{ form.title }}</span><span class="soft">keeps its time of day</span>
+        <span class="wide">{{ form.title }}</span>
         <label for="notice-to">Moves to</label>
-        <DateInput id="notice-to" v-model="to" :term-id="termId" />
+        <div class="row">
+          <DateInput id="notice-to" v-model="to" :term-id="termId" />
+          <template v-if="wasAt"
+            ><label for="notice-at">at</label>
+            <input id="notice-at" v-model="at" class="field" type="time" required />
+          </template>
+        </div>
       </template>
       <template v-else-if="how === 'onward'">
         <span>From {{ weekdayDay(entry) }} on</span>
@@ -276,5 +293,13 @@ function remove() {
 <style scoped>
 .sub {
   padding-left: 4px;
+}
+.row {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.row input[type="time"] {
+  width: 110px;
 }
 </style>

@@ -10,6 +10,8 @@ const props = defineProps<{
   rows: number;
   /** Whether Tab indents a line; Esc, then Tab leaves the field. */
   indents?: boolean;
+  /** Whether a dialog that opens with it begins here. */
+  autofocus?: boolean;
 }>();
 const text = defineModel<string>({ required: true });
 
@@ -87,6 +89,7 @@ function move(step: number) {
         class="field"
         spellcheck="false"
         wrap="off"
+        :autofocus="autofocus"
         :placeholder="placeholder"
         :aria-describedby="`${id}-sum`"
         @scroll="scroll = ($event.target as HTMLElement).scrollTop"

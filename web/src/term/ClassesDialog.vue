@@ -100,7 +100,7 @@ function save(line: Line | null) {
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p>
       {{ count(lines.filter((l) => l.number).length, "class takes", "classes take") }} place.
-      <button type="button" class="btn" @click="edit(null)">Add a class</button>
+      <button type="button" class="btn" autofocus @click="edit(null)">Add a class</button>
     </p>
     <form v-if="open === 'new'" class="form box" @submit.prevent="save(null)">
       <label for="class-day">Day</label>

@@ -95,6 +95,7 @@ function tick(number: number) {
       <div class="give-side">
         <GiveList
           id="paste-off"
+          autofocus
           label="The school’s list of dates"
           accept=".ics,.csv,.xlsx,.txt"
           :wrong="problem"

@@ -13,6 +13,8 @@ const props = defineProps<{
   section?: string;
   /** Its name where no label stands beside it. */
   label?: string;
+  /** Whether a dialog that opens with it begins here. */
+  autofocus?: boolean;
 }>();
 const date = defineModel<string>({ required: true });
 
@@ -62,6 +64,7 @@ async function read() {
       v-model="text"
       class="field"
       autocomplete="off"
+      :autofocus="autofocus"
       :aria-label="label"
       :aria-invalid="wrong"
       :aria-describedby="`${id}-said`"

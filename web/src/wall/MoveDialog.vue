@@ -46,6 +46,7 @@ async function send() {
       <DateInput
         id="move-to"
         v-model="to"
+        autofocus
         :term-id="termId"
         :section="`${wall.section.course}/${wall.section.section}`"
       />

@@ -87,6 +87,12 @@ async function propose() {
   const change = taken.value?.change ?? read.value?.change;
   if (change && (await state.propose(change as unknown as Change))) emit("done");
 }
+/** What would be added, without what would not. */
+const added = (found: Schemas["OutlineRead"]) =>
+  [found.units ? count(found.units, "unit") : "", found.lessons ? count(found.lessons, "lesson") : ""]
+    .concat(found.items ? count(found.items, "thing") : "")
+    .filter(Boolean)
+    .join(", ");
 </script>
 
 <template>
@@ -106,6 +112,7 @@ async function propose() {
       :model-value="text"
       label="Outline"
       indents
+      autofocus
       placeholder="Ice on rivers
   Frazil and anchor ice (2)
     Read 30, due same day"
@@ -148,11 +155,7 @@ async function propose() {
         Add {{ unit?.title }}
       </button>
       <button v-else type="button" class="btn go" :disabled="!read?.change || state.busy.value" @click="propose">
-        {{
-          read?.change
-            ? `Add ${count(read.units, "unit")}, ${count(read.lessons, "lesson")}, ${count(read.items, "thing")}`
-            : "Add it"
-        }}
+        {{ read?.change ? `Add ${added(read)}` : "Add it" }}
       </button>
     </div>
   </Dialog>

@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
@@ -56,6 +57,20 @@ final class Find {
     /** A notice as what a hand moves: notices and work may have the same id. */
     static Hand hand(String course, String notice) {
         return new Hand(course, Hand.notice(notice));
+    }
+
+    /** The title of work, or of a notice among work. */
+    static String title(Decisions in, String course, String id) {
+        return NoticeAsItem.find(course(in, course), id)
+                .map(Notice::title)
+                .orElseGet(() -> item(in, course, id).title());
+    }
+
+    /** Work, or a notice among work, as what a hand moves. */
+    static Hand dated(Decisions in, String course, String id) {
+        return NoticeAsItem.find(course(in, course), id)
+                .map(notice -> hand(course, notice.id()))
+                .orElseGet(() -> new Hand(course, id));
     }
 
     /** What follows for the section, or for the course's first one where none is named. */

@@ -22,45 +22,60 @@ import java.util.Set;
  * @param section where it was taken from; its present times there are the ones that move; null for its usual ones
  * @param entry the day that names the entry of a series; null for a notice that is once
  * @param to the day it goes to; null to leave the entry out
+ * @param time another time of day for one entry of a timed series; null to keep its own
  */
-public record MoveNotice(String course, String section, String notice, LocalDate entry, LocalDate to)
+public record MoveNotice(String course, String section, String notice, LocalDate entry, LocalDate to, LocalTime time)
         implements Change {
+
+    /** To another day, at its own time. */
+    public MoveNotice(String course, String section, String notice, LocalDate entry, LocalDate to) {
+        this(course, section, notice, entry, to, null);
+    }
 
     @Override
     public Outcome apply(Decisions before) {
         Notice was = Find.notice(before, course, notice);
         boolean own = section != null && was.sections().containsKey(section);
-        NoticeTime time = section == null ? was.when() : was.when(section);
-        NoticeTime moved = time.series() ? entry(before, was, time) : once(before, was, time);
+        NoticeTime when = section == null ? was.when() : was.when(section);
+        NoticeTime moved = when.series() ? entry(before, was.title(), when) : once(before, was, when);
         Notice now = own ? was.withWhen(section, moved) : was.withWhen(moved);
         return Outcome.of(before.withCourse(course, c -> c.withNotice(now)));
     }
 
-    private NoticeTime entry(Decisions before, Notice was, NoticeTime time) {
+    private NoticeTime entry(Decisions before, String title, NoticeTime was) {
         if (entry == null) {
-            throw new Refused("“" + was.title()
-                    + "” is a series: take one of its days on the Wall, or open it to change all of it.");
+            throw new Refused(
+                    "“" + title + "” is a series: take one of its days on the Wall, or open it to change all of it.");
         }
         Entry found = dates(before).entries().stream()
                 .filter(e -> entry.equals(e.first()))
                 .findFirst()
-                .orElseThrow(
-                        () -> new Refused("“" + was.title() + "” has nothing on " + Say.day(entry) + " any more."));
-        return time.instead(entry, to == null ? null : to.atTime(found.begins().toLocalTime()));
+                .orElseThrow(() -> new Refused("“" + title + "” has nothing on " + Say.day(entry) + " any more."));
+        if (to == null) {
+            return was.instead(entry, null);
+        }
+        if (time != null && found.allDay()) {
+            throw new Refused("“" + title + "” is for whole days and has no time of day."
+                    + " Give the series a time first, or only another day.");
+        }
+        return was.instead(entry, to.atTime(time == null ? found.begins().toLocalTime() : time));
     }
 
-    private NoticeTime once(Decisions before, Notice was, NoticeTime time) {
+    private NoticeTime once(Decisions before, Notice was, NoticeTime when) {
+        if (time != null) {
+            throw new Refused("“" + was.title() + "” is no series: open it to change its time.");
+        }
         if (to == null) {
             throw new Refused("“" + was.title() + "” is no series: take it out as a whole.");
         }
         Entry found = dates(before).entries().get(0);
         LocalDateTime begins = to.atTime(found.resolved() ? found.begins().toLocalTime() : LocalTime.MIDNIGHT);
-        DateRule ends = time.ends();
+        DateRule ends = when.ends();
         if (ends != null && ends.plain() && found.resolved()) {
             long days = ChronoUnit.DAYS.between(found.begins().toLocalDate(), to);
             ends = DateRule.at(((Anchor.Fixed) ends.anchor()).at().plusDays(days));
         }
-        return NoticeTime.once(time.allDay(), DateRule.at(begins), ends);
+        return NoticeTime.once(when.allDay(), DateRule.at(begins), ends);
     }
 
     private NoticeDates dates(Decisions before) {
@@ -82,7 +97,9 @@ public record MoveNotice(String course, String section, String notice, LocalDate
         String title = "“" + Find.notice(before, course, notice).title() + "”";
         return to == null
                 ? "Leave out " + title + " on " + Say.day(entry)
-                : "Move " + title + (entry == null ? "" : " of " + Say.day(entry)) + " to " + Say.day(to);
+                : "Move " + title + (entry == null ? "" : " of " + Say.day(entry))
+                        + (time != null && to.equals(entry) ? "" : " to " + Say.day(to))
+                        + (time == null ? "" : (to.equals(entry) ? " to " : ", ") + time);
     }
 
     @Override

@@ -107,12 +107,6 @@ public record PutDates(List<Entry> entries) implements Change {
         }
     }
 
-    private static String title(Decisions in, Entry entry) {
-        return NoticeAsItem.find(Find.course(in, entry.course()), entry.item())
-                .map(Notice::title)
-                .orElseGet(() -> Find.item(in, entry.course(), entry.item()).title());
-    }
-
     @Override
     public String sentence(Decisions before) {
         Set<String> titles = new LinkedHashSet<>();
@@ -122,7 +116,7 @@ public record PutDates(List<Entry> entries) implements Change {
             dates.addAll(entry.dates().keySet());
         }
         Entry first = entries.get(0);
-        String title = "“" + title(before, first) + "”";
+        String title = "“" + Find.title(before, first.course(), first.item()) + "”";
         String what = titles.size() == 1 ? title : titles.size() + " things";
         String in = titles.size() == 1 && first.sections().size() == 1
                 ? " in section " + first.sections().get(0)
@@ -146,9 +140,7 @@ public record PutDates(List<Entry> entries) implements Change {
     public Set<Hand> hands(Decisions before) {
         Set<Hand> hands = new LinkedHashSet<>();
         for (Entry entry : entries) {
-            hands.add(NoticeAsItem.find(Find.course(before, entry.course()), entry.item())
-                    .map(notice -> Find.hand(entry.course(), notice.id()))
-                    .orElseGet(() -> new Hand(entry.course(), entry.item())));
+            hands.add(Find.dated(before, entry.course(), entry.item()));
         }
         return hands;
     }

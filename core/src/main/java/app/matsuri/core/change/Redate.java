@@ -1,9 +1,7 @@
 package app.matsuri.core.change;
 
-import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
-import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Which;
 import java.time.DayOfWeek;
@@ -18,7 +16,7 @@ import java.util.Set;
  * One change over the dates of many items. Sections with dates of their own keep them apart: the change is made to
  * those as well.
  *
- * @param items ids of items of the course, one or more
+ * @param items ids of items of the course, and of its notices among work; one or more
  * @param sections codes of the sections that are meant; none for the plan, and so for all
  * @param dates the dates that change, of those that each item has; one or more
  */
@@ -108,22 +106,13 @@ public record Redate(String course, List<String> items, List<String> sections, S
 
     @Override
     public Outcome apply(Decisions before) {
-        Course in = Find.course(before, course);
-        for (String id : items) {
-            NoticeAsItem.find(in, id).ifPresent(notice -> {
-                throw new Refused(
-                        "“" + notice.title() + "” is a notice: its beginning and end are typed in their cells,"
-                                + " or moved on the Wall. Choose work only.");
-            });
-        }
         return new Redating(this, before).run();
     }
 
     @Override
     public String sentence(Decisions before) {
-        String what = items.size() == 1
-                ? "“" + Find.item(before, course, items.get(0)).title() + "”"
-                : items.size() + " things";
+        String what =
+                items.size() == 1 ? "“" + Find.title(before, course, items.get(0)) + "”" : items.size() + " things";
         String in = sections.isEmpty() ? "" : " in section " + String.join(" and ", sections);
         return how.said() + " " + PutDates.said(dates) + " of " + what + in;
     }
@@ -131,7 +120,7 @@ public record Redate(String course, List<String> items, List<String> sections, S
     @Override
     public Set<Hand> hands(Decisions before) {
         Set<Hand> hands = new LinkedHashSet<>();
-        items.forEach(id -> hands.add(new Hand(course, id)));
+        items.forEach(id -> hands.add(Find.dated(before, course, id)));
         return hands;
     }
 

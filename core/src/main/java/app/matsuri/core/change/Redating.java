@@ -11,6 +11,7 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Which;
@@ -53,8 +54,16 @@ final class Redating {
         Course course = Find.course(before, redate.course());
         Map<String, Item> items = new HashMap<>();
         course.items().forEach(i -> items.put(i.id(), i));
+        NoticesRedated notices = new NoticesRedated(course);
+        course = notices.in(course);
         for (String id : redate.items()) {
-            Item item = items.containsKey(id) ? items.get(id) : Find.item(before, redate.course(), id);
+            Item item = items.containsKey(id)
+                    ? items.get(id)
+                    : NoticeAsItem.item(course, id).orElseGet(() -> Find.item(before, redate.course(), id));
+            if (notices.series(id)) {
+                notes.add("“" + item.title() + "” is a series and stays: change it on the Wall, on one of its days.");
+                continue;
+            }
             if (item.locked()) {
                 notes.add("“" + item.title() + "” has an official date and stays.");
                 continue;
@@ -67,7 +76,7 @@ final class Redating {
                             ? "None of what is chosen has such a date: nothing changes."
                             : String.join(" ", notes));
         }
-        return new Outcome(before.withCourse(withItems(course)), List.copyOf(notes));
+        return new Outcome(before.withCourse(notices.out(withItems(course), redated)), List.copyOf(notes));
     }
 
     /** With all items that differ, in one go: a course may have some hundred. */
@@ -99,7 +108,7 @@ final class Redating {
         Map<Which, DateRule> plan = new EnumMap<>(Which.class);
         Course now = in;
         for (Which which : redate.dates()) {
-            ItemDates dates = first.byItem().get(item.id());
+            ItemDates dates = dates(first, item);
             DateRule rule = planned(dates, item, which);
             if (rule == null) {
                 continue;
@@ -124,9 +133,13 @@ final class Redating {
         return now;
     }
 
+    private static ItemDates dates(SectionSchedule in, Item item) {
+        return in.dated(item.id()).orElseThrow();
+    }
+
     private static boolean differs(SectionSchedule a, SectionSchedule b, Item item, Which which) {
-        Resolved one = a.byItem().get(item.id()).get(which);
-        Resolved other = b.byItem().get(item.id()).get(which);
+        Resolved one = dates(a, item).get(which);
+        Resolved other = dates(b, item).get(which);
         return other != null && other.resolved() && one != null && !other.equals(one);
     }
 
@@ -143,7 +156,7 @@ final class Redating {
     private Course own(Course in, Item item, Section section, Set<Which> dates) {
         Course now = in;
         SectionSchedule view = views.get(section.code());
-        ItemDates in0 = view.byItem().get(item.id());
+        ItemDates in0 = dates(view, item);
         for (Which which : dates) {
             DateRule rule = in0.rule(which);
             if (rule == null) {
@@ -167,6 +180,10 @@ final class Redating {
     /** The rule after the change; empty for no date, null where it stays as it is. */
     private Optional<DateRule> next(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
         if (redate.how() instanceof How.Clear) {
+            if (item.kind().equals(NoticeAsItem.KIND) && which == Which.OPENS) {
+                notes.add("“" + item.title() + "” keeps its beginning: a notice has one.");
+                return null;
+            }
             return Optional.empty();
         }
         if (redate.how() instanceof How.By by) {
@@ -192,8 +209,8 @@ final class Redating {
     }
 
     private Optional<DateRule> by(DateRule rule, How.By by, Item item, Which which, SectionSchedule view) {
-        if (rule.anchor() instanceof Anchor.OwnDate own && redate.dates().contains(own.which())) {
-            return null; // it hangs on a date that moves, and comes along
+        if (comesAlong(rule.anchor())) {
+            return null;
         }
         if (rule.plain()) {
             LocalDateTime at = ((Anchor.Fixed) rule.anchor()).at();
@@ -213,6 +230,15 @@ final class Redating {
             return null;
         }
         return Optional.of(rule.from(rule.anchor(), sum));
+    }
+
+    /** Whether it hangs on a date that moves too. */
+    private boolean comesAlong(Anchor anchor) {
+        if (anchor instanceof Anchor.OfItem of) {
+            return redate.items().contains(of.item()) && redate.dates().contains(of.which());
+        }
+        return anchor instanceof Anchor.OwnDate own && redate.dates().contains(own.which())
+                || anchor instanceof Anchor.OwnBeginning && redate.dates().contains(Which.OPENS);
     }
 
     /** Both distances as one; null where they cannot be added. */

@@ -35,6 +35,7 @@ public final class Findings {
         schedule.sections().forEach(section -> CHECKS.forEach(check -> check.look(section, all::add)));
         Clashes.look(schedule, all::add);
         TestsTogether.look(schedule, all::add);
+        SectionsApart.look(schedule, all::add);
         all.sort(Comparator.comparing(Finding::severity));
         return all;
     }

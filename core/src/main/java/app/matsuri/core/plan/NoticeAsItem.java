@@ -2,6 +2,7 @@ package app.matsuri.core.plan;
 
 import app.matsuri.core.calendar.Extra;
 import java.time.LocalTime;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,9 @@ import java.util.Set;
  * closes, and it is never due. Its id there is {@code notice:} and its own, since work may have the same.
  */
 public final class NoticeAsItem {
+
+    /** The kind of a notice among work. */
+    public static final String KIND = "notice";
 
     private static final String BEFORE = "notice:";
 
@@ -29,12 +33,32 @@ public final class NoticeAsItem {
 
     /** The notice as work, with its usual time; a series has no dates of its own. */
     public static Item item(Notice notice) {
-        NoticeTime when = notice.when();
-        return Item.of(id(notice), null, "notice", notice.title(), null)
-                .withRule(Which.OPENS, when.begins())
-                .withRule(Which.CLOSES, when.ends())
+        List<String> only = notice.reach() == Notice.Reach.EVERYONE ? List.of() : notice.only();
+        Item item = Item.of(id(notice), null, KIND, notice.title(), null)
                 .withDetails(new ItemDetails(
-                        null, "", "", "", List.of(), List.of(), notice.only(), ItemDetails.ALL, List.of(), false));
+                        null, "", "", "", List.of(), List.of(), only, ItemDetails.ALL, List.of(), false));
+        return item.withRules(rules(notice.when()));
+    }
+
+    /** The work that an id means, or the notice as work. */
+    public static Optional<Item> item(Course course, String id) {
+        return course.item(id).or(() -> find(course, id).map(NoticeAsItem::item));
+    }
+
+    /** Whether the id means a notice of whole days, in the section or where null in those without a time of their own. */
+    public static boolean wholeDays(Course course, String id, String section) {
+        return find(course, id)
+                .map(n -> section == null ? n.when() : n.when(section))
+                .filter(NoticeTime::allDay)
+                .isPresent();
+    }
+
+    /** The rules of a time as those of work; null for the date that it does not have. */
+    public static Map<Which, DateRule> rules(NoticeTime when) {
+        Map<Which, DateRule> rules = new EnumMap<>(Which.class);
+        rules.put(Which.OPENS, when.begins());
+        rules.put(Which.CLOSES, when.ends());
+        return rules;
     }
 
     /** A unit that holds nothing and dates nothing, where work must have one. */
@@ -54,15 +78,28 @@ public final class NoticeAsItem {
         if (dates.containsKey(Which.DUE)) {
             throw new IllegalArgumentException("“" + title + "” is a notice: it begins and ends, and is never due.");
         }
-        DateRule begins = dates.getOrDefault(Which.OPENS, Optional.of(when.begins()))
+        DateRule begins = rule(dates, Which.OPENS, when.begins(), title)
                 .orElseThrow(() -> new IllegalArgumentException(
                         "“" + title + "” must begin on some day. Take the notice out if it is over."));
-        DateRule ends = dates.getOrDefault(Which.CLOSES, Optional.ofNullable(when.ends()))
-                .orElse(null);
+        DateRule ends = rule(dates, Which.CLOSES, when.ends(), title).orElse(null);
         boolean timed = dates.values().stream()
                 .anyMatch(rule -> rule.filter(NoticeAsItem::timed).isPresent());
         boolean allDay = when.allDay() && !timed;
         return NoticeTime.once(allDay, allDay ? day(begins) : begins, allDay ? day(ends) : ends);
+    }
+
+    /** The rule that was typed, else the one there was; what hangs on where work opens hangs on the beginning. */
+    private static Optional<DateRule> rule(
+            Map<Which, Optional<DateRule>> dates, Which which, DateRule was, String title) {
+        Optional<DateRule> rule = dates.getOrDefault(which, Optional.ofNullable(was));
+        if (rule.map(DateRule::anchor).orElse(null) instanceof Anchor.OwnDate own) {
+            if (which != Which.CLOSES || own.which() != Which.OPENS) {
+                throw new IllegalArgumentException("“" + title
+                        + "” is a notice: only its end can hang on a date of its own, and only on its beginning.");
+            }
+            return rule.map(r -> r.from(new Anchor.OwnBeginning(), r.plus()));
+        }
+        return rule;
     }
 
     /** Whether a date typed by hand names a time of day; without one it is the end of its day. */

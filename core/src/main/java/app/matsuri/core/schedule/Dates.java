@@ -135,7 +135,8 @@ final class Dates {
      * @param begins when the notice begins, for a rule that hangs on that; null where none may
      */
     Resolved notice(DateRule rule, Map<String, ItemDates> items, LocalDateTime begins) {
-        if (rule.anchor() instanceof Anchor.OwnBeginning) {
+        boolean own = rule.anchor() instanceof Anchor.OwnDate date && date.which() == Which.OPENS;
+        if (own || rule.anchor() instanceof Anchor.OwnBeginning) {
             return begins == null
                     ? Resolved.unresolved("its beginning hangs on itself")
                     : follow(rule, Which.OPENS, new Base(begins, -1));

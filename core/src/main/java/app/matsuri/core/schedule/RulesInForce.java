@@ -3,11 +3,14 @@ package app.matsuri.core.schedule;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -61,6 +64,16 @@ public record RulesInForce(Map<Which, DateRule> rules, Map<Which, From> from) {
             }
         }
         return new RulesInForce(rules, from);
+    }
+
+    /** The rules that hold for a notice, as for work, in a section of its course. */
+    static RulesInForce of(Notice notice, String section) {
+        From from = notice.sections().containsKey(section) ? From.ADJUSTMENT : From.ITEM;
+        Map<Which, DateRule> rules = NoticeAsItem.rules(notice.when(section));
+        rules.values().removeIf(Objects::isNull);
+        Map<Which, From> all = new EnumMap<>(Which.class);
+        rules.keySet().forEach(which -> all.put(which, from));
+        return new RulesInForce(rules, all);
     }
 
     private static DateRule around(Unit unit, Item item, Which which) {

@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -117,9 +118,25 @@ public record SectionSchedule(
                 .findFirst();
     }
 
+    /** The dates of work of its course, or of a notice as work; empty where the section has no such thing. */
+    public Optional<ItemDates> dated(String id) {
+        ItemDates dates = byItem.get(id);
+        return dates != null
+                ? Optional.of(dates)
+                : NoticeAsItem.find(course, id)
+                        .flatMap(notice -> notice(course.code(), notice.id()))
+                        .map(notice -> notice.asItem(this));
+    }
+
     /** What another rule would come to as one of the item's dates here, its other dates as they are. */
     public Resolved would(ItemDates dates, Which which, DateRule rule) {
         Dates resolver = resolver();
+        if (dates.unit() == NoticeAsItem.NO_UNIT) {
+            LocalDateTime begins = which == Which.CLOSES && dates.opens() != null
+                    ? dates.opens().at()
+                    : null;
+            return rule == null ? null : resolver.notice(rule, byItem, begins);
+        }
         Adjustment trial = new Adjustment(dates.item().id(), null, Map.of(which, Optional.ofNullable(rule)), "");
         Adjustment own = section.adjustment(dates.item().id()).orElse(null);
         return resolver.of(dates.unit(), dates.item(), own, trial).get(which);

@@ -31,6 +31,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Notices: once, as spans tied to work, as series that stay one, shared by courses; words on days and weeks. */
@@ -137,6 +138,95 @@ class NoticesTest {
         assertThatThrownBy(() -> make(ended, new ChangeNoticeSeries(HYD, "hut", day("2026-09-01"), null)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("Nothing");
+    }
+
+    @Test
+    void oneEntryOfASeriesIsGivenAnotherTimeOfDay() {
+        Decisions weekly = make(plan(), new PutNotice(HYD, series()));
+        MoveNotice later = new MoveNotice(HYD, "A", "hut", day("2026-09-17"), day("2026-09-17"), LocalTime.of(16, 30));
+        assertThat(later.sentence(weekly)).isEqualTo("Move “Hut open” of Thu 17 Sep to 16:30");
+        assertThat(entries(make(weekly, later), HYD, "A", "hut"))
+                .contains(new Entry(day("2026-09-17"), at("2026-09-17T16:30"), at("2026-09-17T18:00"), false, null))
+                .hasSize(5);
+        Notice days =
+                Notice.of("days", "Days", NoticeTime.series(new Repeat("FREQ=WEEKLY;BYDAY=TH", null, null, null, 0)));
+        Decisions whole = make(plan(), new PutNotice(HYD, days));
+        assertThatThrownBy(() -> make(
+                        whole, new MoveNotice(HYD, "A", "days", day("2026-09-17"), day("2026-09-17"), LocalTime.NOON)))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("has no time of day");
+    }
+
+    /** Set 1 and two notices: the span up to it, and a walk that B has later. */
+    private static Decisions manyDated() {
+        Notice walk = Notice.of("walk", "Walk", NoticeTime.on(day("2026-09-10")))
+                .withWhen("B", NoticeTime.on(day("2026-09-15")));
+        return make(
+                make(make(plan(), new PutNotice(HYD, SPAN)), new PutNotice(HYD, walk)), new PutNotice(HYD, series()));
+    }
+
+    private static Redate redate(Redate.How how, List<String> sections, Which... dates) {
+        return new Redate(
+                HYD, List.of("set-1", "notice:walk", "notice:span", "notice:hut"), sections, Set.of(dates), how);
+    }
+
+    @Test
+    void oneChangeOverManyTakesNoticesAlong() {
+        Decisions before = manyDated();
+        Redate later = redate(new Redate.How.By(1, Offset.Unit.WEEKS), List.of(), Which.values());
+        assertThat(later.sentence(before)).isEqualTo("Move later by 1 week: the dates of 4 things");
+        Change.Outcome outcome = Change.make(later, before);
+        Decisions after = outcome.decisions();
+        assertThat(begins(after, "walk")).containsExactly(at("2026-09-17T00:00"));
+        assertThat(entries(after, HYD, "B", "walk")).extracting(Entry::begins).containsExactly(at("2026-09-22T00:00"));
+        assertThat(begins(after, "span"))
+                .as("comes along with set 1, once")
+                .containsExactly(begins(before, "span").get(0).plusWeeks(1));
+        assertThat(begins(after, "hut")).isEqualTo(begins(before, "hut"));
+        assertThat(outcome.notes())
+                .contains("“Hut open” is a series and stays: change it on the Wall, on one of its days.");
+        assertThat(after.courses().get(0).sections())
+                .extracting(s -> s.adjustments().size())
+                .containsOnly(0);
+
+        Decisions onlyB = make(before, redate(new Redate.How.By(1, Offset.Unit.DAYS), List.of("B"), Which.OPENS));
+        assertThat(begins(onlyB, "walk")).containsExactly(at("2026-09-10T00:00"));
+        assertThat(entries(onlyB, HYD, "B", "walk")).extracting(Entry::begins).containsExactly(at("2026-09-16T00:00"));
+
+        Decisions timed = make(before, redate(new Redate.How.At(LocalTime.of(17, 0)), List.of(), Which.OPENS));
+        assertThat(entries(timed, HYD, "A", "walk"))
+                .containsExactly(new Entry(null, at("2026-09-10T17:00"), at("2026-09-10T17:00"), false, null));
+
+        Decisions fixed = make(before, redate(new Redate.How.Fix(), List.of("A"), Which.OPENS, Which.CLOSES));
+        assertThat(Schedule.of(fixed)
+                        .section(HYD, "A")
+                        .orElseThrow()
+                        .dated("notice:span")
+                        .orElseThrow()
+                        .rule(Which.OPENS))
+                .isEqualTo(DateRule.at(at("2026-09-07T00:00")));
+
+        Change.Outcome cleared = Change.make(
+                new Redate(
+                        HYD,
+                        List.of("notice:walk", "notice:span"),
+                        List.of(),
+                        Set.of(Which.OPENS, Which.CLOSES),
+                        new Redate.How.Clear()),
+                before);
+        Entry span = entries(cleared.decisions(), HYD, "A", "span").get(0);
+        assertThat(span.ends()).as("its end is gone").isEqualTo(span.begins());
+        assertThat(cleared.notes()).contains("“Walk” keeps its beginning: a notice has one.");
+        assertThatThrownBy(() -> Change.make(
+                        new Redate(
+                                HYD,
+                                List.of("notice:hut"),
+                                List.of(),
+                                Set.of(Which.OPENS),
+                                new Redate.How.By(1, Offset.Unit.DAYS)),
+                        before))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("is a series and stays");
     }
 
     @Test

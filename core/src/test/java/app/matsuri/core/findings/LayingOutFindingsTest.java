@@ -2,6 +2,7 @@ package app.matsuri.core.findings;
 
 import static app.matsuri.core.Plans.at;
 import static app.matsuri.core.Plans.demoTerm;
+import static app.matsuri.core.Plans.meets;
 import static app.matsuri.core.Plans.sectionA;
 import static app.matsuri.core.Plans.sectionB;
 import static app.matsuri.core.Plans.unit;
@@ -18,6 +19,7 @@ import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Step;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Unit;
@@ -101,6 +103,24 @@ class LayingOutFindingsTest {
                     assertThat(f.severity()).isEqualTo(Finding.Severity.REMARK);
                     assertThat(f.sentence()).contains("A on Mon 31 Aug; B on Tue 1 Sep");
                 });
+    }
+
+    /** MWF loses Monday of week 2: 3, 5, 8 lessons at the ends of the weeks, beside 1, 2, 3 where only Wednesday meets. */
+    @Test
+    void sectionsThatDriftApart() {
+        Section slow = Section.of("S", Section.Pace.SESSIONS, List.of(meets("WE", "15:00", 50)));
+        Decisions plan = Decisions.of(
+                demoTerm(), List.of(Course.of("HYD 210", "Rivers", 50, List.of(sectionA(), slow), List.of(unit(10)))));
+        assertThat(of(plan, "sections-apart"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.sentence())
+                        .isEqualTo("Section S is up to 6 lessons behind section A, from week 3 on: at the end of week 4"
+                                + " it is at L4, A at L10."));
+        Section beside = Section.of("S", Section.Pace.SESSIONS, List.of(meets("TU,TH,FR", "15:00", 50)));
+        Decisions together = Decisions.of(
+                demoTerm(),
+                List.of(Course.of("HYD 210", "Rivers", 50, List.of(sectionA(), beside), List.of(unit(10)))));
+        assertThat(of(together, "sections-apart")).isEmpty();
     }
 
     @Test

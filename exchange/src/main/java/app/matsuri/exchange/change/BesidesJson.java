@@ -37,7 +37,8 @@ final class BesidesJson {
                         in.text("section", null),
                         in.required("notice"),
                         in.date("entry"),
-                        in.date("to")));
+                        in.date("to"),
+                        in.time("time")));
         KINDS.put(
                 "arrange-notice",
                 in -> new ArrangeNotice(
@@ -78,7 +79,8 @@ final class BesidesJson {
                     .some("section", move.section())
                     .put("notice", move.notice())
                     .some("entry", move.entry() == null ? null : move.entry().toString())
-                    .some("to", move.to() == null ? null : move.to().toString());
+                    .some("to", move.to() == null ? null : move.to().toString())
+                    .some("time", move.time() == null ? null : move.time().toString());
         } else if (change instanceof ArrangeNotice arrange) {
             out.put("kind", "arrange-notice")
                     .put("course", arrange.course())

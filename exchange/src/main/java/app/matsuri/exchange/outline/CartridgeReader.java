@@ -81,7 +81,8 @@ public final class CartridgeReader {
         if (units.isEmpty()) {
             throw new Unreadable("“" + file.name() + "” has no outline in its manifest.");
         }
-        return new OutlineReader.Reading(reader.lines, units);
+        int items = units.stream().mapToInt(u -> u.items().size()).sum();
+        return new OutlineReader.Reading(reader.lines, units, units.size(), 0, items);
     }
 
     private Unit unit(Element element, DayWords days, Course into, String name) {

@@ -81,8 +81,7 @@ public final class CellWords {
         Course in = decisions
                 .course(course)
                 .orElseThrow(() -> new NotUnderstood("There is no course “" + course + "” in this term."));
-        Item thing = in.item(item)
-                .or(() -> NoticeAsItem.find(in, item).map(NoticeAsItem::item))
+        Item thing = NoticeAsItem.item(in, item)
                 .orElseThrow(() -> new NotUnderstood("“" + course + "” has no “" + item + "”."));
         SectionSchedule follows = in.sections().stream()
                 .filter(s -> section == null || s.code().equals(section))
@@ -90,9 +89,8 @@ public final class CellWords {
                 .findFirst()
                 .flatMap(s -> schedule.section(course, s.code()))
                 .orElseThrow(() -> new NotUnderstood("“" + thing.title() + "” is not for that section."));
-        ItemDates dates = follows.byItem().containsKey(item)
-                ? follows.byItem().get(item)
-                : follows.would(NoticeAsItem.NO_UNIT, thing);
+        ItemDates dates = follows.dated(item)
+                .orElseThrow(() -> new NotUnderstood("“" + thing.title() + "” is not for that section."));
         String text = given.strip();
         if (NONE.matcher(text).matches()) {
             return new Cell(Optional.empty(), which == Which.OPENS ? "when told" : "no date", null);

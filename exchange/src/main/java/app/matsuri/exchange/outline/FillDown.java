@@ -6,6 +6,7 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
@@ -44,14 +45,15 @@ public final class FillDown {
         Course in = decisions
                 .course(course)
                 .orElseThrow(() -> new IllegalArgumentException("There is no course “" + course + "”."));
-        Item thing = in.item(item).orElseThrow(() -> new IllegalArgumentException("There is no item “" + item + "”."));
+        Item thing = NoticeAsItem.item(in, item)
+                .orElseThrow(() -> new IllegalArgumentException("There is no item “" + item + "”."));
         SectionSchedule follows = in.sections().stream()
                 .filter(s -> section == null || s.code().equals(section))
                 .filter(s -> thing.details().concerns(s.code()))
                 .findFirst()
                 .flatMap(s -> schedule.section(course, s.code()))
                 .orElseThrow(() -> new IllegalArgumentException("“" + thing.title() + "” is not for that section."));
-        ItemDates dates = follows.byItem().get(item);
+        ItemDates dates = follows.dated(item).orElseThrow();
         Resolved date = dates.get(which);
         return new From(follows, thing.lesson(), dates.rule(which), date == null ? null : date.at());
     }

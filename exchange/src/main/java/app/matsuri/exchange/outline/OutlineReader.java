@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -40,6 +41,7 @@ public final class OutlineReader {
     private static final Pattern WORK_DUE = Pattern.compile("(?i)^(.*?)[,:;]?\\s*\\b(due\\b.*)$");
 
     private final DueWords due;
+    private final Course into;
     private final List<Line> lines = new ArrayList<>();
     private final List<Draft> units = new ArrayList<>();
     private final Set<String> codes = new HashSet<>();
@@ -48,6 +50,7 @@ public final class OutlineReader {
 
     private OutlineReader(DueWords due, Course into) {
         this.due = due;
+        this.into = into;
         if (into != null) {
             into.units().forEach(u -> {
                 codes.add(u.code());
@@ -65,18 +68,58 @@ public final class OutlineReader {
      */
     public record Line(int number, String text, String state, String said) {}
 
-    /** What reading came to. */
-    public record Reading(List<Line> lines, List<Unit> units) {}
+    /**
+     * What reading came to.
+     *
+     * @param units new ones, and those of the course that get something, whole
+     * @param newUnits how many of them are new; likewise lessons and items
+     */
+    public record Reading(List<Line> lines, List<Unit> units, int newUnits, int newLessons, int newItems) {}
 
+    /** A unit while it is read; one that the course has already keeps what is in it. */
     private static final class Draft {
         final String code;
         final String title;
+        final Unit was;
         final List<Lesson> lessons = new ArrayList<>();
         final List<Item> items = new ArrayList<>();
+        /** The lesson that work belongs to; null for none yet. */
+        Lesson at;
 
         Draft(String code, String title) {
             this.code = code;
             this.title = title;
+            this.was = null;
+        }
+
+        Draft(Unit was) {
+            this.code = was.code();
+            this.title = was.title();
+            this.was = was;
+            lessons.addAll(was.lessons());
+            items.addAll(was.items());
+        }
+
+        boolean is(String name) {
+            return title.equals(name) || was != null && (title.equalsIgnoreCase(name) || code.equalsIgnoreCase(name));
+        }
+
+        int oldLessons() {
+            return was == null ? 0 : was.lessons().size();
+        }
+
+        int oldItems() {
+            return was == null ? 0 : was.items().size();
+        }
+
+        boolean gives() {
+            return was == null || lessons.size() > oldLessons() || items.size() > oldItems();
+        }
+
+        Unit unit() {
+            return was == null
+                    ? new Unit(code, code, title, false, null, "", Map.of(), lessons, items, Extra.NONE)
+                    : was.withLessons(lessons).withItems(items);
         }
     }
 
@@ -85,9 +128,13 @@ public final class OutlineReader {
         return read(text, days, null);
     }
 
-    /** Reads the text as units to be added to a course: with codes and ids that it has not used. */
+    /**
+     * Reads the text for a course. A unit or lesson that the course has already, by title, code or id, gets what stands
+     * below it; new ones get codes and ids that the course has not used. Work that its lesson has already is left out.
+     */
     public static Reading read(String text, DayWords days, Course into) {
-        OutlineReader reader = new OutlineReader(new DueWords(days), into);
+        OutlineReader reader =
+                new OutlineReader(into == null ? new DueWords(days) : new DueWords(days, PlanNames.of(into)), into);
         String[] all = text.split("\\R", -1);
         boolean table = List.of(all).stream().anyMatch(l -> l.strip().contains("\t"));
         for (int i = 0; i < all.length; i++) {
@@ -108,12 +155,17 @@ public final class OutlineReader {
                 reader.indented(i + 1, all[i]);
             }
         }
+        return reader.reading();
+    }
+
+    private Reading reading() {
+        List<Draft> given = units.stream().filter(Draft::gives).toList();
         return new Reading(
-                reader.lines,
-                reader.units.stream()
-                        .map(d -> new Unit(
-                                d.code, d.code, d.title, false, null, "", Map.of(), d.lessons, d.items, Extra.NONE))
-                        .toList());
+                lines,
+                given.stream().map(Draft::unit).toList(),
+                (int) given.stream().filter(d -> d.was == null).count(),
+                given.stream().mapToInt(d -> d.lessons.size() - d.oldLessons()).sum(),
+                given.stream().mapToInt(d -> d.items.size() - d.oldItems()).sum());
     }
 
     // --- single lines
@@ -121,15 +173,15 @@ public final class OutlineReader {
     /** A new unit of the course as typed: its title. */
     public static Unit unitLine(String text, DayWords days, Course into) {
         OutlineReader reader = new OutlineReader(new DueWords(days), into);
-        reader.unit(text.strip());
-        Draft d = reader.last();
-        return new Unit(d.code, d.code, d.title, false, null, "", Map.of(), List.of(), List.of(), Extra.NONE);
+        reader.newUnit(text.strip());
+        return reader.last().unit();
     }
 
     /** A new lesson of a unit as typed: its title, and behind it how many sessions it takes. */
     public static Lesson lessonLine(String text, DayWords days, Course into, Unit unit) {
         OutlineReader reader = under(unit, days, into);
-        return reader.lessonOf(text.strip());
+        Matcher m = LENGTH.matcher(text.strip());
+        return reader.newLesson(titleOf(m, text.strip()), lengthOf(m));
     }
 
     /**
@@ -142,7 +194,10 @@ public final class OutlineReader {
     public static Item workLine(String text, DayWords days, Course into, Unit unit, String lesson, List<String> said) {
         OutlineReader reader = under(unit, days, into);
         Draft draft = reader.last();
-        draft.lessons.removeIf(l -> !l.id().equals(lesson));
+        draft.at = unit.lessons().stream()
+                .filter(l -> l.id().equals(lesson))
+                .findFirst()
+                .orElse(null);
         boolean ok = reader.workOf(text.strip(), said);
         return ok ? draft.items.get(0) : null;
     }
@@ -155,11 +210,20 @@ public final class OutlineReader {
         return reader;
     }
 
-    private Lesson lessonOf(String text) {
+    /** What a line says of a lesson: its title, and behind it how many sessions it takes. */
+    private String lessonOf(String text) {
         Matcher m = LENGTH.matcher(text);
-        boolean sized = m.find() && m.start() > 0;
-        int length = sized ? DayWords.number(m.group(1) != null ? m.group(1) : m.group(2)) : 1;
-        return lesson(sized ? text.substring(0, m.start()) : text, Math.max(1, length));
+        return lesson(titleOf(m, text), lengthOf(m));
+    }
+
+    private static String titleOf(Matcher length, String text) {
+        return length.reset().find() && length.start() > 0 ? text.substring(0, length.start()) : text;
+    }
+
+    private static int lengthOf(Matcher length) {
+        boolean sized = length.reset().find() && length.start() > 0;
+        int n = sized ? DayWords.number(length.group(1) != null ? length.group(1) : length.group(2)) : 1;
+        return Math.max(1, n);
     }
 
     private boolean workOf(String text, List<String> said) {
@@ -187,7 +251,7 @@ public final class OutlineReader {
         String work = cell(cells, "work");
         List<String> said = new ArrayList<>();
         boolean wrong = false;
-        if (!unit.isEmpty() && (units.isEmpty() || !last().title.equals(unit))) {
+        if (!unit.isEmpty() && (units.isEmpty() || !last().is(unit))) {
             said.add("unit " + unit(unit));
         }
         if (units.isEmpty() && !(lesson + work).isEmpty()) {
@@ -199,11 +263,13 @@ public final class OutlineReader {
                     : DayWords.count(cell(cells, "length").replaceAll("(?i)\\s*(x|classes|class|sessions?|days?)$", ""))
                             .filter(n -> n > 0);
             wrong |= length.isEmpty();
-            Lesson added = lesson(lesson, length.orElse(1));
+            boolean again = cell(cells, "length").isEmpty()
+                    && !work.isEmpty()
+                    && last().at != null
+                    && last().at.title().equalsIgnoreCase(lesson);
+            String added = again ? last().at.id() + " again" : lesson(lesson, length.orElse(1));
             said.add(
-                    length.isEmpty()
-                            ? "“" + cell(cells, "length") + "” is no number of sessions; 1 was taken"
-                            : added.id() + " " + sessions(added.length()));
+                    length.isEmpty() ? "“" + cell(cells, "length") + "” is no number of sessions; 1 was taken" : added);
         }
         String[] works = work.isEmpty() ? new String[0] : work.split("\\s*;\\s*");
         String[] dues = cell(cells, "due").split("\\s*;\\s*", -1);
@@ -275,8 +341,7 @@ public final class OutlineReader {
         } else if (units.isEmpty()) {
             lines.add(new Line(number, line, "not-understood", "No unit stands above this line. Begin with one."));
         } else if (level == 1 && !looksDue) {
-            Lesson added = lessonOf(text);
-            lines.add(new Line(number, line, "lesson", added.id() + " " + sessions(added.length())));
+            lines.add(new Line(number, line, "lesson", lessonOf(text)));
         } else {
             boolean ok = workOf(text, said);
             lines.add(new Line(number, line, ok ? "work" : "not-understood", String.join(", ", said)));
@@ -289,7 +354,27 @@ public final class OutlineReader {
         return units.get(units.size() - 1);
     }
 
+    /** A unit of the course, or one of those read, or a new one; says which. */
     private String unit(String title) {
+        Optional<Unit> known = into == null
+                ? Optional.empty()
+                : into.units().stream()
+                        .filter(u ->
+                                u.title().equalsIgnoreCase(title) || u.code().equalsIgnoreCase(title))
+                        .findFirst();
+        if (known.isEmpty()) {
+            return newUnit(title);
+        }
+        Unit was = known.get();
+        Optional<Draft> open = units.stream().filter(d -> d.was == was).findFirst();
+        Draft draft = open.orElseGet(() -> new Draft(was));
+        units.remove(draft);
+        units.add(draft);
+        draft.at = null;
+        return was.code() + " " + was.title() + ", which is there";
+    }
+
+    private String newUnit(String title) {
         String letters = title.replaceAll("[^\\p{L}]", "").toUpperCase(Locale.ROOT);
         String stem = letters.length() >= 2 ? letters.substring(0, 2) : (letters + "UN").substring(0, 2);
         String code = stem;
@@ -302,7 +387,20 @@ public final class OutlineReader {
         return code + " " + title;
     }
 
-    private Lesson lesson(String title, int length) {
+    /** A lesson that the unit had before, or a new one; says which. */
+    private String lesson(String given, int length) {
+        String title = given.strip();
+        Draft unit = last();
+        Optional<Lesson> known = unit.was == null
+                ? Optional.empty()
+                : unit.was.lessons().stream()
+                        .filter(l -> l.title().equalsIgnoreCase(title) || l.id().equalsIgnoreCase(title))
+                        .findFirst();
+        unit.at = known.orElseGet(() -> newLesson(title, length));
+        return unit.at.id() + (known.isPresent() ? ", which is there" : " " + sessions(length));
+    }
+
+    private Lesson newLesson(String title, int length) {
         Draft unit = last();
         boolean spare = title.matches("(?i)(spare|catch[- ]?up|buffer|reserve).*");
         int number = unit.lessons.size() + 1;
@@ -341,14 +439,17 @@ public final class OutlineReader {
             points = new BigDecimal(m.group(1));
             title = without(title, m);
         }
+        String name = title;
         if (title.isEmpty()) {
             said.add("Work without a name: write what it is before “due”.");
             return false;
         }
         Draft unit = last();
-        String lesson = unit.lessons.isEmpty()
-                ? null
-                : unit.lessons.get(unit.lessons.size() - 1).id();
+        String lesson = unit.at == null ? null : unit.at.id();
+        if (unit.was != null && unit.was.items().stream().anyMatch(i -> same(i, name, lesson))) {
+            said.add(title + " is there already");
+            return true;
+        }
         String kind = kind(title);
         Optional<DateRule> rule = when.isEmpty() ? Optional.empty() : due.read(when, lesson);
         String id;
@@ -378,6 +479,10 @@ public final class OutlineReader {
         }
         said.add(title + ", " + (rule.isEmpty() ? "no date yet" : "due " + DueWords.say(rule.get(), lesson)));
         return true;
+    }
+
+    private static boolean same(Item item, String title, String lesson) {
+        return item.title().equalsIgnoreCase(title) && Objects.equals(item.lesson(), lesson);
     }
 
     private static String without(String title, Matcher m) {

@@ -3,6 +3,7 @@ package app.matsuri.exchange.table;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -15,6 +16,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -23,7 +25,7 @@ import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 
 /**
- * The table of dates to be edited elsewhere: a row per item and section, as CSV (RFC 4180, CRLF) or as a workbook. What
+ * The table of dates to be edited elsewhere: a row per section of each item and of each notice that is no series, as CSV (RFC 4180, CRLF) or as a workbook. What
  * is read back is told by course, id and section.
  */
 public final class DatesSheet {
@@ -40,38 +42,52 @@ public final class DatesSheet {
 
     private DatesSheet() {}
 
-    /** The rows below the heading; a date as 2026-10-08 23:59, none as nothing. */
+    /** The rows below the heading; a date as 2026-10-08 23:59, that of a whole day without time, none as nothing. */
     static List<List<Object>> rows(Decisions decisions, Schedule schedule) {
         List<List<Object>> rows = new ArrayList<>();
         for (Course course : decisions.courses()) {
-            for (Unit unit : course.units()) {
-                for (Item item : unit.items()) {
-                    for (Section section : course.sections()) {
-                        ItemDates dates = schedule.section(course.code(), section.code())
-                                .orElseThrow()
-                                .byItem()
-                                .get(item.id());
-                        if (dates == null) {
-                            continue;
-                        }
-                        List<Object> row = new ArrayList<>(List.of(
-                                course.code(),
-                                section.code(),
-                                item.id(),
-                                item.title(),
-                                item.kind(),
-                                unit.code(),
-                                item.lesson() == null ? "" : item.lesson()));
-                        for (Which which : Which.values()) {
-                            Resolved date = dates.get(which);
-                            row.add(date == null || !date.resolved() ? "" : date.at());
-                        }
-                        rows.add(row);
-                    }
+            List<Thing> things = new ArrayList<>();
+            course.units().forEach(unit -> unit.items().forEach(item -> things.add(new Thing(unit.code(), item))));
+            course.besides().notices().stream()
+                    .filter(notice -> !notice.when().series())
+                    .forEach(notice -> things.add(new Thing(
+                            course.unit(notice.unit()).map(Unit::code).orElse(""), NoticeAsItem.item(notice))));
+            for (Thing thing : things) {
+                for (Section section : course.sections()) {
+                    schedule.section(course.code(), section.code())
+                            .orElseThrow()
+                            .dated(thing.item().id())
+                            .ifPresent(dates -> rows.add(row(course, section, thing, dates)));
                 }
             }
         }
         return rows;
+    }
+
+    private record Thing(String unit, Item item) {}
+
+    private static List<Object> row(Course course, Section section, Thing thing, ItemDates dates) {
+        Item item = thing.item();
+        List<Object> row = new ArrayList<>(List.of(
+                course.code(),
+                section.code(),
+                item.id(),
+                item.title(),
+                item.kind(),
+                thing.unit(),
+                item.lesson() == null ? "" : item.lesson()));
+        boolean wholeDays = NoticeAsItem.wholeDays(course, item.id(), section.code());
+        for (Which which : Which.values()) {
+            Resolved date = dates.get(which);
+            if (date == null || !date.resolved()) {
+                row.add("");
+            } else if (wholeDays) {
+                row.add(date.at().toLocalDate());
+            } else {
+                row.add(date.at());
+            }
+        }
+        return row;
     }
 
     private static String text(Object cell) {
@@ -115,7 +131,10 @@ public final class DatesSheet {
             for (int r = 0; r < rows.size(); r++) {
                 for (int c = 0; c < COLUMNS.size(); c++) {
                     Object cell = rows.get(r).get(c);
-                    if (cell instanceof LocalDateTime at) {
+                    if (cell instanceof LocalDate day) {
+                        sheet.value(r + 1, c, day);
+                        sheet.style(r + 1, c).format("yyyy-mm-dd").set();
+                    } else if (cell instanceof LocalDateTime at) {
                         sheet.value(r + 1, c, at);
                         sheet.style(r + 1, c).format("yyyy-mm-dd hh:mm").set();
                     } else {
@@ -140,5 +159,6 @@ public final class DatesSheet {
             "Things are told by course and id; where the id is empty or unknown, by title.",
             "Dates: 2026-10-08 23:59, 8 oct 5pm, next class, +2 days, CH2 +1 teaching day, due +2 days.",
             "An empty cell of a thing that has a date takes the date away. Write “same” to leave it to the plan.",
+            "A notice opens when it begins and closes when it ends; a series is not in the table.",
             "Only what differs from Matsuri is proposed when the file is read again.");
 }

@@ -6,6 +6,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
@@ -24,6 +25,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Reads a table of dates that was edited elsewhere, and says what differs: things are told by course and id, where that
@@ -107,14 +109,15 @@ public final class DatesSheetReader {
         Item item = null;
         boolean doubt = false;
         for (Course each : courses) {
-            if (item == null && each.item(id).isPresent()) {
+            if (item == null) {
                 course = each;
-                item = each.item(id).get();
+                item = NoticeAsItem.item(each, id).orElse(null);
             }
         }
         if (item == null) {
             List<Map.Entry<Course, Item>> called = new ArrayList<>();
-            courses.forEach(c -> c.items().stream()
+            courses.forEach(c -> Stream.concat(
+                            c.items().stream(), c.besides().notices().stream().map(NoticeAsItem::item))
                     .filter(i -> i.title().equalsIgnoreCase(title))
                     .forEach(i -> called.add(Map.entry(c, i))));
             if (called.size() != 1) {
@@ -156,11 +159,7 @@ public final class DatesSheetReader {
     private void date(int number, Course course, Item item, String section, Which which, String given, boolean doubt) {
         ItemDates dates = course.sections().stream()
                 .filter(s -> section == null || s.code().equals(section))
-                .map(s -> schedule.section(course.code(), s.code())
-                        .orElseThrow()
-                        .byItem()
-                        .get(item.id()))
-                .filter(Objects::nonNull)
+                .flatMap(s -> schedule.section(course.code(), s.code()).orElseThrow().dated(item.id()).stream())
                 .findFirst()
                 .orElse(null);
         if (dates == null) {
@@ -171,7 +170,7 @@ public final class DatesSheetReader {
         try {
             CellWords.Cell cell = words.read(course.code(), item.id(), section, which, given);
             LocalDateTime to = cell.date() == null ? null : cell.date().at();
-            if (Objects.equals(from, to)) {
+            if (Objects.equals(from, to) || sameDay(course, item, section, from, to)) {
                 same++;
                 return;
             }
@@ -193,6 +192,14 @@ public final class DatesSheetReader {
                     "not-understood",
                     e.getMessage()));
         }
+    }
+
+    /** Whether both are the same day of a notice of whole days, whose dates have no time. */
+    private static boolean sameDay(Course course, Item item, String section, LocalDateTime a, LocalDateTime b) {
+        return a != null
+                && b != null
+                && a.toLocalDate().equals(b.toLocalDate())
+                && NoticeAsItem.wholeDays(course, item.id(), section);
     }
 
     private static String said(LocalDateTime date) {

@@ -77,6 +77,7 @@ class ChangeJsonTest {
                 "{'kind':'remove-notice','course':'C','notice':'hut'}",
                 "{'kind':'move-notice','course':'C','section':'A','notice':'hut','entry':'2026-09-17','to':'2026-09-18'}",
                 "{'kind':'move-notice','course':'C','notice':'hut','entry':'2026-09-17'}",
+                "{'kind':'move-notice','course':'C','notice':'hut','entry':'2026-09-17','to':'2026-09-17','time':'16:30'}",
                 "{'kind':'change-notice-series','course':'C','notice':'hut','from':'2026-09-24','repeat':{'rule':'FREQ=WEEKLY;BYDAY=MO'}}",
                 "{'kind':'change-notice-series','course':'C','notice':'hut','from':'2026-09-24'}",
                 "{'kind':'put-rhythm','course':'C','rhythm':{'id':'lab','title':'Labs','unit':'U','weekdays':['WE','FR'],'words':'lab','every':2,'begin':3,'times':4,'yielded':{'A':4,'B':3},'parts':[{'id':'quiz','kind':'quiz','title':'Quiz {n}','minutes':20,'opens':{'rhythm':'lab','edge':'end'},'closes':{'rhythm':'lab','number':2,'edge':'end','plus':5,'in':'days','time':'17:00'},'remind':{'plus':1,'in':'hours'}}]}}",

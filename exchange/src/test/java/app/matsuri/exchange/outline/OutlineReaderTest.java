@@ -1,7 +1,9 @@
 package app.matsuri.exchange.outline;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
+import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Unit;
@@ -76,6 +78,55 @@ class OutlineReaderTest {
         assertThat(reading.units().get(0).items())
                 .as("the work stands, without a date")
                 .hasSize(1);
+    }
+
+    /** Lessons first, and later the work for them, from a table that names the lesson in each row. */
+    @Test
+    void whatTheCourseHasGetsWhatStandsBelowIt() {
+        Unit basins = OutlineReader.read("Basins\n  Rain (2)\n    Read 1\n  Runoff", DAYS)
+                .units()
+                .get(0);
+        Course into = Course.of("HYD 210", "Rivers", 50, List.of(), List.of(basins));
+        OutlineReader.Reading reading = OutlineReader.read(
+                String.join(
+                        "\n",
+                        "unit\tlesson\twork\tdue",
+                        "Basins\tRain\tRead 1\tsame day",
+                        "Basins\tRain\tSet 1\tBA2 +2 days",
+                        "ba\tba2\tSet 2\tsame day",
+                        "BA\tFloods\tSet 3\tsame day",
+                        "BA\tFloods\tRead 4\tsame day",
+                        "Ice\tFrazil\tSet 5\tsame day"),
+                DAYS,
+                into);
+        assertThat(reading.lines())
+                .extracting(OutlineReader.Line::said)
+                .containsExactly(
+                        "heads, they name the columns",
+                        "unit BA Basins, which is there, BA1, which is there, Read 1 is there already",
+                        "BA1 again, Set 1, due with BA2, 2 days after, 23:59",
+                        "BA2, which is there, Set 2, due same day",
+                        "BA3 1 session, Set 3, due same day",
+                        "BA3 again, Read 4, due same day",
+                        "unit IC Ice, IC1 1 session, Set 5, due same day");
+        assertThat(List.of(reading.newUnits(), reading.newLessons(), reading.newItems()))
+                .containsExactly(1, 2, 5);
+        Unit now = reading.units().get(0);
+        assertThat(now.lessons())
+                .extracting(Lesson::id, Lesson::length)
+                .containsExactly(tuple("BA1", 2), tuple("BA2", 1), tuple("BA3", 1));
+        assertThat(now.items())
+                .extracting(Item::title, Item::lesson)
+                .containsExactly(
+                        tuple("Read 1", "BA1"),
+                        tuple("Set 1", "BA1"),
+                        tuple("Set 2", "BA2"),
+                        tuple("Set 3", "BA3"),
+                        tuple("Read 4", "BA3"));
+        assertThat(OutlineReader.read("Basins\n  Rain (2)\n    Read 1", DAYS, into)
+                        .units())
+                .as("nothing new")
+                .isEmpty();
     }
 
     @Test

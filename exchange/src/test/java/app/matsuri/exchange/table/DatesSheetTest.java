@@ -157,4 +157,32 @@ class DatesSheetTest {
                     .contains("one thing in one section");
         }
     }
+
+    @Test
+    void noticesGoOutAndComeBackAsTheyAre() throws Exception {
+        List<List<String>> rows = rows("d.csv", DatesSheet.csv(demo, schedule).getBytes(StandardCharsets.UTF_8));
+        List<List<String>> notices =
+                rows.stream().filter(r -> r.get(2).startsWith("notice:")).toList();
+        assertThat(notices).isNotEmpty();
+        assertThat(notices).extracting(r -> r.get(8)).as("never due").containsOnly("");
+        assertThat(read(rows("d.xlsx", DatesSheet.workbook(demo, schedule))).lines())
+                .isEmpty();
+        List<List<String>> other = new java.util.ArrayList<>(rows);
+        List<String> first = new java.util.ArrayList<>(notices.get(0));
+        first.set(7, "2026-11-04");
+        first.set(9, "");
+        other.set(rows.indexOf(notices.get(0)), first);
+        DatesSheetReader.Reading reading = read(other);
+        assertThat(reading.lines()).extracting(DatesSheetReader.Line::state).containsOnly("changed");
+        Decisions after = Change.make(new PutDates(reading.entries()), demo).decisions();
+        assertThat(Schedule.of(after)
+                        .section(first.get(0), first.get(1))
+                        .orElseThrow()
+                        .dated(first.get(2))
+                        .orElseThrow()
+                        .opens()
+                        .at()
+                        .toLocalDate())
+                .isEqualTo(LocalDate.of(2026, 11, 4));
+    }
 }

@@ -214,18 +214,23 @@ class OutlineFileController {
         OutlineReader.Reading reading = read(given, words.days(stored, locale), course);
         List<Change> changes = new ArrayList<>();
         reading.units().forEach(u -> changes.add(new PutUnit(course.code(), u, null)));
-        int units = reading.units().size();
         return new OutlineRead(
                 reading.lines().stream()
                         .map(l -> new OutlineLine(l.number(), l.text(), l.state(), l.said()))
                         .toList(),
-                units,
-                reading.units().stream().mapToInt(u -> u.lessons().size()).sum(),
-                reading.units().stream().mapToInt(u -> u.items().size()).sum(),
-                changes.isEmpty()
-                        ? null
-                        : ChangeJson.write(new Together(
-                                "Add " + units + (units == 1 ? " unit" : " units") + " to " + course.code(), changes)));
+                reading.newUnits(),
+                reading.newLessons(),
+                reading.newItems(),
+                changes.isEmpty() ? null : ChangeJson.write(new Together(adds(reading) + course.code(), changes)));
+    }
+
+    /** "Add 2 units to ", or where they are there already "Add 30 things to ". */
+    private static String adds(OutlineReader.Reading reading) {
+        int n = reading.newUnits() > 0
+                ? reading.newUnits()
+                : reading.newLessons() > 0 ? reading.newLessons() : reading.newItems();
+        String what = reading.newUnits() > 0 ? "unit" : reading.newLessons() > 0 ? "lesson" : "thing";
+        return "Add " + n + " " + what + (n == 1 ? "" : "s") + " to ";
     }
 
     private static OutlineReader.Reading read(OutlineGiven given, DayWords days, Course course) {
