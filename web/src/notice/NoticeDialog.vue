@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
-import { computed, nextTick, onMounted, ref, shallowRef } from "vue";
+import { computed, onMounted, ref, shallowRef } from "vue";
 import type { Change, WallView } from "../api/client";
 import { coursePlan } from "../thing/plan";
 import FilesAndLinks from "../thing/FilesAndLinks.vue";
 import DateInput from "../ui/DateInput.vue";
 import MarkdownField from "../ui/MarkdownField.vue";
 import { weekdayDay } from "../ui/say";
+import { useFirstField } from "../ui/useFirstField";
 import RuleInput from "../ui/RuleInput.vue";
 import { itemsOf } from "../wall/outline";
 import { injectWall } from "../wall/useWall";
@@ -72,9 +73,11 @@ onMounted(async () => {
     more.value = !!(found.hiddenUntil ?? found.shared?.length ?? found.sections?.length);
   }
   loaded.value = true;
-  await nextTick();
-  document.getElementById(how.value === "one" ? "notice-to" : "notice-title")?.focus();
 });
+useFirstField(
+  () => loaded.value,
+  () => (how.value === "one" ? "notice-to" : "notice-title"),
+);
 
 const when = computed<When>({
   get: () => {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
-import { computed, nextTick, onMounted, ref } from "vue";
+import { computed, onMounted, ref } from "vue";
 import type { WallView } from "../api/client";
 import { coursePlan } from "../thing/plan";
 import { weekdayDay } from "../ui/say";
+import { useFirstField } from "../ui/useFirstField";
 import { injectWall } from "../wall/useWall";
 
 /** Words on a day, and headline and targets of its week. */
@@ -50,9 +51,8 @@ onMounted(async () => {
   if (!dayNote() && notes.value.some((n) => n.date === props.day && n.section === section)) scope.value = section;
   show();
   loaded.value = true;
-  await nextTick();
-  document.getElementById("words-day")?.focus();
 });
+useFirstField(() => loaded.value, "words-day");
 async function save() {
   const at = scope.value ? { section: scope.value } : {};
   const changes: Record<string, unknown>[] = [];

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
 import { onMounted, ref } from "vue";
+import { useFirstField } from "../ui/useFirstField";
 import type { WallView } from "../api/client";
 import { WEEKDAYS } from "../notice/when";
 import { DATES } from "../thing/dates";
@@ -99,6 +100,7 @@ async function save() {
 async function remove() {
   if (await propose({ kind: "remove-rhythm", course, rhythm: form.value!.id })) emit("done");
 }
+useFirstField(() => form.value, "rhythm-title");
 </script>
 
 <template>

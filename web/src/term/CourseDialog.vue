@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
 import { onMounted, ref } from "vue";
+import { useFirstField } from "../ui/useFirstField";
 import MeetsField from "./MeetsField.vue";
 import { type Json, clean, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
@@ -67,6 +68,7 @@ async function save() {
 async function remove() {
   if (await state.propose({ kind: "remove-course", course: props.course })) emit("done");
 }
+useFirstField(() => loaded.value, "course-code");
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
+import { useFirstField } from "../ui/useFirstField";
 import { selectAll } from "../ui/selectAll";
 import { computed, onMounted, ref } from "vue";
 import type { CalendarView } from "../api/client";
@@ -82,6 +83,7 @@ function link(n: number, event: Event) {
     at === n ? { ...p, link: (event.target as HTMLInputElement).value } : p,
   );
 }
+useFirstField(() => loaded.value, "section-code");
 </script>
 
 <template>

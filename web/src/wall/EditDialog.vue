@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Dialog from "primevue/dialog";
 import { computed, onMounted, ref, shallowRef } from "vue";
+import { useFirstField } from "../ui/useFirstField";
 import type { Change, WallView } from "../api/client";
 import RuleInput from "../ui/RuleInput.vue";
 import { DATES } from "../thing/dates";
@@ -88,6 +89,7 @@ function save() {
 function remove() {
   return send({ kind: `remove-${what}`, course, [what]: id });
 }
+useFirstField(() => unit.value, "edit-title");
 </script>
 
 <template>

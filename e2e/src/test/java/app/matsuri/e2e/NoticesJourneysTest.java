@@ -54,6 +54,14 @@ class NoticesJourneysTest {
             page.press("Save");
             page.seeText(day("2026-11-20"), "Gauge hut");
             assertThat(has(page, "2026-11-19", "Gauge hut")).isFalse();
+            page.click(day("2026-10-08"));
+            page.click(".slip [data-drag='notice:hut@2026-10-08']");
+            page.press("Edit…");
+            page.see("#notice-at");
+            page.js("const t=document.querySelector('#notice-at');t.value='16:30';t.dispatchEvent(new Event('input'))");
+            page.press("Save");
+            page.seeText(".notice", "Move “Gauge hut open” of Thu 8 Oct to 16:30");
+            page.seeText(".slip", "16:30");
             page.click(day("2026-10-22"));
             page.click(".slip [data-drag='notice:hut@2026-10-22']");
             page.press("Edit…");

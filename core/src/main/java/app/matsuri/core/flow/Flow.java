@@ -17,7 +17,8 @@ import java.util.Map;
 
 /**
  * Places the lessons of a course on the sessions of one section, in order. Deterministic; linear in lessons plus
- * sessions.
+ * sessions. A lesson that is joined shares the last session of the lesson placed before it, one at most, and takes no time
+ * of its own; a pinned one, one under way, a reserve and one without a lesson before it take their own.
  */
 public final class Flow {
 
@@ -58,7 +59,12 @@ public final class Flow {
     }
 
     /** What is still to be placed of a lesson. */
-    private record Rest(Unit unit, Lesson lesson, boolean resumed, boolean opensUnit, int length, LocalDate pin) {}
+    private record Rest(Unit unit, Lesson lesson, boolean resumed, boolean opensUnit, int length, LocalDate pin) {
+
+        boolean joins(Section section) {
+            return section.joined().contains(lesson.id()) && !resumed && pin == null && !lesson.reserve();
+        }
+    }
 
     private List<Placement> run() {
         List<Placement> done = new ArrayList<>();
@@ -101,6 +107,9 @@ public final class Flow {
         private final int[] limits;
         private final boolean byMinutes = section.pace() == Section.Pace.MINUTES;
         private int at = usable.start();
+        /** The last session of the lesson placed last; -1 where none is, it is a reserve, or another joined it. */
+        private int shared = -1;
+
         private int used;
         private Lack lack;
 
@@ -133,6 +142,11 @@ public final class Flow {
 
         /** Takes what the lesson needs below the limit, or sets {@link #lack}; returns the sessions missing. */
         private int take(Rest rest, int limit, List<Slot> slots) {
+            if (shared >= 0 && rest.joins(section)) {
+                slots.add(new Slot(shared, false));
+                shared = -1;
+                return 0;
+            }
             int oldAt = at;
             int oldUsed = used;
             if (!rest.resumed()) {
@@ -164,6 +178,7 @@ public final class Flow {
             for (int i = first; i < end; i++) {
                 slots.add(new Slot(usable.session(i), false));
             }
+            shared = rest.lesson().reserve() ? -1 : usable.session(end - 1);
             return 0;
         }
 
@@ -208,7 +223,8 @@ public final class Flow {
                 wholeSession();
                 at += gap;
             }
-            if (rest.opensUnit() && rest.unit().startsWeek()) {
+            boolean anyDay = section.midWeek().contains(rest.lesson().id());
+            if (rest.opensUnit() && rest.unit().startsWeek() && !anyDay) {
                 wholeSession();
                 while (at < usable.size() && !usable.opensWeek(at)) {
                     at++;

@@ -28,6 +28,8 @@ import java.util.function.Consumer;
  * @param leavesOut ids of lessons left out here
  * @param gaps lesson id to sessions more (or, negative, fewer) to leave empty before it
  * @param lengths lesson id to its length here, in sessions
+ * @param joined ids of lessons that share the last session of the lesson before them here
+ * @param midWeek ids of lessons that may begin their unit on any session of a week here
  * @param pins lesson id to its date here; an empty date takes the plan's pin away
  * @param holdsEmpty names of sessions held empty
  * @param taught session name to the ids of the lessons taught in it; none for a session in which nothing was reached
@@ -48,6 +50,8 @@ public record Section(
         Set<String> leavesOut,
         Map<String, Integer> gaps,
         Map<String, Integer> lengths,
+        Set<String> joined,
+        Set<String> midWeek,
         Map<String, Optional<LocalDate>> pins,
         Set<LocalDateTime> holdsEmpty,
         Map<LocalDateTime, List<String>> taught,
@@ -74,6 +78,8 @@ public record Section(
         leavesOut = Collections.unmodifiableSet(new LinkedHashSet<>(leavesOut));
         gaps = Collections.unmodifiableMap(new LinkedHashMap<>(gaps));
         lengths = Collections.unmodifiableMap(new LinkedHashMap<>(lengths));
+        joined = Collections.unmodifiableSet(new LinkedHashSet<>(joined));
+        midWeek = Collections.unmodifiableSet(new LinkedHashSet<>(midWeek));
         pins = Collections.unmodifiableMap(new LinkedHashMap<>(pins));
         holdsEmpty = Collections.unmodifiableSet(new LinkedHashSet<>(holdsEmpty));
         taught = Collections.unmodifiableMap(new LinkedHashMap<>(taught));
@@ -97,6 +103,8 @@ public record Section(
                 Set.of(),
                 Map.of(),
                 Map.of(),
+                Set.of(),
+                Set.of(),
                 Map.of(),
                 Set.of(),
                 Map.of(),
@@ -141,11 +149,14 @@ public record Section(
         Set<String> leavesOut;
         Map<String, Integer> gaps;
         Map<String, Integer> lengths;
+        Set<String> joined;
+        Set<String> midWeek;
         Map<String, Optional<LocalDate>> pins;
         Set<LocalDateTime> holdsEmpty;
         Map<LocalDateTime, List<String>> taught;
         Set<String> partly;
         Map<String, String> notes;
+        Map<String, LocalDate> told;
         List<Adjustment> adjustments;
     }
 
@@ -158,11 +169,14 @@ public record Section(
         draft.leavesOut = leavesOut;
         draft.gaps = gaps;
         draft.lengths = lengths;
+        draft.joined = joined;
+        draft.midWeek = midWeek;
         draft.pins = pins;
         draft.holdsEmpty = holdsEmpty;
         draft.taught = taught;
         draft.partly = partly;
         draft.notes = notes;
+        draft.told = told;
         draft.adjustments = adjustments;
         change.accept(draft);
         return new Section(
@@ -177,12 +191,14 @@ public record Section(
                 draft.leavesOut,
                 draft.gaps,
                 draft.lengths,
+                draft.joined,
+                draft.midWeek,
                 draft.pins,
                 draft.holdsEmpty,
                 draft.taught,
                 draft.partly,
                 draft.notes,
-                told,
+                draft.told,
                 draft.adjustments,
                 extra);
     }
@@ -218,6 +234,14 @@ public record Section(
         return with(d -> d.lengths = With.entry(lengths, lesson, length));
     }
 
+    public Section withJoined(Set<String> others) {
+        return with(d -> d.joined = others);
+    }
+
+    public Section withMidWeek(Set<String> others) {
+        return with(d -> d.midWeek = others);
+    }
+
     /** The same with a pin of its own, one that takes the plan's away (empty), or none of its own (null). */
     public Section withPin(String lesson, Optional<LocalDate> pin) {
         return with(d -> d.pins = With.entry(pins, lesson, pin));
@@ -236,6 +260,10 @@ public record Section(
 
     public Section withNotes(Map<String, String> others) {
         return with(d -> d.notes = others);
+    }
+
+    public Section withTold(Map<String, LocalDate> others) {
+        return with(d -> d.told = others);
     }
 
     public Section withAdjustments(List<Adjustment> others) {

@@ -128,16 +128,25 @@ public record SectionSchedule(
                         .map(notice -> notice.asItem(this));
     }
 
-    /** What another rule would come to as one of the item's dates here, its other dates as they are. */
-    public Resolved would(ItemDates dates, Which which, DateRule rule) {
+    /**
+     * What another rule would come to as one of the item's dates here.
+     *
+     * @param beside its other dates that would differ too; the rest are as they are
+     */
+    public Resolved would(ItemDates dates, Which which, DateRule rule, Map<Which, Optional<DateRule>> beside) {
         Dates resolver = resolver();
         if (dates.unit() == NoticeAsItem.NO_UNIT) {
-            LocalDateTime begins = which == Which.CLOSES && dates.opens() != null
-                    ? dates.opens().at()
-                    : null;
+            Resolved opens = beside.containsKey(Which.OPENS)
+                    ? beside.get(Which.OPENS)
+                            .map(r -> resolver.notice(r, byItem, null))
+                            .orElse(null)
+                    : dates.opens();
+            LocalDateTime begins = which == Which.CLOSES && opens != null ? opens.at() : null;
             return rule == null ? null : resolver.notice(rule, byItem, begins);
         }
-        Adjustment trial = new Adjustment(dates.item().id(), null, Map.of(which, Optional.ofNullable(rule)), "");
+        Map<Which, Optional<DateRule>> all = new HashMap<>(beside);
+        all.put(which, Optional.ofNullable(rule));
+        Adjustment trial = new Adjustment(dates.item().id(), null, all, "");
         Adjustment own = section.adjustment(dates.item().id()).orElse(null);
         return resolver.of(dates.unit(), dates.item(), own, trial).get(which);
     }

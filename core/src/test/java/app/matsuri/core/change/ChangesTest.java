@@ -331,6 +331,8 @@ class ChangesTest {
                 now.leavesOut(),
                 now.gaps(),
                 now.lengths(),
+                now.joined(),
+                now.midWeek(),
                 now.pins(),
                 now.holdsEmpty(),
                 now.taught(),

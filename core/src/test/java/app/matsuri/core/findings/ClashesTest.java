@@ -29,6 +29,8 @@ class ClashesTest {
                 Set.of(),
                 Map.of(),
                 Map.of(),
+                Set.of(),
+                Set.of(),
                 Map.of(),
                 Set.of(),
                 Map.of(),

@@ -99,26 +99,7 @@ class WaysTest {
                         lesson("SE3", false, false, false)),
                 List.of());
         Section a = app.matsuri.core.Plans.sectionA();
-        Section toldA = new Section(
-                a.code(),
-                "",
-                "",
-                List.of(),
-                a.pace(),
-                a.meets(),
-                null,
-                List.of(),
-                java.util.Set.of(),
-                Map.of(),
-                Map.of(),
-                Map.of(),
-                java.util.Set.of(),
-                Map.of(),
-                java.util.Set.of(),
-                Map.of(),
-                told,
-                List.of(),
-                Extra.NONE);
+        Section toldA = a.withTold(told);
         return plan(toldA, List.of(first, second));
     }
 

@@ -5,11 +5,13 @@ import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.ArrangeItems;
 import app.matsuri.core.change.ArrangeLessons;
 import app.matsuri.core.change.ArrangeUnit;
+import app.matsuri.core.change.BeginMidWeek;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.ChangeSeries;
 import app.matsuri.core.change.ChangeSession;
 import app.matsuri.core.change.DateUnit;
 import app.matsuri.core.change.HoldEmpty;
+import app.matsuri.core.change.Join;
 import app.matsuri.core.change.LeaveOut;
 import app.matsuri.core.change.MarkDays;
 import app.matsuri.core.change.Move;
@@ -33,6 +35,7 @@ import app.matsuri.core.change.RemoveSection;
 import app.matsuri.core.change.RemoveUnit;
 import app.matsuri.core.change.RestoreSession;
 import app.matsuri.core.change.SetFirstPlanDay;
+import app.matsuri.core.change.SetLength;
 import app.matsuri.core.change.SetRotation;
 import app.matsuri.core.change.SetTerm;
 import app.matsuri.core.change.Shift;
@@ -188,6 +191,21 @@ public final class ChangeJson {
         KINDS.put("leave-out", in -> {
             boolean leave = in.flag("leave", true);
             return new LeaveOut(in.required("course"), in.required("section"), in.required("lesson"), leave);
+        });
+        KINDS.put(
+                "set-length",
+                in -> new SetLength(
+                        in.required("course"),
+                        in.required("section"),
+                        in.required("lesson"),
+                        in.number("length", null, 1)));
+        KINDS.put("join", in -> {
+            boolean join = in.flag("join", true);
+            return new Join(in.required("course"), in.required("section"), in.required("lesson"), join);
+        });
+        KINDS.put("begin-mid-week", in -> {
+            boolean anyDay = in.flag("anyDay", true);
+            return new BeginMidWeek(in.required("course"), in.required("section"), in.required("lesson"), anyDay);
         });
         KINDS.put("change-session", in -> {
             SessionChange change = needed(in, "change", in.object("change", SectionReader::change));

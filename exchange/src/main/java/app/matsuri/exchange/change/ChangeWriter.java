@@ -4,11 +4,13 @@ import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.ArrangeItems;
 import app.matsuri.core.change.ArrangeLessons;
 import app.matsuri.core.change.ArrangeUnit;
+import app.matsuri.core.change.BeginMidWeek;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.ChangeSeries;
 import app.matsuri.core.change.ChangeSession;
 import app.matsuri.core.change.DateUnit;
 import app.matsuri.core.change.HoldEmpty;
+import app.matsuri.core.change.Join;
 import app.matsuri.core.change.LeaveOut;
 import app.matsuri.core.change.MarkDays;
 import app.matsuri.core.change.Move;
@@ -34,6 +36,7 @@ import app.matsuri.core.change.RemoveSection;
 import app.matsuri.core.change.RemoveUnit;
 import app.matsuri.core.change.RestoreSession;
 import app.matsuri.core.change.SetFirstPlanDay;
+import app.matsuri.core.change.SetLength;
 import app.matsuri.core.change.SetRotation;
 import app.matsuri.core.change.SetTerm;
 import app.matsuri.core.change.Shift;
@@ -190,6 +193,24 @@ final class ChangeWriter {
                     .put("section", leave.section())
                     .put("lesson", leave.lesson())
                     .put("leave", leave.leave());
+        } else if (change instanceof SetLength set) {
+            out.put("kind", "set-length")
+                    .put("course", set.course())
+                    .put("section", set.section())
+                    .put("lesson", set.lesson())
+                    .some("length", set.length());
+        } else if (change instanceof Join join) {
+            out.put("kind", "join")
+                    .put("course", join.course())
+                    .put("section", join.section())
+                    .put("lesson", join.lesson())
+                    .put("join", join.join());
+        } else if (change instanceof BeginMidWeek mid) {
+            out.put("kind", "begin-mid-week")
+                    .put("course", mid.course())
+                    .put("section", mid.section())
+                    .put("lesson", mid.lesson())
+                    .put("anyDay", mid.anyDay());
         } else if (change instanceof ChangeSession session) {
             out.put("kind", "change-session")
                     .put("course", session.course())

@@ -72,12 +72,25 @@ public final class CellWords {
      */
     public record Cell(Optional<DateRule> rule, String said, Resolved date) {}
 
+    /** Reads a cell alone. */
+    public Cell read(String course, String item, String section, Which which, String given) throws NotUnderstood {
+        return read(course, item, section, which, given, Map.of());
+    }
+
     /**
      * Reads a cell.
      *
      * @param section the section it is for; null for the plan, seen in the first section that the item is for
+     * @param beside what the cells of its other dates say, where they are read with it
      */
-    public Cell read(String course, String item, String section, Which which, String given) throws NotUnderstood {
+    public Cell read(
+            String course,
+            String item,
+            String section,
+            Which which,
+            String given,
+            Map<Which, Optional<DateRule>> beside)
+            throws NotUnderstood {
         Course in = decisions
                 .course(course)
                 .orElseThrow(() -> new NotUnderstood("There is no course “" + course + "” in this term."));
@@ -97,10 +110,10 @@ public final class CellWords {
         }
         if (AS_PLANNED.matcher(text).matches()) {
             Optional<DateRule> plan = Optional.ofNullable(thing.rule(which));
-            return new Cell(plan, "as planned", follows.would(dates, which, plan.orElse(null)));
+            return new Cell(plan, "as planned", follows.would(dates, which, plan.orElse(null), beside));
         }
         DateRule rule = rule(text, in, thing, which, dates, follows);
-        Resolved date = follows.would(dates, which, rule);
+        Resolved date = follows.would(dates, which, rule, beside);
         return new Cell(Optional.of(rule), RuleWords.brief(rule), date);
     }
 

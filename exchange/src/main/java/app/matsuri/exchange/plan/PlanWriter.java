@@ -161,6 +161,8 @@ public final class PlanWriter {
                 .some("leavesOut", section.leavesOut())
                 .some("gaps", section.gaps())
                 .some("lengths", section.lengths())
+                .some("joined", section.joined())
+                .some("midWeek", section.midWeek())
                 .some("pins", pins)
                 .some(
                         "holdsEmpty",

@@ -117,6 +117,8 @@ final class References {
             known(section.gaps().keySet(), lessons, place + "/gaps");
             known(section.lengths().keySet(), lessons, place + "/lengths");
             known(section.pins().keySet(), lessons, place + "/pins");
+            known(section.joined(), lessons, place + "/joined");
+            known(section.midWeek(), lessons, place + "/midWeek");
             known(section.partly(), lessons, place + "/partly");
             section.taught().values().forEach(ids -> known(ids, lessons, place + "/taught"));
             for (int m = 0; m < section.meets().size(); m++) {

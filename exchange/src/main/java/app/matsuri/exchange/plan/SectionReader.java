@@ -41,6 +41,8 @@ public final class SectionReader {
         Set<String> leavesOut = new LinkedHashSet<>(in.texts("leavesOut", "a lesson's id", x -> x));
         Map<String, Integer> gaps = numbers(in, "gaps", -1000);
         Map<String, Integer> lengths = numbers(in, "lengths", 1);
+        Set<String> joined = new LinkedHashSet<>(in.texts("joined", "a lesson's id", x -> x));
+        Set<String> midWeek = new LinkedHashSet<>(in.texts("midWeek", "a lesson's id", x -> x));
         Map<String, Optional<LocalDate>> pins = new LinkedHashMap<>();
         in.entries("pins", entry -> {
             if (entry.none()) {
@@ -93,6 +95,8 @@ public final class SectionReader {
                 leavesOut,
                 gaps,
                 lengths,
+                joined,
+                midWeek,
                 pins,
                 holdsEmpty,
                 taught,

@@ -148,15 +148,25 @@ public final class DatesSheetReader {
                     course.code() + " has no section “" + section + "”."));
             return;
         }
+        Map<Which, Optional<DateRule>> beside = new EnumMap<>(Which.class);
         for (Which which : Which.values()) {
             String name = Words.word(which);
             if (columns.containsKey(name)) {
-                date(number, course, item, section.isEmpty() ? null : section, which, cell(row, columns, name), doubt);
+                String given = cell(row, columns, name);
+                date(number, course, item, section.isEmpty() ? null : section, which, given, beside, doubt);
             }
         }
     }
 
-    private void date(int number, Course course, Item item, String section, Which which, String given, boolean doubt) {
+    private void date(
+            int number,
+            Course course,
+            Item item,
+            String section,
+            Which which,
+            String given,
+            Map<Which, Optional<DateRule>> beside,
+            boolean doubt) {
         ItemDates dates = course.sections().stream()
                 .filter(s -> section == null || s.code().equals(section))
                 .flatMap(s -> schedule.section(course.code(), s.code()).orElseThrow().dated(item.id()).stream())
@@ -168,12 +178,13 @@ public final class DatesSheetReader {
         Resolved now = dates.get(which);
         LocalDateTime from = now == null ? null : now.at();
         try {
-            CellWords.Cell cell = words.read(course.code(), item.id(), section, which, given);
+            CellWords.Cell cell = words.read(course.code(), item.id(), section, which, given, beside);
             LocalDateTime to = cell.date() == null ? null : cell.date().at();
             if (Objects.equals(from, to) || sameDay(course, item, section, from, to)) {
                 same++;
                 return;
             }
+            beside.put(which, cell.rule());
             changed.computeIfAbsent(new Place(course.code(), item.id(), which), p -> new LinkedHashMap<>())
                     .put(section == null ? "" : section, cell.rule());
             lines.add(new Line(

@@ -185,4 +185,17 @@ class DatesSheetTest {
                         .toLocalDate())
                 .isEqualTo(LocalDate.of(2026, 11, 4));
     }
+
+    /** A row is read as a whole: what hangs on a date of the row hangs on the one that it gives. */
+    @Test
+    void aDateThatHangsOnAnotherOfItsRowGoesByTheNewOne() {
+        List<String> heads = List.of("course", "id", "due", "closes");
+        DatesSheetReader.Reading reading =
+                read(List.of(heads, List.of("HYD 210", "lab-3", "2026-11-04 12:00", "due +1 days")));
+        assertThat(reading.lines())
+                .extracting(DatesSheetReader.Line::said)
+                .satisfies(said -> assertThat(said)
+                        .anyMatch(w -> w.endsWith("to Wed 4 Nov, 12:00"))
+                        .anyMatch(w -> w.contains("to Thu 5 Nov")));
+    }
 }

@@ -115,23 +115,24 @@ class DatesController {
         for (CellTyped cell : typed.cells()) {
             try {
                 Which which = Words.constant(Which.class, cell.date());
-                CellWords.Cell read = null;
                 // each section that is meant is tried, so that words which none of them understands are said
                 String first =
                         cell.sections().isEmpty() ? null : cell.sections().get(0);
-                read = words.read(cell.course(), cell.item(), first, which, cell.text());
+                Map<Which, Optional<DateRule>> beside = dates.computeIfAbsent(
+                        List.of(cell.course(), cell.item(), cell.sections()), k -> new LinkedHashMap<>());
+                CellWords.Cell read = words.read(cell.course(), cell.item(), first, which, cell.text(), beside);
                 LocalDateTime at = read.date() == null ? null : read.date().at();
                 String said = at == null ? read.said() : Say.moment(at) + ", " + read.said();
                 boolean lost = read.date() != null && at == null;
                 cells.add(new CellUnderstood(
                         true, lost ? read.said() + ": " + read.date().why() : said, at));
-                dates.computeIfAbsent(List.of(cell.course(), cell.item(), cell.sections()), k -> new LinkedHashMap<>())
-                        .put(which, read.rule());
+                beside.put(which, read.rule());
             } catch (CellWords.NotUnderstood | IllegalArgumentException e) {
                 cells.add(new CellUnderstood(false, e.getMessage(), null));
             }
         }
         List<PutDates.Entry> entries = new ArrayList<>();
+        dates.values().removeIf(Map::isEmpty);
         dates.forEach((place, rules) -> entries.add(entry(place, rules)));
         return new CellsRead(cells, change(entries));
     }

@@ -211,6 +211,8 @@ final class RowReader {
             Set<String> leavesOut = new LinkedHashSet<>();
             Map<String, Integer> gaps = new LinkedHashMap<>();
             Map<String, Integer> lengths = new LinkedHashMap<>();
+            Set<String> joined = new LinkedHashSet<>();
+            Set<String> midWeek = new LinkedHashSet<>();
             Map<String, Optional<LocalDate>> pins = new LinkedHashMap<>();
             Set<String> partly = new LinkedHashSet<>();
             Map<String, String> notes = new LinkedHashMap<>();
@@ -227,6 +229,12 @@ final class RowReader {
                 }
                 if (own.pin != null || own.pinTakenAway) {
                     pins.put(own.lesson, Optional.ofNullable(own.pin));
+                }
+                if (own.joined) {
+                    joined.add(own.lesson);
+                }
+                if (own.midWeek) {
+                    midWeek.add(own.lesson);
                 }
                 if (own.partly) {
                     partly.add(own.lesson);
@@ -280,6 +288,8 @@ final class RowReader {
                     leavesOut,
                     gaps,
                     lengths,
+                    joined,
+                    midWeek,
                     pins,
                     held,
                     records,

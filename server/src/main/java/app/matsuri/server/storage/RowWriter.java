@@ -239,6 +239,8 @@ final class RowWriter {
         ids.addAll(section.gaps().keySet());
         ids.addAll(section.lengths().keySet());
         ids.addAll(section.pins().keySet());
+        ids.addAll(section.joined());
+        ids.addAll(section.midWeek());
         ids.addAll(section.partly());
         ids.addAll(section.notes().keySet());
         ids.addAll(section.told().keySet());
@@ -254,6 +256,8 @@ final class RowWriter {
             Optional<LocalDate> pin = section.pins().get(id);
             row.pin = pin == null ? null : pin.orElse(null);
             row.pinTakenAway = pin != null && pin.isEmpty();
+            row.joined = section.joined().contains(id);
+            row.midWeek = section.midWeek().contains(id);
             row.partly = section.partly().contains(id);
             row.note = section.notes().get(id);
             row.told = section.told().get(id);

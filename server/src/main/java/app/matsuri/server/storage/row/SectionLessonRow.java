@@ -32,6 +32,8 @@ public final class SectionLessonRow implements Row {
     public Integer length;
     public LocalDate pin;
     public boolean pinTakenAway;
+    public boolean joined;
+    public boolean midWeek;
     public boolean partly;
     public String note;
     public LocalDate told;
