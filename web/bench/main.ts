@@ -73,6 +73,7 @@ function wallOf(moved: number): WallView {
             parts: 1,
             taught: false,
             pinned: false,
+            joined: false,
             optional: false,
             reserve: false,
             links: [],

@@ -11,12 +11,10 @@ import { MatsuriPreset } from "./design/preset";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? "";
 
-// A dialog that fades in sets its focus only when it has: on a slow machine that takes the field from under one's hands.
 createApp(App)
   .use(router)
   .use(PrimeVue, {
     csp: { nonce },
     theme: { preset: MatsuriPreset, options: { darkModeSelector: "system" } },
-    pt: { dialog: { transition: { css: false } } },
   })
   .mount("#app");

@@ -900,6 +900,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ways"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/welcome": {
         parameters: {
             query?: never;
@@ -1364,6 +1380,7 @@ export interface components {
         };
         LessonView: {
             id: string;
+            joined: boolean;
             links: components["schemas"]["LinkView"][];
             optional: boolean;
             /** Format: int32 */
@@ -1702,6 +1719,8 @@ export interface components {
         SectionView: {
             course: string;
             courseTitle: string;
+            /** Format: date */
+            lastClass?: string | null;
             /** Format: int32 */
             lessons: number;
             /** Format: int32 */
@@ -1911,6 +1930,100 @@ export interface components {
             version: number;
             weekStart: string;
             weeks: components["schemas"]["Week"][];
+        };
+        WayCost: {
+            /** Format: int32 */
+            cost: number;
+            /** Format: int32 */
+            each: number;
+            kind: string;
+            /** Format: int32 */
+            times: number;
+            words: string;
+        };
+        WayDay: {
+            /** Format: int32 */
+            classes: number;
+            /** Format: date */
+            date: string;
+            lessons: components["schemas"]["WayLesson"][];
+            off?: string | null;
+            was: string[];
+        };
+        WayLesson: {
+            goesOn: boolean;
+            id: string;
+            moved: boolean;
+            pinned: boolean;
+            taught: boolean;
+            test: boolean;
+            title: string;
+            unit: string;
+        };
+        WayStep: {
+            /** @description See docs/plan-file.md */
+            change: string;
+            sentence: string;
+        };
+        WayUnit: {
+            code: string;
+            colour?: string | null;
+            id: string;
+            /** Format: int32 */
+            number: number;
+            title: string;
+        };
+        WayView: {
+            /** Format: date */
+            backOn?: string | null;
+            /** @description See docs/plan-file.md */
+            change?: string | null;
+            costs: components["schemas"]["WayCost"][];
+            /** Format: int32 */
+            elsewhere: number;
+            name: string;
+            problems: string[];
+            sentence: string;
+            /** Format: int32 */
+            spare: number;
+            steps?: components["schemas"]["WayStep"][] | null;
+            /** Format: int32 */
+            told: number;
+            /** Format: int64 */
+            total: number;
+            weeks: components["schemas"]["WayWeek"][];
+            words: string;
+        };
+        WayWeek: {
+            days: components["schemas"]["WayDay"][];
+            /** Format: date */
+            first: string;
+            /** Format: int32 */
+            number: number;
+        };
+        WaysAsked: {
+            /** Format: date */
+            by?: string | null;
+            /** @description See docs/plan-file.md */
+            change?: string | null;
+            course: string;
+            /** Format: date */
+            noClassOn?: string | null;
+            section: string;
+            tidy: boolean;
+        };
+        WaysView: {
+            /** @description See docs/plan-file.md */
+            change?: string | null;
+            course: string;
+            notes: string[];
+            said: string;
+            section: string;
+            units: components["schemas"]["WayUnit"][];
+            /** Format: int64 */
+            version: number;
+            ways: components["schemas"]["WayView"][];
+            weekdays: number[];
         };
         Week: {
             away?: string | null;
@@ -3413,6 +3526,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WallView"];
+                };
+            };
+        };
+    };
+    ways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaysAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysView"];
                 };
             };
         };

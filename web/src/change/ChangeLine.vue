@@ -11,8 +11,10 @@ const props = defineProps<{
   loaded: boolean;
   /** The view has something to say that goes before what was done. */
   first?: boolean;
+  /** The view shows ways out of what is proposed. */
+  ways?: boolean;
 }>();
-const emit = defineEmits<{ again: [] }>();
+const emit = defineEmits<{ again: []; ways: [] }>();
 const { proposal, problem, busy, done } = props.state;
 
 /** How long a line about what was done stands, in milliseconds. */
@@ -28,6 +30,8 @@ watch(done, (now) => {
     :proposal="proposal"
     :busy="busy"
     :problem="problem"
+    :ways="ways"
+    @ways="emit('ways')"
     @apply="state.apply()"
     @discard="state.discard()"
   />

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { computed, ref } from "vue";
 import type { ProposalView } from "../api/client";
 import { moment } from "../ui/say";
 
 /** Says what a change would do before it is made. */
-const props = defineProps<{ proposal: ProposalView; busy: boolean; problem: string }>();
-const emit = defineEmits<{ apply: []; discard: [] }>();
+const props = defineProps<{ proposal: ProposalView; busy: boolean; problem: string; ways?: boolean }>();
+const emit = defineEmits<{ apply: []; discard: []; ways: [] }>();
+/** Lessons move that no hand moved: there are ways out. */
+const bumped = computed(() => props.proposal.moves.some((m) => m.what === "lesson" && !m.hand));
 
 const showing = ref(false);
 const second = computed(() =>
@@ -37,6 +39,7 @@ const groups = computed(() => {
       <p v-if="problem" class="look">{{ problem }}</p>
       <p v-else>{{ second }}</p>
     </div>
+    <button v-if="ways && bumped" type="button" class="btn" @click="emit('ways')">Ways out</button>
     <button type="button" class="btn" @click="showing = true">Show each</button>
     <button type="button" class="btn quiet" :disabled="busy" @click="emit('discard')">Discard</button>
     <button type="button" class="btn go" :disabled="busy" @click="emit('apply')">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { computed, ref } from "vue";
 import { type Change, type Schemas, api, ask } from "../api/client";
 import { base64 } from "../ui/file";

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { computed } from "vue";
 import FoundCells from "./FoundCells.vue";
 import { count } from "../ui/say";

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref } from "vue";
 import { type Change, type FindingView, api, ask } from "../api/client";
 import type { ChangeState } from "../change/useChanges";

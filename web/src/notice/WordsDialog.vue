@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref } from "vue";
 import type { WallView } from "../api/client";
 import { coursePlan } from "../thing/plan";

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { nextTick, onMounted, ref, shallowRef, watch } from "vue";
 import { type Schemas, api, ask } from "../api/client";
 import DateInput from "../ui/DateInput.vue";

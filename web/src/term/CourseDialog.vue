@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { onMounted, ref } from "vue";
 import { useFirstField } from "../ui/useFirstField";
 import MeetsField from "./MeetsField.vue";

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { computed, ref, shallowRef } from "vue";
 import { type Schemas, api, ask } from "../api/client";
 import GiveList, { type Given } from "../ui/GiveList.vue";

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { useFirstField } from "../ui/useFirstField";
 import { selectAll } from "../ui/selectAll";
 import { computed, onMounted, ref } from "vue";

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { computed, ref, watch } from "vue";
 import type { WallView } from "../api/client";
 import ClosureFields from "../change/ClosureFields.vue";

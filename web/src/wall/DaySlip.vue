@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import { type Change, type Day, type ItemView, type NoticeView, type WallView, api, ask } from "../api/client";
 import { clock, moment, weekdayDay, weekdayNumber } from "../ui/say";
+import LessonActions from "./LessonActions.vue";
 import Mark from "./Mark.vue";
 import { noticeKey, noticeTime } from "./drawn";
 import { injectWall } from "./useWall";
@@ -106,12 +107,29 @@ const session = computed(() => props.day.sessions[0]);
 const open = computed(() => props.day.lessons.filter((l) => !l.taught));
 const canRecord = computed(() => (session.value?.state === "open" && open.value.length > 0 ? session.value : null));
 
+/** The lesson that is chosen here, if it is one that is still to be taught. */
+const chosen = computed(() => {
+  const key = props.picked.size === 1 ? [...props.picked][0] : "";
+  return open.value.find((l) => key === `lesson:${l.id}`);
+});
+/** Why something was not taught as planned; kept with the lesson. */
+const why = ref("");
+
 function send(change: Change) {
   return propose(change);
 }
 function record(lessons: string[], partly: boolean) {
   if (session.value) {
-    void send({ kind: "record-taught", course, section, session: session.value.name, lessons, partly });
+    void send({
+      kind: "record-taught",
+      course,
+      section,
+      session: session.value.name,
+      lessons,
+      partly,
+      note: why.value.trim(),
+    });
+    why.value = "";
   }
 }
 function reopen() {
@@ -282,6 +300,7 @@ function fix(id: string, fixed: boolean) {
       <span id="added-said" :class="wrong ? 'look' : 'vh'" role="status">{{ said }}</span>
     </form>
     <p v-if="!lines.length && !day.gone.length && day.inTerm" class="soft">Nothing on this day.</p>
+    <LessonActions v-if="chosen && !proposal" :course="course" :section="section" :day="day.date" :lesson="chosen" />
     <div v-if="!proposal && day.inTerm" class="act">
       <button v-if="day.off" type="button" class="btn" @click="reopen">Reopen</button>
       <button v-else type="button" class="btn" @click="emit('off')">Day off…</button>
@@ -315,6 +334,13 @@ function fix(id: string, fixed: boolean) {
           Partly
         </button>
         <button type="button" class="btn" @click="record([], false)">Not reached</button>
+        <input
+          v-model="why"
+          class="field why"
+          maxlength="1000"
+          placeholder="why, if not as planned"
+          aria-label="Why it was not taught as planned; kept with the lesson"
+        />
       </template>
       <button
         v-if="session && session.state === 'taught'"

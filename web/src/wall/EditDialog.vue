@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { useFirstField } from "../ui/useFirstField";
 import type { Change, WallView } from "../api/client";

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from "primevue/dialog";
+import Dialog from "../ui/Dialog.vue";
 
 const visible = defineModel<boolean>("visible", { required: true });
 const keys = [

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, reactive, ref, watch } from "vue";
 import type { WallView } from "../api/client";
-import { count, span, weekdayNumber } from "../ui/say";
+import { count, span, weekdayDay, weekdayNumber } from "../ui/say";
 import { NO_OUTLINE_FILTER, type OutlineRow, chosenWords, filters, itemsOf, noticesOf, outlineParts } from "./outline";
 import { useOutline } from "./useOutline";
 import { injectWall } from "./useWall";
@@ -15,6 +15,10 @@ const emit = defineEmits<{
   read: [];
   notice: [];
   rhythm: [];
+  /** There was no class on the day. */
+  noClass: [day: string];
+  /** Looks at ways to tidy the plan as it stands. */
+  ways: [];
 }>();
 const state = injectWall();
 
@@ -259,5 +263,9 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
     <button type="button" class="do" @click="emit('notice')">+ a notice</button>
     <button type="button" class="do" @click="emit('rhythm')">rhythms</button>
     <button type="button" class="do" @click="emit('read')">read an outline</button>
+    <button v-if="wall.section.lastClass" type="button" class="do" @click="emit('noClass', wall.section.lastClass)">
+      no class on {{ weekdayDay(wall.section.lastClass) }}?
+    </button>
+    <button type="button" class="do" @click="emit('ways')">tidy the weeks</button>
   </div>
 </template>

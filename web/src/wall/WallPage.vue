@@ -3,25 +3,19 @@ import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowRe
 import { useRoute, useRouter } from "vue-router";
 import type { Change } from "../api/client";
 import ChangeLine from "../change/ChangeLine.vue";
+import RepaceView from "../repace/RepaceView.vue";
+import { useRepace } from "../repace/useRepace";
 import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count, hours } from "../ui/say";
 import { useFocusBack } from "../ui/useFocusBack";
-import NoticeDialog from "../notice/NoticeDialog.vue";
-import WordsDialog from "../notice/WordsDialog.vue";
-import RhythmDialog from "../rhythm/RhythmDialog.vue";
-import DayOffDialog from "./DayOffDialog.vue";
 import DaySlip from "./DaySlip.vue";
-import EditDialog from "./EditDialog.vue";
-import KeysDialog from "./KeysDialog.vue";
-import MoveDialog from "./MoveDialog.vue";
 import OutlinePane from "./OutlinePane.vue";
 import PhoneWeeks from "./PhoneWeeks.vue";
-import ShiftDialog from "./ShiftDialog.vue";
+import WallDialogs, { type WallDialog } from "./WallDialogs.vue";
 import WallGrid from "./WallGrid.vue";
 import WallLegend from "./WallLegend.vue";
-import ReadOutline from "./ReadOutline.vue";
 import { noticeKey } from "./drawn";
 import { dropChange, fullness, saysDrop } from "./drop";
 import { putOn } from "./outline";
@@ -40,7 +34,7 @@ const opened = ref("");
 const focus = ref("");
 const run = shallowRef<[string, string] | null>(null);
 const picked = shallowRef<ReadonlySet<string>>(new Set());
-const dialog = ref<"" | "off" | "shift" | "move" | "keys" | "read" | "notice" | "rhythm" | "words">("");
+const dialog = ref<WallDialog>("");
 const editing = ref("");
 const wide = ref(false);
 const keptWeek = ref(0);
@@ -91,6 +85,7 @@ const target = computed(() => {
     ? { date, says: saysDrop(carrying, day, false), day, full: fullness(carrying, day, shown.value) }
     : null;
 });
+const repace = useRepace(state);
 const carrying = computed(() => drag.carried.value !== null || hands.carrying.value !== null);
 
 async function load(section: string) {
@@ -180,7 +175,7 @@ function resize() {
 onMounted(() => window.addEventListener("resize", resize));
 onBeforeUnmount(() => window.removeEventListener("resize", resize));
 useFocusBack(
-  () => dialog.value !== "" || editing.value !== "" || proposal.value !== null,
+  () => dialog.value !== "" || editing.value !== "" || proposal.value !== null || repace.asked.value !== null,
   () => grid.value?.focusDay(focus.value),
 );
 /** Takes over what the outline has chosen; with a day, opens it. */
@@ -209,9 +204,6 @@ async function closeSlip() {
   await nextTick();
   grid.value?.focusDay(focus.value);
 }
-function edited() {
-  editing.value = "";
-}
 </script>
 
 <template>
@@ -233,8 +225,16 @@ function edited() {
     </template>
   </Band>
   <h1 class="vh">{{ shown ? `The wall of ${shown.section.course}, section ${shown.section.section}` : "The wall" }}</h1>
+  <RepaceView
+    v-if="shown && repace.asked.value"
+    :course="shown.section.course"
+    :section="shown.section.section"
+    :change="repace.asked.value.change"
+    :no-class-on="repace.asked.value.noClassOn"
+    @done="repace.close()"
+  />
   <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions, vuejs-accessibility/click-events-have-key-events -->
-  <main v-if="shown" class="main" :class="{ slim: narrow }" @click="press" @keydown="hands.key" @focusin="stand">
+  <main v-else-if="shown" class="main" :class="{ slim: narrow }" @click="press" @keydown="hands.key" @focusin="stand">
     <PhoneWeeks
       v-if="narrow"
       :wall="shown"
@@ -257,6 +257,8 @@ function edited() {
           @read="dialog = 'read'"
           @notice="dialog = 'notice'"
           @rhythm="dialog = 'rhythm'"
+          @no-class="repace.open(null, $event)"
+          @ways="repace.open(null)"
         />
         <DaySlip
           v-if="openedDay"
@@ -297,10 +299,13 @@ function edited() {
     </p>
   </main>
   <ChangeLine
+    v-if="!repace.asked.value"
     :state="state"
     :held="dialog !== '' || editing !== ''"
     :loaded="wall !== null"
     :first="hands.carrying.value !== null"
+    :ways="!narrow"
+    @ways="repace.open(state.pending.value)"
     @again="load(String(route.query.section ?? ''))"
   >
     <template #first>
@@ -323,41 +328,15 @@ function edited() {
       {{ target.full.due }} due, {{ hours(target.full.minutes) }}
     </div>
   </div>
-  <template v-if="shown">
-    <DayOffDialog
-      :visible="dialog === 'off'"
-      :wall="shown"
-      :first-day="offRun[0]"
-      :last-day="offRun[1]"
-      @update:visible="dialog = ''"
-    />
-    <ShiftDialog
-      :visible="dialog === 'shift'"
-      :wall="shown"
-      :picked="picked.size ? picked : new Set(moving)"
-      :day="opened || focus"
-      @update:visible="dialog = ''"
-    />
-    <MoveDialog
-      :visible="dialog === 'move'"
-      :wall="shown"
-      :keys="moving"
-      :day="opened || focus"
-      @update:visible="dialog = ''"
-      @go="goDay"
-    />
-    <RhythmDialog v-if="dialog === 'rhythm'" :wall="shown" @done="dialog = ''" />
-    <WordsDialog v-if="dialog === 'words'" :wall="shown" :day="opened || focus" @done="dialog = ''" />
-    <NoticeDialog
-      v-if="dialog === 'notice' || editing.startsWith('notice:')"
-      :wall="shown"
-      :notice="editing.slice(7).split('@')[0] ?? ''"
-      :entry="editing.split('@')[1] ?? ''"
-      :day="opened || focus"
-      @done="((dialog = ''), edited())"
-    />
-    <ReadOutline v-if="dialog === 'read'" :course="shown.section.course" @done="dialog = ''" />
-    <EditDialog v-if="editing && !editing.startsWith('notice:')" :thing="editing" :wall="shown" @done="edited" />
-  </template>
-  <KeysDialog :visible="dialog === 'keys'" @update:visible="dialog = ''" />
+  <WallDialogs
+    v-if="shown"
+    v-model:dialog="dialog"
+    v-model:editing="editing"
+    :wall="shown"
+    :day="opened || focus"
+    :run="offRun"
+    :picked="picked"
+    :moving="moving"
+    @go="goDay"
+  />
 </template>

@@ -62,6 +62,7 @@ describe("the cells of a week", () => {
       parts: 1,
       taught: true,
       pinned: false,
+      joined: false,
       optional: false,
       reserve: false,
       proposed: false,

@@ -29,6 +29,7 @@ export function lesson(id: string, more: Partial<LessonView> = {}): LessonView {
     parts: 1,
     taught: false,
     pinned: false,
+    joined: false,
     optional: false,
     reserve: false,
     links: [],

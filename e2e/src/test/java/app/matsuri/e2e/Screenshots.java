@@ -38,6 +38,11 @@ class Screenshots {
                 page.press("See what it does");
                 page.see(".strip");
                 take(page, "wall-proposal");
+                page.press("Ways out");
+                page.see(".ways .small");
+                take(page, "ways");
+                page.press("Back to the wall");
+                page.see(".strip");
                 page.press("Apply");
                 page.seeText(".notice", "Flood warning");
                 page.click("[aria-label='Undo']");
@@ -191,6 +196,5 @@ class Screenshots {
         page.press("Term");
         page.see(".tg");
         page.see(".days, .sec");
-        take(page, "term-empty");
     }
 }

@@ -9,6 +9,7 @@ import app.matsuri.core.repace.Way;
 import app.matsuri.core.repace.Ways;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.Out;
 import app.matsuri.exchange.plan.PlanFile;
@@ -153,6 +154,13 @@ public final class WaysCommand {
                 .put("cost", cost)
                 .put("steps", way.edits().stream().map(WaysCommand::write).toList())
                 .put("sessions", sessions)
+                .some(
+                        "changes",
+                        way.steps() == null
+                                ? null
+                                : way.steps().stream()
+                                        .map(s -> ChangeJson.write(s.change()))
+                                        .toList())
                 .map();
     }
 

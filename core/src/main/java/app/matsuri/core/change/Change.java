@@ -37,6 +37,7 @@ public sealed interface Change
                 SetLength,
                 Join,
                 BeginMidWeek,
+                SetGap,
                 ChangeSession,
                 RestoreSession,
                 ChangeSeries,

@@ -13,10 +13,6 @@ public record Join(String course, String section, String lesson, boolean join) i
     public Outcome apply(Decisions before) {
         Lesson in = Find.lesson(before, course, lesson);
         Section was = Find.section(before, course, section);
-        if (join && was.pin(in) != null) {
-            throw new Refused(
-                    "“" + in.title() + "” has a fixed date and cannot share another’s class. Unpin it first.");
-        }
         if (join && in.reserve()) {
             throw new Refused(
                     "“" + in.title() + "” is a spare day and takes a class of its own. Leave it out instead.");

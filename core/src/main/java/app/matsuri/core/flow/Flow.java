@@ -18,7 +18,7 @@ import java.util.Map;
 /**
  * Places the lessons of a course on the sessions of one section, in order. Deterministic; linear in lessons plus
  * sessions. A lesson that is joined shares the last session of the lesson placed before it, one at most, and takes no time
- * of its own; a pinned one, one under way, a reserve and one without a lesson before it take their own.
+ * of its own; one pinned to another day, one under way, a reserve and one without a lesson before it take their own.
  */
 public final class Flow {
 
@@ -62,7 +62,7 @@ public final class Flow {
     private record Rest(Unit unit, Lesson lesson, boolean resumed, boolean opensUnit, int length, LocalDate pin) {
 
         boolean joins(Section section) {
-            return section.joined().contains(lesson.id()) && !resumed && pin == null && !lesson.reserve();
+            return section.joined().contains(lesson.id()) && !resumed && !lesson.reserve();
         }
     }
 
@@ -107,7 +107,7 @@ public final class Flow {
         private final int[] limits;
         private final boolean byMinutes = section.pace() == Section.Pace.MINUTES;
         private int at = usable.start();
-        /** The last session of the lesson placed last; -1 where none is, it is a reserve, or another joined it. */
+        /** The last session of the lesson placed last; -1 where none is, or another joined it. */
         private int shared = -1;
 
         private int used;
@@ -120,7 +120,7 @@ public final class Flow {
             for (int i = rests.size() - 1; i >= 0; i--) {
                 limits[i] = limit;
                 if (rests.get(i).pin() != null) {
-                    limit = usable.onOrAfter(rests.get(i).pin());
+                    limit = pinned(rests.get(i)) + (rests.get(i).joins(section) ? 1 : 0);
                 }
             }
         }
@@ -142,8 +142,8 @@ public final class Flow {
 
         /** Takes what the lesson needs below the limit, or sets {@link #lack}; returns the sessions missing. */
         private int take(Rest rest, int limit, List<Slot> slots) {
-            if (shared >= 0 && rest.joins(section)) {
-                slots.add(new Slot(shared, false));
+            if (shared >= 0 && rest.joins(section) && (rest.pin() == null || shared == pinned(rest))) {
+                slots.add(new Slot(usable.session(shared), false));
                 shared = -1;
                 return 0;
             }
@@ -178,7 +178,7 @@ public final class Flow {
             for (int i = first; i < end; i++) {
                 slots.add(new Slot(usable.session(i), false));
             }
-            shared = rest.lesson().reserve() ? -1 : usable.session(end - 1);
+            shared = end - 1;
             return 0;
         }
 
@@ -210,7 +210,7 @@ public final class Flow {
         /** Goes to where the lesson may begin by its gap, week start and pin; why not, when its pin has no room. */
         private Lack approach(Rest rest) {
             if (rest.pin() != null) {
-                int session = usable.onOrAfter(rest.pin());
+                int session = pinned(rest);
                 if (session >= usable.size() || session < at || session == at && used > 0) {
                     return Lack.PIN_HAS_NO_ROOM;
                 }
@@ -231,6 +231,10 @@ public final class Flow {
                 }
             }
             return null;
+        }
+
+        private int pinned(Rest rest) {
+            return usable.onOrAfter(rest.pin());
         }
 
         private boolean pinAhead(Rest rest) {

@@ -13,34 +13,41 @@ public record Weights(Map<Cost, Integer> costs) {
     /** The kinds of cost, each with what it costs to begin with. */
     public enum Cost {
         /** A reserve session given up. */
-        RESERVE(1),
+        RESERVE(1, "a spare day given up"),
         /** A lesson whose told day changes or goes. */
-        TOLD(3),
+        TOLD(3, "a lesson not on the day that was told"),
         /** A session left empty before the last placed lesson. */
-        EMPTY(6),
+        EMPTY(6, "a class left empty"),
         /** A lesson that runs across a break. */
-        ACROSS(6),
+        ACROSS(6, "a lesson that runs across a break"),
         /** A unit that asked for a week start and is split by a break. */
-        SPLIT(8),
+        SPLIT(8, "a unit split by a break"),
         /** An optional or yielding lesson left out. */
-        LEAVE_OUT(10),
+        LEAVE_OUT(10, "an optional lesson left out"),
         /** A lesson that holds a test on the first session after a break. */
-        TEST_AFTER_BREAK(10),
+        TEST_AFTER_BREAK(10, "a test in the first class after a break"),
         /** A lesson that holds a test and whose told day changes or goes, in place of {@link #TOLD}. */
-        TOLD_TEST(12),
+        TOLD_TEST(12, "a test not on the day that was told"),
         /** A lesson joined to the one before. */
-        JOIN(15),
+        JOIN(15, "a lesson joined to the one before"),
         /** A lesson shortened, for each session. */
-        SHORTEN(20),
+        SHORTEN(20, "a class taken from a lesson"),
         /** A unit that asked for a week start begins mid-week. */
-        MID_WEEK(30),
+        MID_WEEK(30, "a unit that begins mid-week"),
         /** A required session that finds no room. */
-        NO_ROOM(1000);
+        NO_ROOM(1000, "a class that finds no room");
 
         private final int usual;
+        private final String said;
 
-        Cost(int usual) {
+        Cost(int usual, String said) {
             this.usual = usual;
+            this.said = said;
+        }
+
+        /** One of it, in plain words. */
+        public String said() {
+            return said;
         }
 
         public int usual() {

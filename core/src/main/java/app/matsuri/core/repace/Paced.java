@@ -56,12 +56,16 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
             slot.put(sessions.get(i), i);
         }
         List<Place> places = new ArrayList<>();
+        int last = -1;
         for (Placement placement : placements) {
             List<Integer> own = placement.slots().stream()
                     .filter(s -> !s.taught())
                     .map(s -> slot.get(s.session()))
                     .toList();
-            places.add(own.isEmpty() ? Place.NO_ROOM : new Place(Kind.PLACED, own.get(0), own.size()));
+            boolean joined = !own.isEmpty() && own.get(0) == last;
+            Kind kind = joined ? Kind.JOINED : Kind.PLACED;
+            places.add(own.isEmpty() ? Place.NO_ROOM : new Place(kind, own.get(0), own.size()));
+            last = own.isEmpty() ? last : own.get(own.size() - 1);
         }
         return new Pacing(places);
     }
@@ -173,7 +177,7 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                     length,
                     resumed ? length : Math.min(lesson.minLength(), length),
                     pin == null ? -1 : pinned(pin),
-                    lesson.reserve(),
+                    !resumed && lesson.reserve(),
                     !resumed && (lesson.optional() || yields) && !lesson.reserve(),
                     !resumed && lesson.joinable() && !lesson.reserve(),
                     opens && keepsWeeks && !resumed,

@@ -1,5 +1,6 @@
 package app.matsuri.core.repace;
 
+import app.matsuri.core.change.Change;
 import app.matsuri.core.plan.Weights;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.Map;
  * @param sentence what it is, in plain words
  * @param costs by kind; kinds that cost nothing are left out
  * @param edits what it does, in order of the plan
+ * @param steps the changes that lead there, in order; null where no changes do
  * @param dates the sessions of each lesson under it, by lesson, in order of the plan
  */
 public record Way(
@@ -20,6 +22,7 @@ public record Way(
         String sentence,
         Map<Weights.Cost, Integer> costs,
         List<Edit> edits,
+        List<Step> steps,
         Map<String, List<LocalDateTime>> dates) {
 
     /**
@@ -32,6 +35,9 @@ public record Way(
      * @param sentence it in plain words
      */
     public record Edit(String kind, String lesson, LocalDateTime session, int to, String sentence) {}
+
+    /** One change of the section that it takes. */
+    public record Step(String sentence, Change change) {}
 
     /** All that it costs. */
     public long total() {

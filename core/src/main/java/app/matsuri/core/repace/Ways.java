@@ -83,8 +83,13 @@ public final class Ways {
         return ways;
     }
 
-    /** The first day on which a session that a lesson had is gone; null where none is. */
+    /** The first day on which a session that a lesson had is gone, else on which one has other lessons; null where none is. */
     private LocalDate lost() {
+        LocalDate gone = gone();
+        return gone != null ? gone : before.firstDifference(now.in()).orElse(null);
+    }
+
+    private LocalDate gone() {
         Set<LocalDateTime> stand = new HashSet<>();
         now.in().sessions().all().forEach(s -> stand.add(s.name()));
         return before.placements().stream()
@@ -235,7 +240,13 @@ public final class Ways {
     }
 
     private Way way(String name, String sentence, Pacing pacing) {
-        return new Way(name, sentence, Scorer.costs(now.stretch(), pacing), edits(pacing), now.dates(pacing));
+        return new Way(
+                name,
+                sentence,
+                Scorer.costs(now.stretch(), pacing),
+                edits(pacing),
+                Steps.of(now, pacing).orElse(null),
+                now.dates(pacing));
     }
 
     /** What a pacing does other than placing each lesson as long as it asks, one behind the other. */

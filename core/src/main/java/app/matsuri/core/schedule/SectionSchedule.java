@@ -19,6 +19,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
@@ -155,6 +157,37 @@ public record SectionSchedule(
     public ItemDates would(Unit unit, Item item) {
         Dates resolver = resolver();
         return resolver.of(unit, item, section.adjustment(item.id()).orElse(null));
+    }
+
+    /** For each session that a lesson takes, by its name, the ids of the lessons in it, in order of the plan. */
+    public TreeMap<LocalDateTime, List<String>> lessonsBySession() {
+        TreeMap<LocalDateTime, List<String>> lessons = new TreeMap<>();
+        placements.forEach(p -> p.slots()
+                .forEach(slot -> lessons.computeIfAbsent(
+                                sessions.get(slot.session()).name(), n -> new ArrayList<>())
+                        .add(p.lesson().id())));
+        return lessons;
+    }
+
+    /** The first day on which a session has other lessons than in the other schedule; empty where none has. */
+    public Optional<LocalDate> firstDifference(SectionSchedule other) {
+        return differences(other).stream().findFirst();
+    }
+
+    /** The last such day. */
+    public Optional<LocalDate> lastDifference(SectionSchedule other) {
+        return differences(other).stream().reduce((a, b) -> b);
+    }
+
+    private List<LocalDate> differences(SectionSchedule other) {
+        Map<LocalDateTime, List<String>> here = lessonsBySession();
+        Map<LocalDateTime, List<String>> there = other.lessonsBySession();
+        TreeSet<LocalDateTime> names = new TreeSet<>(here.keySet());
+        names.addAll(there.keySet());
+        return names.stream()
+                .filter(name -> !here.getOrDefault(name, List.of()).equals(there.getOrDefault(name, List.of())))
+                .map(LocalDateTime::toLocalDate)
+                .toList();
     }
 
     /** "HYD 210/A", as scopes write it. */

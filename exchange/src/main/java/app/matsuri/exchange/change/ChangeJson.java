@@ -35,6 +35,7 @@ import app.matsuri.core.change.RemoveSection;
 import app.matsuri.core.change.RemoveUnit;
 import app.matsuri.core.change.RestoreSession;
 import app.matsuri.core.change.SetFirstPlanDay;
+import app.matsuri.core.change.SetGap;
 import app.matsuri.core.change.SetLength;
 import app.matsuri.core.change.SetRotation;
 import app.matsuri.core.change.SetTerm;
@@ -202,6 +203,12 @@ public final class ChangeJson {
         KINDS.put("join", in -> {
             boolean join = in.flag("join", true);
             return new Join(in.required("course"), in.required("section"), in.required("lesson"), join);
+        });
+        KINDS.put("set-gap", in -> {
+            Integer empty = needed(in, "empty", in.number("empty", null, 0));
+            return empty == null
+                    ? null
+                    : new SetGap(in.required("course"), in.required("section"), in.required("lesson"), empty);
         });
         KINDS.put("begin-mid-week", in -> {
             boolean anyDay = in.flag("anyDay", true);

@@ -36,6 +36,7 @@ import app.matsuri.core.change.RemoveSection;
 import app.matsuri.core.change.RemoveUnit;
 import app.matsuri.core.change.RestoreSession;
 import app.matsuri.core.change.SetFirstPlanDay;
+import app.matsuri.core.change.SetGap;
 import app.matsuri.core.change.SetLength;
 import app.matsuri.core.change.SetRotation;
 import app.matsuri.core.change.SetTerm;
@@ -205,6 +206,12 @@ final class ChangeWriter {
                     .put("section", join.section())
                     .put("lesson", join.lesson())
                     .put("join", join.join());
+        } else if (change instanceof SetGap gap) {
+            out.put("kind", "set-gap")
+                    .put("course", gap.course())
+                    .put("section", gap.section())
+                    .put("lesson", gap.lesson())
+                    .put("empty", gap.empty());
         } else if (change instanceof BeginMidWeek mid) {
             out.put("kind", "begin-mid-week")
                     .put("course", mid.course())

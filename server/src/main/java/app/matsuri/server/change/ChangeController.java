@@ -1,16 +1,13 @@
 package app.matsuri.server.change;
 
-import app.matsuri.core.change.Change;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
-import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.calendar.CalendarView;
 import app.matsuri.server.calendar.Calendars;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.dates.DatesTables;
 import app.matsuri.server.dates.DatesView;
-import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.wall.WallBuilder;
 import app.matsuri.server.wall.WallView;
@@ -19,7 +16,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
 import java.util.List;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -109,7 +105,7 @@ class ChangeController {
             @RequestParam(required = false) String view,
             @RequestBody @Schema(type = "object") JsonNode change) {
         Stored stored = access.look(by, termId);
-        Proposal proposal = Proposal.of(stored.decisions(), read(change));
+        Proposal proposal = Proposal.of(stored.decisions(), ChangeGiven.read(change));
         boolean setUp = "term".equals(view);
         boolean table = "dates".equals(view);
         return new ProposalView(
@@ -130,7 +126,7 @@ class ChangeController {
 
     @PostMapping(path = "/changes", consumes = "application/json")
     Made make(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody ChangeRequest request) {
-        return made(changes.make(by, termId, request.version(), read(request.change())));
+        return made(changes.make(by, termId, request.version(), ChangeGiven.read(request.change())));
     }
 
     @PostMapping(path = "/undo", consumes = "application/json")
@@ -154,16 +150,5 @@ class ChangeController {
 
     private static Made made(ChangeService.Made made) {
         return new Made(made.stored().version(), made.sentence());
-    }
-
-    private static Change read(JsonNode json) {
-        ChangeJson.Reading reading = ChangeJson.read(json);
-        if (reading.change() == null) {
-            String detail = String.join(
-                    " ", reading.faults().stream().map(f -> f.message()).toList());
-            throw new Problem(
-                    HttpStatus.BAD_REQUEST, "change-at-fault", "Something is not right", detail, reading.faults());
-        }
-        return reading.change();
     }
 }

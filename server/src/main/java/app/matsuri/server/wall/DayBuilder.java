@@ -141,6 +141,7 @@ final class DayBuilder {
                                 placement.slots().size(),
                                 slot.taught(),
                                 follows.section().pin(lesson) != null,
+                                follows.section().joined().contains(lesson.id()),
                                 lesson.optional(),
                                 lesson.reserve(),
                                 links(lesson.details().links()),

@@ -72,7 +72,12 @@ public final class WallBuilder {
                 course.requiredMinutes(),
                 course.weekLimit(),
                 course.lessons().size(),
-                course.usualMinutes());
+                course.usualMinutes(),
+                follows.sessions().all().stream()
+                        .map(Session::date)
+                        .filter(d -> d.isBefore(today))
+                        .reduce((a, b) -> b)
+                        .orElse(null));
         return new WallView(
                 termId,
                 version,

@@ -35,7 +35,11 @@ public record WallView(
     /** A section that can be chosen. */
     public record SectionChoice(String course, String courseTitle, String section) {}
 
-    /** The section that is shown. */
+    /**
+     * The section that is shown.
+     *
+     * @param lastClass the day of the last class before today; null where none was
+     */
     public record SectionView(
             String course,
             String courseTitle,
@@ -46,7 +50,8 @@ public record WallView(
             @Nullable Integer requiredMinutes,
             int weekLimit,
             int lessons,
-            int usualMinutes) {}
+            int usualMinutes,
+            @Nullable LocalDate lastClass) {}
 
     /**
      * One weekday.
@@ -181,6 +186,7 @@ public record WallView(
      * A lesson on a day.
      *
      * @param part which of its classes it is, from 1
+     * @param joined whether it shares the class of the lesson before it
      * @param proposed whether a proposal puts it here
      */
     public record LessonView(
@@ -191,6 +197,7 @@ public record WallView(
             int parts,
             boolean taught,
             boolean pinned,
+            boolean joined,
             boolean optional,
             boolean reserve,
             List<LinkView> links,

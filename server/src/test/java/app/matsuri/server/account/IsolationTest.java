@@ -47,6 +47,7 @@ class IsolationTest {
         return switch (last) {
             case "changes" -> "{\"version\":1,\"change\":" + ServerTest.FLOOD + "}";
             case "proposals" -> ServerTest.FLOOD;
+            case "ways" -> "{\"course\":\"HYD 210\",\"section\":\"A\",\"tidy\":false}";
             case "name" -> "{\"name\":\"mine\"}";
             case "colleagues" -> "{\"role\":\"reader\",\"name\":\"B. Sayer\",\"mail\":\"b@quillmarsh.example\"}";
             case "said" -> "{\"at\":\"2026-10-05T17:00\"}";

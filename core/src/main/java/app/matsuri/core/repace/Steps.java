@@ -1,0 +1,258 @@
+package app.matsuri.core.repace;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.BeginMidWeek;
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.HoldEmpty;
+import app.matsuri.core.change.Join;
+import app.matsuri.core.change.LeaveOut;
+import app.matsuri.core.change.RecordTaught;
+import app.matsuri.core.change.SetGap;
+import app.matsuri.core.change.SetLength;
+import app.matsuri.core.flow.Flow;
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.With;
+import app.matsuri.core.repace.Pacing.Kind;
+import app.matsuri.core.repace.Pacing.Place;
+import app.matsuri.core.repace.Stretch.Asked;
+import app.matsuri.core.session.Session;
+import app.matsuri.core.session.Sessions;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Turns a pacing into ordinary changes of one section after which its lessons fall as the pacing says. First what is decided of
+ * lessons (left out, shortened, joined); then, lesson by lesson, what keeps the flow from the place that the pacing gives.
+ */
+final class Steps {
+
+    private final Paced paced;
+    private final Pacing pacing;
+    private final String course;
+    private final List<Way.Step> steps = new ArrayList<>();
+    private Section section;
+
+    private Steps(Paced paced, Pacing pacing) {
+        this.paced = paced;
+        this.pacing = pacing;
+        this.section = paced.in().section();
+        this.course = paced.in().course().code();
+    }
+
+    /** The changes, in order; empty where no such changes lead to the pacing. */
+    static Optional<List<Way.Step>> of(Paced paced, Pacing pacing) {
+        Steps steps = new Steps(paced, pacing);
+        steps.decideLessons();
+        return steps.lead() ? Optional.of(steps.steps) : Optional.empty();
+    }
+
+    private void decideLessons() {
+        for (int i = 0; i < pacing.places().size(); i++) {
+            Place place = pacing.places().get(i);
+            Lesson lesson = lesson(i);
+            boolean joined = section.joined().contains(lesson.id());
+            if (place.kind() == Kind.LEFT_OUT) {
+                givesWay(i);
+            } else if (place.kind() == Kind.JOINED && !joined) {
+                section = section.withJoined(With.member(section.joined(), lesson.id(), true));
+                add(
+                        "Join " + title(i) + " to the lesson before it",
+                        new Join(course, section.code(), lesson.id(), true));
+            } else if (place.kind() == Kind.PLACED && joined) {
+                section = section.withJoined(With.member(section.joined(), lesson.id(), false));
+                add("Give " + title(i) + " its own class again", new Join(course, section.code(), lesson.id(), false));
+            }
+            if (place.kind() == Kind.PLACED) {
+                size(i, place.length());
+            }
+        }
+    }
+
+    private void size(int i, int own) {
+        Lesson lesson = lesson(i);
+        long had = paced.placements().get(i).slots().stream()
+                .filter(Placement.Slot::taught)
+                .count();
+        int length = (int) had + own;
+        Asked asked = paced.stretch().lessons().get(i);
+        if (own != asked.length()) {
+            section = section.withLength(lesson.id(), length);
+            add(
+                    (own < asked.length() ? "Shorten " : "Give ")
+                            + title(i)
+                            + (own < asked.length() ? " to " : " ")
+                            + (length == 1 ? "one class" : length + " classes"),
+                    new SetLength(course, section.code(), lesson.id(), length));
+        }
+    }
+
+    /** Whether nothing of it is to be placed any more. */
+    private boolean gone(int i) {
+        boolean had = paced.placements().get(i).slots().stream().anyMatch(Placement.Slot::taught);
+        String id = lesson(i).id();
+        return section.leavesOut().contains(id) || had && !section.partly().contains(id);
+    }
+
+    /** Leaves out what finds no class; of what was taught in part the rest. */
+    private boolean givesWay(int i) {
+        Lesson lesson = lesson(i);
+        if (!section.partly().contains(lesson.id())) {
+            leaveOut(i);
+            return true;
+        }
+        LocalDateTime last = null;
+        for (Map.Entry<LocalDateTime, List<String>> record : section.taught().entrySet()) {
+            if (record.getValue().contains(lesson.id())
+                    && (last == null || record.getKey().isAfter(last))) {
+                last = record.getKey();
+            }
+        }
+        if (last == null) {
+            return false;
+        }
+        List<String> lessons = section.taught().get(last);
+        section = section.withTaught(section.taught(), With.member(section.partly(), lesson.id(), false));
+        add("Count " + title(i) + " as finished", new RecordTaught(course, section.code(), last, lessons, false, ""));
+        return true;
+    }
+
+    private void leaveOut(int i) {
+        Lesson lesson = lesson(i);
+        section = section.withLeavesOut(With.member(section.leavesOut(), lesson.id(), true));
+        add(
+                (lesson.reserve() ? "Give up the spare day " : "Leave out ") + title(i),
+                new LeaveOut(course, section.code(), lesson.id(), true));
+    }
+
+    /** Mends the first lesson that falls otherwise, until none does; false where one cannot be mended. */
+    private boolean lead() {
+        int most = 3 * (pacing.places().size() + paced.sessions().size()) + 3;
+        for (int round = 0; round < most; round++) {
+            int[] falls = flow();
+            int i = 0;
+            while (i < falls.length && falls[i] == wanted(i)) {
+                i++;
+            }
+            if (i == falls.length) {
+                return true;
+            }
+            if (!mend(i, falls)) {
+                return false;
+            }
+        }
+        return false;
+    }
+
+    private boolean mend(int i, int[] falls) {
+        Place place = pacing.places().get(i);
+        if (!place.placed()) {
+            return givesWay(i); // it finds no class, and those behind it do
+        }
+        if (falls[i] < 0) {
+            for (int j = i - 1; j >= 0; j--) {
+                boolean stuck = pacing.places().get(j).kind() == Kind.NO_ROOM && !gone(j);
+                if (stuck) {
+                    return givesWay(j);
+                }
+            }
+            for (int j = i + 1; j < falls.length; j++) {
+                boolean ahead = section.pin(lesson(j)) != null && !gone(j);
+                if (ahead && !pacing.places().get(j).placed()) {
+                    return givesWay(j); // its date stands in the way, and it finds no class
+                }
+                if (ahead) {
+                    break;
+                }
+            }
+            return nearer(i);
+        }
+        if (falls[i] > place.first()) {
+            return nearer(i);
+        }
+        for (int k = falls[i]; k < place.first(); k++) {
+            Session session = paced.in().sessions().get(paced.sessions().get(k));
+            section = section.withHoldsEmpty(With.member(section.holdsEmpty(), session.name(), true));
+            add(
+                    "Leave " + Say.day(session.date()) + " empty",
+                    new HoldEmpty(course, section.code(), session.name(), true));
+        }
+        return true;
+    }
+
+    /** Takes away what keeps a lesson from an earlier class: the week start of its unit, then its gap. */
+    private boolean nearer(int i) {
+        Lesson lesson = lesson(i);
+        if (opensUnit(i) && !section.midWeek().contains(lesson.id())) {
+            section = section.withMidWeek(With.member(section.midWeek(), lesson.id(), true));
+            add(
+                    "Begin the unit of " + title(i) + " mid-week",
+                    new BeginMidWeek(course, section.code(), lesson.id(), true));
+            return true;
+        }
+        if (section.gap(lesson) > 0) {
+            section = section.withGap(lesson.id(), -lesson.gapBefore());
+            add("Close the gap before " + title(i), new SetGap(course, section.code(), lesson.id(), 0));
+            return true;
+        }
+        return false;
+    }
+
+    /** Whether its unit asks for a week start and it is the unit's first lesson, of those that are not left out. */
+    private boolean opensUnit(int i) {
+        Unit unit = paced.placements().get(i).unit();
+        return unit.startsWeek()
+                && unit.lessons().stream()
+                        .filter(l -> !section.leavesOut(l))
+                        .findFirst()
+                        .filter(l -> l.id().equals(lesson(i).id()))
+                        .isPresent();
+    }
+
+    /** For each lesson the slot that it begins in as things are decided now; -1 for none. */
+    private int[] flow() {
+        Course in = paced.in().course();
+        Sessions sessions = section.timetable(course).sessions(paced.in().calendar());
+        List<Placement> placements =
+                Flow.place(in, section, sessions, paced.in().calendar().term().weekStart());
+        Map<String, Placement> byLesson = new HashMap<>();
+        placements.forEach(p -> byLesson.put(p.lesson().id(), p));
+        Map<Integer, Integer> slots = new HashMap<>();
+        for (int k = 0; k < paced.sessions().size(); k++) {
+            slots.put(paced.sessions().get(k), k);
+        }
+        int[] falls = new int[pacing.places().size()];
+        for (int i = 0; i < falls.length; i++) {
+            falls[i] = byLesson.get(lesson(i).id()).slots().stream()
+                    .filter(s -> !s.taught())
+                    .findFirst()
+                    .map(s -> slots.getOrDefault(s.session(), -1))
+                    .orElse(-1);
+        }
+        return falls;
+    }
+
+    private int wanted(int i) {
+        Place place = pacing.places().get(i);
+        return place.placed() ? place.first() : -1;
+    }
+
+    private Lesson lesson(int i) {
+        return paced.placements().get(i).lesson();
+    }
+
+    private String title(int i) {
+        return "“" + lesson(i).title() + "”";
+    }
+
+    private void add(String sentence, Change change) {
+        steps.add(new Way.Step(sentence, change));
+    }
+}

@@ -1,0 +1,65 @@
+package app.matsuri.server.repace;
+
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.NoClass;
+import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.change.ChangeGiven;
+import app.matsuri.server.colleague.Access;
+import app.matsuri.server.http.Problem;
+import app.matsuri.server.storage.Stored;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** Ways out: nothing is stored here, a way is taken as a change like any other. */
+@RestController
+@RequestMapping(path = "/api/terms/{termId}", produces = "application/json")
+class WaysController {
+
+    private final Access access;
+
+    WaysController(Access access) {
+        this.access = access;
+    }
+
+    /**
+     * What ways are asked for.
+     *
+     * @param change what was lost; null for the plan as it stands
+     * @param noClassOn in place of a change, the day on which there was no class; null for none
+     * @param by a day by which everything is to be as planned; null for none
+     * @param tidy whether tidying the whole term is one of them
+     */
+    record WaysAsked(
+            String course,
+            String section,
+
+            @Nullable @Schema(type = "object", description = "See docs/plan-file.md")
+            JsonNode change,
+
+            @Nullable LocalDate noClassOn,
+            @Nullable LocalDate by,
+            boolean tidy) {}
+
+    @PostMapping(path = "/ways", consumes = "application/json")
+    WaysView ways(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody WaysAsked asked) {
+        Stored stored = access.look(by, termId);
+        Change change = asked.noClassOn() != null
+                ? NoClass.on(stored.decisions(), asked.course(), asked.section(), asked.noClassOn())
+                : asked.change() == null || asked.change().isNull() ? null : ChangeGiven.read(asked.change());
+        try {
+            return new WaysBuilder(stored.decisions(), asked.course() + "/" + asked.section(), change)
+                    .view(stored.version(), asked.by(), asked.tidy());
+        } catch (IllegalArgumentException e) {
+            throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "no-ways", "No ways out", e.getMessage());
+        }
+    }
+}

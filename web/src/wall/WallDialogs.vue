@@ -1,0 +1,71 @@
+<script lang="ts">
+/** The dialogs of the wall; empty for none. */
+export type WallDialog = "" | "off" | "shift" | "move" | "keys" | "read" | "notice" | "rhythm" | "words";
+</script>
+
+<script setup lang="ts">
+import type { WallView } from "../api/client";
+import NoticeDialog from "../notice/NoticeDialog.vue";
+import WordsDialog from "../notice/WordsDialog.vue";
+import RhythmDialog from "../rhythm/RhythmDialog.vue";
+import DayOffDialog from "./DayOffDialog.vue";
+import EditDialog from "./EditDialog.vue";
+import KeysDialog from "./KeysDialog.vue";
+import MoveDialog from "./MoveDialog.vue";
+import ReadOutline from "./ReadOutline.vue";
+import ShiftDialog from "./ShiftDialog.vue";
+
+/** Whichever dialog of the wall is open. */
+defineProps<{
+  wall: WallView;
+  /** The day one stands on. */
+  day: string;
+  /** The run of days that is chosen, or that day. */
+  run: [string, string];
+  picked: ReadonlySet<string>;
+  /** What a move moves. */
+  moving: string[];
+}>();
+const emit = defineEmits<{ go: [date: string] }>();
+const dialog = defineModel<WallDialog>("dialog", { required: true });
+/** The thing that is edited, as "item:set-1"; empty for none. */
+const editing = defineModel<string>("editing", { required: true });
+</script>
+
+<template>
+  <DayOffDialog
+    :visible="dialog === 'off'"
+    :wall="wall"
+    :first-day="run[0]"
+    :last-day="run[1]"
+    @update:visible="dialog = ''"
+  />
+  <ShiftDialog
+    :visible="dialog === 'shift'"
+    :wall="wall"
+    :picked="picked.size ? picked : new Set(moving)"
+    :day="day"
+    @update:visible="dialog = ''"
+  />
+  <MoveDialog
+    :visible="dialog === 'move'"
+    :wall="wall"
+    :keys="moving"
+    :day="day"
+    @update:visible="dialog = ''"
+    @go="emit('go', $event)"
+  />
+  <RhythmDialog v-if="dialog === 'rhythm'" :wall="wall" @done="dialog = ''" />
+  <WordsDialog v-if="dialog === 'words'" :wall="wall" :day="day" @done="dialog = ''" />
+  <NoticeDialog
+    v-if="dialog === 'notice' || editing.startsWith('notice:')"
+    :wall="wall"
+    :notice="editing.slice(7).split('@')[0] ?? ''"
+    :entry="editing.split('@')[1] ?? ''"
+    :day="day"
+    @done="((dialog = ''), (editing = ''))"
+  />
+  <ReadOutline v-if="dialog === 'read'" :course="wall.section.course" @done="dialog = ''" />
+  <EditDialog v-if="editing && !editing.startsWith('notice:')" :thing="editing" :wall="wall" @done="editing = ''" />
+  <KeysDialog :visible="dialog === 'keys'" @update:visible="dialog = ''" />
+</template>
