@@ -612,6 +612,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/lanes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lanes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/lanes/in-step": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["inStep"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/meetings": {
         parameters: {
             query?: never;
@@ -1329,6 +1361,16 @@ export interface components {
             checked: boolean;
             holidays: components["schemas"]["HolidayLine"][];
         };
+        InStepView: {
+            /** @description See docs/plan-file.md */
+            change: string;
+            gives: string;
+            /** Format: int32 */
+            left: number;
+            sentence: string;
+            /** Format: int32 */
+            week: number;
+        };
         InvitationForm: {
             course?: string | null;
             /** Format: date */
@@ -1377,6 +1419,86 @@ export interface components {
             title: string;
             unit: string;
             which: string;
+        };
+        Lane: {
+            /** Format: int32 */
+            behind: number;
+            course: string;
+            courseTitle: string;
+            furthest?: string | null;
+            /** Format: int32 */
+            held: number;
+            knots: components["schemas"]["LaneKnot"][];
+            /** Format: int32 */
+            lessons: number;
+            meets: string;
+            section: string;
+            /** Format: int32 */
+            sessions: number;
+            standing: string;
+            stands?: components["schemas"]["LaneKnot"][] | null;
+            /** Format: int32 */
+            taught: number;
+        };
+        LaneKnot: {
+            /** Format: int32 */
+            at: number;
+            /** Format: date */
+            date: string;
+            goesOn: boolean;
+            lesson: string;
+            moved: boolean;
+            /** Format: int32 */
+            number: number;
+            taught: boolean;
+            test: boolean;
+            title: string;
+            unit: string;
+        };
+        LaneOff: {
+            /** Format: int32 */
+            at: number;
+            /** Format: int32 */
+            days: number;
+            reason: string;
+        };
+        LaneUnit: {
+            code: string;
+            colour?: string | null;
+            course: string;
+            id: string;
+            /** Format: int32 */
+            number: number;
+            title: string;
+        };
+        LaneWeek: {
+            /** Format: int32 */
+            at: number;
+            /** Format: date */
+            first: string;
+            /** Format: int32 */
+            number: number;
+        };
+        LanesView: {
+            /** Format: int32 */
+            at: number;
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            findings: number;
+            lanes: components["schemas"]["Lane"][];
+            name: string;
+            off: components["schemas"]["LaneOff"][];
+            redo?: string | null;
+            /** Format: int64 */
+            termId: number;
+            /** Format: date */
+            today: string;
+            undo?: string | null;
+            units: components["schemas"]["LaneUnit"][];
+            /** Format: int64 */
+            version: number;
+            weeks: components["schemas"]["LaneWeek"][];
         };
         LessonView: {
             id: string;
@@ -1627,6 +1749,7 @@ export interface components {
             dates?: components["schemas"]["DatesView"];
             does: string;
             goAway: components["schemas"]["FindingView"][];
+            lanes?: components["schemas"]["LanesView"];
             moves: components["schemas"]["MoveView"][];
             notes: string[];
             quiet: boolean;
@@ -3066,6 +3189,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HolidaysRead"];
+                };
+            };
+        };
+    };
+    lanes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LanesView"];
+                };
+            };
+        };
+    };
+    inStep: {
+        parameters: {
+            query: {
+                course: string;
+                section: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InStepView"][];
                 };
             };
         };

@@ -13,6 +13,7 @@ export const router = createRouter({
     { path: "/terms/:termId/term", component: () => import("../term/TermPage.vue") },
     { path: "/terms/:termId/wall", component: () => import("../wall/WallPage.vue") },
     { path: "/terms/:termId/dates", component: () => import("../dates/DatesPage.vue") },
+    { path: "/terms/:termId/lanes", component: () => import("../lanes/LanesPage.vue") },
     { path: "/terms/:termId/history", component: () => import("../history/HistoryPage.vue") },
   ],
 });

@@ -21,19 +21,32 @@ function pin() {
 </script>
 
 <template>
-  <div class="act" role="group" :aria-label="`${lesson.id}, in ${section}`">
-    <span class="soft">{{ lesson.id }} in {{ section }}:</span>
-    <button type="button" class="btn" :disabled="busy" @click="length(1)">One class more</button>
-    <button v-if="lesson.parts > 1" type="button" class="btn" :disabled="busy" @click="length(-1)">One less</button>
-    <button type="button" class="btn" :disabled="busy" @click="propose({ kind: 'join', ...at, join: !lesson.joined })">
-      {{ lesson.joined ? "Own class again" : "Join to the one before" }}
-    </button>
-    <button type="button" class="btn" :disabled="busy" @click="swap">Swap with the next</button>
-    <button type="button" class="btn" :disabled="busy" @click="pin">
-      {{ lesson.pinned ? "Let it move" : "Fix it here" }}
-    </button>
-    <button type="button" class="btn" :disabled="busy" @click="propose({ kind: 'leave-out', ...at, leave: true })">
-      Leave out
-    </button>
-  </div>
+  <details class="of-lesson">
+    <summary>{{ lesson.id }} in {{ section }}: more, less, join, leave out …</summary>
+    <div class="act" role="group" :aria-label="`${lesson.id}, in ${section}`">
+      <button type="button" class="btn" :disabled="busy" @click="length(1)">One class more</button>
+      <button v-if="lesson.parts > 1" type="button" class="btn" :disabled="busy" @click="length(-1)">One less</button>
+      <button
+        type="button"
+        class="btn"
+        :disabled="busy"
+        @click="propose({ kind: 'join', ...at, join: !lesson.joined })"
+      >
+        {{ lesson.joined ? "Own class again" : "Join to the one before" }}
+      </button>
+      <button type="button" class="btn" :disabled="busy" @click="swap">Swap with the next</button>
+      <button type="button" class="btn" :disabled="busy" @click="pin">
+        {{ lesson.pinned ? "Let it move" : "Fix it here" }}
+      </button>
+      <button type="button" class="btn" :disabled="busy" @click="propose({ kind: 'leave-out', ...at, leave: true })">
+        Leave out
+      </button>
+    </div>
+  </details>
 </template>
+
+<style scoped>
+.of-lesson {
+  margin-top: 6px;
+}
+</style>

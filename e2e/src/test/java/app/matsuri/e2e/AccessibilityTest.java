@@ -68,6 +68,12 @@ class AccessibilityTest {
             page.press("See what it does");
             page.see(".strip");
             inBoth(page, "wall with a proposal");
+            page.press("Ways out");
+            page.see(".ways .small");
+            page.press("Why: what it costs");
+            inBoth(page, "ways out");
+            page.press("Back to the wall");
+            page.see(".strip");
             page.press("Apply");
             page.seeText(".notice", "Flood warning");
             page.press("Term");
@@ -145,6 +151,9 @@ class AccessibilityTest {
     }
 
     private static void layingOut(Page page) {
+        page.press("Lanes");
+        page.see(".lanes .knot");
+        inBoth(page, "lanes");
         page.press("Wall");
         page.see(".ol .r");
         page.choose("[aria-label='Kind of work']", "reading");

@@ -2,10 +2,9 @@ package app.matsuri.core.findings;
 
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.findings.Finding.Severity;
-import app.matsuri.core.flow.Placement;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import java.time.LocalDate;
+import app.matsuri.core.schedule.Standing;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -79,15 +78,8 @@ final class SectionsApart {
     private static int[] reached(SectionSchedule in, TeachingCalendar calendar) {
         int[] reached = new int[calendar.weeks() + 1];
         for (int week = 1; week <= calendar.weeks(); week++) {
-            LocalDate next = calendar.week(week).orElseThrow().plusWeeks(1);
-            reached[week] = reached[week - 1];
-            for (int n = reached[week]; n < in.placements().size(); n++) {
-                Placement placement = in.placements().get(n);
-                if (placement.placed()
-                        && in.sessions().get(placement.first()).date().isBefore(next)) {
-                    reached[week] = n + 1;
-                }
-            }
+            reached[week] =
+                    Standing.reached(in, calendar.week(week).orElseThrow().plusDays(6));
         }
         return reached;
     }

@@ -8,6 +8,8 @@ import app.matsuri.server.calendar.Calendars;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.dates.DatesTables;
 import app.matsuri.server.dates.DatesView;
+import app.matsuri.server.lanes.Lanes;
+import app.matsuri.server.lanes.LanesView;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.wall.WallBuilder;
 import app.matsuri.server.wall.WallView;
@@ -35,13 +37,16 @@ class ChangeController {
     private final Walls walls;
     private final Calendars calendars;
     private final DatesTables dates;
+    private final Lanes lanes;
 
-    ChangeController(ChangeService changes, Access access, Walls walls, Calendars calendars, DatesTables dates) {
+    ChangeController(
+            ChangeService changes, Access access, Walls walls, Calendars calendars, DatesTables dates, Lanes lanes) {
         this.changes = changes;
         this.access = access;
         this.walls = walls;
         this.calendars = calendars;
         this.dates = dates;
+        this.lanes = lanes;
     }
 
     /**
@@ -50,6 +55,7 @@ class ChangeController {
      * @param wall null where the term has no section, or another view was asked for
      * @param calendar the set-up view; null where it was not asked for
      * @param dates the table of dates; null where it was not asked for
+     * @param lanes the sections beside each other; null where they were not asked for
      * @param quiet nothing else moves and nothing breaks: it may be made at once
      */
     record ProposalView(
@@ -63,7 +69,8 @@ class ChangeController {
             List<WallView.FindingView> goAway,
             @Nullable WallView wall,
             @Nullable CalendarView calendar,
-            @Nullable DatesView dates) {}
+            @Nullable DatesView dates,
+            @Nullable LanesView lanes) {}
 
     /** One thing that a change moves. */
     record MoveView(
@@ -108,6 +115,7 @@ class ChangeController {
         Proposal proposal = Proposal.of(stored.decisions(), ChangeGiven.read(change));
         boolean setUp = "term".equals(view);
         boolean table = "dates".equals(view);
+        boolean beside = "lanes".equals(view);
         return new ProposalView(
                 stored.version(),
                 proposal.does(),
@@ -117,11 +125,12 @@ class ChangeController {
                 proposal.moves().stream().map(MoveView::of).toList(),
                 proposal.appear().stream().map(WallBuilder::view).toList(),
                 proposal.goAway().stream().map(WallBuilder::view).toList(),
-                setUp || table || proposal.schedule().sections().isEmpty()
+                setUp || table || beside || proposal.schedule().sections().isEmpty()
                         ? null
                         : walls.proposed(stored, proposal, course, section),
                 setUp ? calendars.proposed(stored, proposal) : null,
-                table ? dates.proposed(stored, proposal) : null);
+                table ? dates.proposed(stored, proposal) : null,
+                beside ? lanes.proposed(stored, proposal) : null);
     }
 
     @PostMapping(path = "/changes", consumes = "application/json")

@@ -70,11 +70,15 @@ final class WaysBuilder {
     }
 
     WaysView view(long version, LocalDate by, boolean tidy) {
-        List<Way> ways = new ArrayList<>(asked == null ? List.of(Ways.slide(now)) : Ways.out(before, now, by));
+        List<Way> found = new ArrayList<>(asked == null ? List.of(Ways.slide(now)) : Ways.out(before, now, by));
         if (tidy) {
-            Way tidied = Ways.tidy(now);
-            if (ways.stream().noneMatch(w -> w.dates().equals(tidied.dates()) && w.steps() != null)) {
-                ways.add(tidied);
+            found.add(Ways.tidy(now));
+        }
+        List<Way> ways = new ArrayList<>();
+        for (Way way : found) {
+            // one that comes to the same as another is that other
+            if (ways.stream().noneMatch(w -> w.dates().equals(way.dates()))) {
+                ways.add(way);
             }
         }
         List<Looked> looked = ways.stream().map(this::look).toList();

@@ -72,7 +72,7 @@ class IsolationTest {
                             .replace("{seq}", "1")
                             .replace("{colleagueId}", "1")
                             .replace("{file}", "abc")
-                    + "?text=today&name=x&course=HYD%20210";
+                    + "?text=today&name=x&course=HYD%20210&section=A";
             String type = endpoint.path().endsWith("}/files") ? "application/octet-stream" : "application/json";
             byte[] content = endpoint.method() == HttpMethod.GET
                     ? null

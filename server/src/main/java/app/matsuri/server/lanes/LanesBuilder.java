@@ -1,0 +1,192 @@
+package app.matsuri.server.lanes;
+
+import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.findings.Findings;
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.schedule.Standing;
+import app.matsuri.exchange.outline.MeetsWords;
+import app.matsuri.server.history.History;
+import app.matsuri.server.lanes.LanesView.Lane;
+import app.matsuri.server.lanes.LanesView.LaneKnot;
+import app.matsuri.server.lanes.LanesView.LaneOff;
+import app.matsuri.server.lanes.LanesView.LaneUnit;
+import app.matsuri.server.lanes.LanesView.LaneWeek;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Lays the sections of a term out as lanes. */
+final class LanesBuilder {
+
+    private final Decisions decisions;
+    private final Schedule schedule;
+    private final Schedule stands;
+    private final LocalDate today;
+    private final TeachingCalendar calendar;
+    private final LocalDate first;
+    private final LocalDate weekEnd;
+
+    /**
+     * @param stands as things stand where the schedule is proposed; null where it is what stands
+     */
+    LanesBuilder(Decisions decisions, Schedule schedule, Schedule stands, LocalDate today) {
+        this.decisions = decisions;
+        this.schedule = schedule;
+        this.stands = stands;
+        this.today = today;
+        calendar = TeachingCalendar.of(decisions.term());
+        first = calendar.week(1).orElseThrow();
+        weekEnd = Standing.weekEnd(calendar, today);
+    }
+
+    LanesView view(long termId, long version, History.Ends ends) {
+        List<LaneWeek> weeks = new ArrayList<>();
+        for (int week = 1; week <= calendar.weeks(); week++) {
+            LocalDate day = calendar.week(week).orElseThrow();
+            weeks.add(new LaneWeek(week, day, at(day)));
+        }
+        List<LaneUnit> units = new ArrayList<>();
+        for (Course course : decisions.courses()) {
+            int number = 0;
+            for (Unit unit : course.units()) {
+                units.add(new LaneUnit(
+                        course.code(),
+                        unit.id(),
+                        unit.code(),
+                        unit.title(),
+                        number++,
+                        unit.colour().isEmpty() ? null : unit.colour()));
+            }
+        }
+        return new LanesView(
+                termId,
+                decisions.term().name(),
+                version,
+                today,
+                at(today),
+                7 * calendar.weeks(),
+                weeks,
+                off(),
+                units,
+                schedule.sections().stream().map(this::lane).toList(),
+                Findings.of(schedule).size(),
+                ends.undo().map(History.Line::sentence).orElse(null),
+                ends.redo().map(History.Line::sentence).orElse(null));
+    }
+
+    private int at(LocalDate day) {
+        return (int) ChronoUnit.DAYS.between(first, day);
+    }
+
+    private List<LaneOff> off() {
+        return decisions.term().closures().stream()
+                .filter(c -> c.noClass() && c.only() == null && c.wholeDay() && !c.justInCase())
+                .filter(c -> !c.last().isBefore(first) && at(c.first()) < 7 * calendar.weeks())
+                .sorted(Comparator.comparing(Closure::first))
+                .map(c -> {
+                    int from = Math.max(0, at(c.first()));
+                    return new LaneOff(from, at(c.last()) - from + 1, c.reason().isEmpty() ? "off" : c.reason());
+                })
+                .toList();
+    }
+
+    private Lane lane(SectionSchedule in) {
+        List<SectionSchedule> beside = schedule.sections().stream()
+                .filter(s -> s.course() == in.course())
+                .toList();
+        SectionSchedule furthest = Standing.furthest(beside, weekEnd);
+        int behind = Standing.behind(in, furthest, weekEnd);
+        List<LaneKnot> knots = knots(in, null);
+        List<LaneKnot> old = null;
+        if (stands != null) {
+            SectionSchedule was =
+                    stands.section(in.course().code(), in.section().code()).orElse(null);
+            if (was != null && in.firstDifference(was).isPresent()) {
+                old = knots(was, null);
+                knots = knots(in, was);
+            }
+        }
+        int held = (int) in.sessions().all().stream()
+                .filter(s -> s.date().isBefore(today))
+                .count();
+        int taught = (int) in.placements().stream().filter(Placement::taught).count();
+        return new Lane(
+                in.course().code(),
+                in.course().title(),
+                in.section().code(),
+                meets(in.section()),
+                in.sessions().size(),
+                held,
+                in.placements().size(),
+                taught,
+                behind,
+                beside.size() == 1 ? null : furthest.section().code(),
+                standing(in, furthest, behind, beside.size()),
+                knots,
+                old);
+    }
+
+    private String standing(SectionSchedule in, SectionSchedule furthest, int behind, int sections) {
+        if (behind > 0) {
+            return Say.count(behind, "lesson") + " behind " + furthest.section().code();
+        }
+        long lost = in.placements().stream().filter(Placement::noSession).count();
+        String room = lost == 0 ? "" : ", " + Say.count((int) lost, "lesson") + " without class";
+        return (sections == 1 ? "alone in its course" : "in step") + room;
+    }
+
+    private static String meets(Section section) {
+        if (section.beat() != null) {
+            return "without meetings";
+        }
+        return section.meets().stream()
+                .map(p -> MeetsWords.days(p) + " " + p.start() + ", " + p.minutes() + " min")
+                .collect(Collectors.joining("; "));
+    }
+
+    /** @param was to mark what differs from it; null for nothing */
+    private List<LaneKnot> knots(SectionSchedule in, SectionSchedule was) {
+        Set<String> tests = new HashSet<>();
+        in.course().items().stream().filter(Item::test).map(Item::lesson).forEach(tests::add);
+        List<LaneKnot> knots = new ArrayList<>();
+        for (Placement placement : in.placements()) {
+            String id = placement.lesson().id();
+            int number = placement.unit().lessons().indexOf(placement.lesson()) + 1;
+            boolean goesOn = false;
+            for (Placement.Slot slot : placement.slots()) {
+                LocalDate date = in.sessions().get(slot.session()).date();
+                boolean moved = was != null
+                        && was.byLesson().get(id).slots().stream()
+                                .noneMatch(s ->
+                                        was.sessions().get(s.session()).date().equals(date));
+                knots.add(new LaneKnot(
+                        id,
+                        placement.lesson().title(),
+                        placement.unit().id(),
+                        number,
+                        date,
+                        at(date),
+                        slot.taught(),
+                        goesOn,
+                        !goesOn && tests.contains(id),
+                        moved));
+                goesOn = true;
+            }
+        }
+        return knots;
+    }
+}

@@ -1,0 +1,302 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef } from "vue";
+import { useRoute } from "vue-router";
+import { type Change, type Schemas, api, ask } from "../api/client";
+import ChangeLine from "../change/ChangeLine.vue";
+import Band from "../frame/Band.vue";
+import ChangeTools from "../frame/ChangeTools.vue";
+import ViewLinks from "../frame/ViewLinks.vue";
+import Dialog from "../ui/Dialog.vue";
+import { count, dayMonth } from "../ui/say";
+import { useFirstField } from "../ui/useFirstField";
+import { threadOf } from "../wall/units";
+import LaneLine from "./LaneLine.vue";
+import { type Lane, useLanes } from "./useLanes";
+
+/** The sections of the term as lanes over its weeks: who is ahead, who is behind, and how one comes back into step. */
+const route = useRoute();
+const termId = Number(route.params.termId);
+const state = useLanes(termId);
+const { view, shown, proposal, problem } = state;
+const course = ref("");
+const asked = shallowRef<Lane | null>(null);
+const ways = shallowRef<Schemas["InStepView"][] | null>(null);
+const wrong = ref("");
+
+onMounted(async () => {
+  await state.load();
+  document.title = "Lanes, Matsuri";
+});
+const courses = computed(() => [...new Set(shown.value?.lanes.map((l) => l.course))]);
+const lanes = computed(() => shown.value?.lanes.filter((l) => !course.value || l.course === course.value) ?? []);
+const unitsOf = (code: string) => shown.value?.units.filter((u) => u.course === code) ?? [];
+const looks = (code: string) => new Map(unitsOf(code).map((u) => [u.id, threadOf(u.number, u.colour ?? "")]));
+const codes = (code: string) => new Map(unitsOf(code).map((u) => [u.id, u.code]));
+const heading = computed(() => {
+  const late = lanes.value.filter((l) => l.behind > 0);
+  if (!late.length) return "At the end of this week every section is in step";
+  const said = late.map((l) => `${l.course} ${l.section} is ${count(l.behind, "lesson")} behind ${l.furthest}`);
+  return `At the end of this week ${said.join("; ")}`;
+});
+useFirstField(() => ways.value?.length, "in-step-0");
+const percent = (n: number) => `${(n / (shown.value?.days ?? 1)) * 100}%`;
+
+async function lookFor(lane: Lane) {
+  asked.value = lane;
+  ways.value = null;
+  wrong.value = "";
+  try {
+    ways.value = await ask(
+      api.GET("/api/terms/{termId}/lanes/in-step", {
+        params: { path: { termId }, query: { course: lane.course, section: lane.section } },
+      }),
+    );
+  } catch (e) {
+    wrong.value = (e as Error).message;
+  }
+}
+async function take(way: Schemas["InStepView"]) {
+  if (await state.propose(way.change as unknown as Change, "always")) asked.value = null;
+}
+const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
+  way.week
+    ? `level at the end of week ${way.week}`
+    : way.left
+      ? `${lane.section} is still ${count(way.left, "lesson")} behind in the end`
+      : "level only when the lessons end";
+</script>
+
+<template>
+  <Band>
+    <select v-if="shown" v-model="course" class="sel" aria-label="Which courses">
+      <option value="">all courses</option>
+      <option v-for="c in courses" :key="c" :value="c">{{ c }}</option>
+    </select>
+    <ViewLinks :term-id="termId" here="lanes" />
+    <template #right>
+      <ChangeTools
+        :state="state"
+        :findings="shown?.findings ?? null"
+        :undo="view?.undo"
+        :redo="view?.redo"
+        :here="String(route.query.section ?? '')"
+      />
+    </template>
+  </Band>
+  <h1 class="vh">Lanes</h1>
+  <main v-if="shown" class="lanes">
+    <h2 class="title">{{ heading }}</h2>
+    <div class="row head">
+      <div class="label soft">Week</div>
+      <div class="over weeks">
+        <span v-for="w in shown.weeks" :key="w.number" class="week" :style="{ left: percent(w.at) }"
+          ><b>{{ w.number }}</b> <span class="soft">{{ dayMonth(w.first) }}</span></span
+        >
+      </div>
+    </div>
+    <section v-for="lane in lanes" :key="lane.course + lane.section" class="row">
+      <div class="label">
+        <h2>
+          {{ lane.section }} <span class="soft">{{ lane.course }}</span>
+        </h2>
+        <p class="soft">{{ lane.meets }}</p>
+        <p class="soft">
+          {{ lane.held }} of {{ lane.sessions }} classes held, {{ lane.taught }} of {{ lane.lessons }} taught
+        </p>
+        <p>
+          <b :class="{ look: lane.behind > 0 }">{{ lane.standing }}</b>
+        </p>
+        <button
+          v-if="lane.behind > 0 && !proposal"
+          type="button"
+          class="btn"
+          :disabled="state.busy.value"
+          @click="lookFor(lane)"
+        >
+          Bring {{ lane.section }} into step…
+        </button>
+      </div>
+      <div class="over">
+        <span
+          v-for="w in shown.weeks"
+          :key="w.number"
+          class="rule"
+          :style="{ left: percent(w.at) }"
+          aria-hidden="true"
+        ></span>
+        <span
+          v-for="o in shown.off"
+          :key="o.at"
+          class="hatched offrun"
+          :style="{ left: percent(o.at), width: percent(o.days) }"
+          :title="o.reason"
+          aria-hidden="true"
+        ></span>
+        <span class="nowline" :style="{ left: percent(shown.at) }" aria-hidden="true"></span>
+        <LaneLine :knots="lane.knots" :days="shown.days" :looks="looks(lane.course)" :codes="codes(lane.course)" />
+        <LaneLine
+          v-if="lane.stands"
+          :knots="lane.stands"
+          :days="shown.days"
+          :looks="looks(lane.course)"
+          :codes="codes(lane.course)"
+          faint
+        />
+      </div>
+    </section>
+    <p v-if="!lanes.length" class="soft empty">
+      No section yet. <RouterLink :to="`/terms/${termId}/term`">Set up the term</RouterLink> first.
+    </p>
+  </main>
+  <main v-else class="page">
+    <p v-if="!problem">Laying out the lanes…</p>
+  </main>
+  <ChangeLine :state="state" :held="asked !== null" :loaded="view !== null" @again="state.load()">
+    <div v-if="shown" class="legend">
+      <span><i class="k taught"></i> taught</span><span><i class="k"></i> planned, the number of the lesson</span
+      ><span><i class="k cont"></i> goes on</span><span><b class="tb">3</b> test</span
+      ><span><b class="mv">3</b> proposed here; the faint line as it stands</span
+      ><span><i class="hatched sw"></i> no class</span><span><i class="nw"></i> now</span>
+    </div>
+  </ChangeLine>
+  <Dialog
+    v-if="asked"
+    :visible="true"
+    modal
+    :header="`Bring ${asked.course} ${asked.section} into step with ${asked.furthest}`"
+    :style="{ width: '600px' }"
+    @update:visible="asked = null"
+  >
+    <p v-if="wrong || problem" class="problem" role="alert">{{ wrong || problem }}</p>
+    <p v-else-if="!ways">Trying the ways…</p>
+    <p v-else-if="!ways.length">There is nothing to leave out or to join, and no class to wait for.</p>
+    <ul v-else class="ways">
+      <li v-for="(w, n) in ways" :key="w.sentence">
+        <button type="button" class="btn" :id="`in-step-${n}`" :disabled="state.busy.value" @click="take(w)">
+          {{ w.sentence }}
+        </button>
+        <span class="soft">{{ w.gives }} gives way; {{ comesTo(w, asked) }}</span>
+      </li>
+    </ul>
+  </Dialog>
+</template>
+
+<style scoped>
+.lanes {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+}
+.row {
+  display: grid;
+  grid-template-columns: 232px minmax(900px, 1fr);
+  border-bottom: 1px solid var(--rule-firm);
+}
+.title {
+  margin: 0;
+  padding: 9px 12px;
+  font-size: 16px;
+  border-bottom: 1px solid var(--ink);
+  position: sticky;
+  left: 0;
+}
+.head {
+  position: sticky;
+  top: 0;
+  z-index: 6;
+  background: var(--paper);
+}
+.label {
+  padding: 8px 12px;
+  border-right: 1px solid var(--rule-firm);
+  background: var(--paper);
+}
+.label h2 {
+  margin: 0;
+  font-size: 16px;
+}
+.label p {
+  margin: 1px 0;
+}
+.over {
+  position: relative;
+  padding: 6px 0;
+  overflow: hidden;
+}
+.weeks {
+  min-height: 34px;
+}
+.week {
+  position: absolute;
+  top: 8px;
+  padding-left: 4px;
+  white-space: nowrap;
+}
+.rule {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  border-left: 1px solid var(--rule);
+}
+.offrun {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+}
+.nowline {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  border-left: 2px solid var(--lantern);
+  z-index: 2;
+}
+.empty {
+  padding: 20px;
+}
+.ways {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.ways li {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.k {
+  display: inline-block;
+  width: 9px;
+  height: 9px;
+  border-radius: 50%;
+  border: 2px solid var(--ink);
+}
+.k.taught {
+  background: var(--ink);
+}
+.k.cont {
+  width: 5px;
+  border-radius: 1px;
+}
+.tb {
+  background: var(--ink);
+  color: var(--paper);
+  padding: 0 3px;
+}
+.mv {
+  outline: 1.5px solid var(--ink);
+  padding: 0 3px;
+}
+.sw {
+  display: inline-block;
+  width: 16px;
+  height: 11px;
+}
+.nw {
+  display: inline-block;
+  height: 11px;
+  border-left: 2px solid var(--lantern);
+}
+</style>
