@@ -89,7 +89,7 @@ class Screenshots {
                 take(page, "phone");
             }
             try (Page page = Page.open(app)) {
-                setUp(page, data);
+                setUp(page);
             }
         }
     }
@@ -143,10 +143,33 @@ class Screenshots {
         take(page, "dates");
         page.press("Discard");
         page.gone(".strip");
+        lanes(page);
     }
 
-    /** The Term view: full, painted, proposed, a list read, a section, a roster; and a term with nothing in it yet. */
-    private static void setUp(Page page, Path data) throws Exception {
+    /** Section B, which lost a class, and what would bring it back into step. */
+    private static void lanes(Page page) throws Exception {
+        page.press("Wall");
+        page.see(".wall");
+        page.choose("[aria-label='Course and section']", "HYD 210 Reading Rivers, B");
+        page.seeText(day("2026-10-08"), "CH1");
+        page.click(day("2026-10-08"));
+        page.press("Hold empty");
+        page.see(".strip");
+        page.press("Apply");
+        page.seeText(".notice", "Hold the class");
+        page.press("Lanes");
+        page.press("Bring B into step…");
+        page.press("Join");
+        page.see(".line.faint");
+        take(page, "lanes");
+        page.press("Discard");
+        page.gone(".strip");
+        page.click("[aria-label='Undo']");
+        page.seeText(".title", "every section is in step");
+    }
+
+    /** The Term view: full, painted, proposed, a list read, a section. */
+    private static void setUp(Page page) throws Exception {
         page.enter("I. Tolvanen");
         page.see(".wall");
         page.press("Term");
@@ -180,21 +203,5 @@ class Screenshots {
         take(page, "section");
         page.keys(org.openqa.selenium.Keys.ESCAPE);
         page.gone(".p-dialog");
-        page.press("students of HYD 210 A");
-        page.seeText(".list", "Wren Oakes");
-        page.paste("#roster-list", "Oakes, Wren\nBirk Halloran <birk.halloran@quillmarsh.example>\nTove Lindqvist\n7");
-        page.seeText(".understood", "Birk Halloran");
-        take(page, "roster");
-        Path empty = data.resolve("empty.json");
-        java.nio.file.Files.writeString(
-                empty,
-                "{\"matsuri\":1,\"term\":{\"name\":\"Spring 2027\",\"first\":\"2027-01-19\",\"last\":\"2027-05-07\",\"zone\":\"America/Chicago\"},\"courses\":[]}");
-        page.go("/");
-        page.see(".begin");
-        page.see("input[type=file]").sendKeys(empty.toString());
-        page.seeText("body", "no section yet");
-        page.press("Term");
-        page.see(".tg");
-        page.see(".days, .sec");
     }
 }
