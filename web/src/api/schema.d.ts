@@ -2083,6 +2083,15 @@ export interface components {
             title: string;
             unit: string;
         };
+        WaySpare: {
+            /** Format: int32 */
+            bears: number;
+            /** Format: int32 */
+            classes: number;
+            /** Format: int64 */
+            costs: number;
+            unit: string;
+        };
         WayStep: {
             /** @description See docs/plan-file.md */
             change: string;
@@ -2124,6 +2133,14 @@ export interface components {
             /** Format: int32 */
             number: number;
         };
+        WayWeight: {
+            /** Format: int32 */
+            cost: number;
+            kind: string;
+            /** Format: int32 */
+            usual: number;
+            words: string;
+        };
         WaysAsked: {
             /** Format: date */
             by?: string | null;
@@ -2142,11 +2159,13 @@ export interface components {
             notes: string[];
             said: string;
             section: string;
+            spare?: components["schemas"]["WaySpare"][] | null;
             units: components["schemas"]["WayUnit"][];
             /** Format: int64 */
             version: number;
             ways: components["schemas"]["WayView"][];
             weekdays: number[];
+            weights: components["schemas"]["WayWeight"][];
         };
         Week: {
             away?: string | null;

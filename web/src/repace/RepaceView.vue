@@ -6,6 +6,7 @@ import { count, weekdayDay } from "../ui/say";
 import { threadOf } from "../wall/units";
 import { injectWall } from "../wall/useWall";
 import SmallWall from "./SmallWall.vue";
+import WeightsDialog from "./WeightsDialog.vue";
 
 /** The ways out of what a change does to a section, beside each other: one is chosen, whole or in part, and proposed. */
 const props = defineProps<{
@@ -37,6 +38,11 @@ const chosen = ref("");
 /** Steps that are not taken, by way and number. */
 const left = ref<ReadonlySet<string>>(new Set());
 const why = ref(false);
+const weighing = ref(false);
+function weighed() {
+  weighing.value = false;
+  void look();
+}
 
 async function look() {
   wrong.value = "";
@@ -68,6 +74,7 @@ watch(by, () => void look(), { immediate: true });
 /** Whether a way can be taken: steps lead there, or it is what the change does by itself. */
 const takes = (way: Way) => way.steps !== undefined && way.steps !== null && !!way.change;
 const looks = computed(() => new Map(found.value?.units.map((u) => [u.id, threadOf(u.number, u.colour ?? "")])));
+const unitOf = (id: string) => found.value?.units.find((u) => u.id === id);
 const least = computed(() => Math.min(...(found.value?.ways.map((w) => w.total) ?? [])));
 /** Problems that are said in full. */
 const MOST = 3;
@@ -99,6 +106,7 @@ async function propose(way: Way) {
 /** On the ways: arrows choose, Enter proposes the chosen one. Escape goes back to the wall. */
 function key(event: KeyboardEvent) {
   const way = found.value?.ways.find((w) => w.name === chosen.value);
+  if (weighing.value) return;
   if (event.key === "Escape") emit("done");
   else if (event.key === "Enter" && (event.target as HTMLElement).matches("input[type=radio]") && way && takes(way)) {
     event.preventDefault();
@@ -129,7 +137,8 @@ watch(
         <label for="ways-by">Catch up by</label>
         <DateInput id="ways-by" v-model="by" :term-id="state.termId" :section="`${course}/${section}`" />
       </template>
-      <button type="button" class="btn" :aria-pressed="why" @click="why = !why">Why: what it costs</button>
+      <button type="button" class="btn" :aria-pressed="why" @click="why = !why">Why</button>
+      <button v-if="found" type="button" class="btn" @click="weighing = true">What things cost…</button>
       <button type="button" class="btn" @click="emit('done')">Back to the wall</button>
     </div>
     <p v-if="wrong || state.problem.value" class="problem" role="alert">{{ wrong || state.problem.value }}</p>
@@ -209,6 +218,39 @@ watch(
         </div>
       </div>
     </div>
+    <section v-if="found?.spare?.length" class="spare">
+      <h3>What if more classes are lost?</h3>
+      <table class="moves">
+        <thead>
+          <tr>
+            <th scope="col">Unit</th>
+            <th scope="col">Classes to come</th>
+            <th scope="col">Can lose, with the best repair</th>
+            <th scope="col">One lost costs</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="s in found.spare" :key="s.unit">
+            <td>
+              <b class="code" :class="looks.get(s.unit)">{{ unitOf(s.unit)?.code }}</b> {{ unitOf(s.unit)?.title }}
+            </td>
+            <td>{{ s.classes }}</td>
+            <td :class="{ look: !s.bears }">{{ s.bears === 0 ? "none" : s.bears === s.classes ? "all" : s.bears }}</td>
+            <td>{{ s.costs.toLocaleString("en") }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft">
+        Can lose: before a required lesson finds no class. The lost ones are taken from the unit’s first on.
+      </p>
+    </section>
+    <WeightsDialog
+      v-if="weighing && found"
+      :course="course"
+      :weights="found.weights"
+      @done="weighing = false"
+      @changed="weighed"
+    />
   </main>
 </template>
 
@@ -280,6 +322,14 @@ watch(
   top: 0;
   z-index: 5;
   background: var(--paper);
+}
+.spare {
+  padding: 14px;
+  max-width: 760px;
+}
+.spare h3 {
+  margin: 0 0 6px;
+  font-size: 15px;
 }
 .first label {
   display: flex;

@@ -335,6 +335,7 @@ function fix(id: string, fixed: boolean) {
         </button>
         <button type="button" class="btn" @click="record([], false)">Not reached</button>
         <input
+          v-if="day.date <= wall.today"
           v-model="why"
           class="field why"
           maxlength="1000"

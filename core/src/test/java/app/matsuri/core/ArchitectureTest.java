@@ -43,7 +43,7 @@ class ArchitectureTest {
             .whereLayer("schedule")
             .mayOnlyBeAccessedByLayers("change", "findings", "proposal", "repace")
             .whereLayer("change")
-            .mayOnlyBeAccessedByLayers("findings", "proposal")
+            .mayOnlyBeAccessedByLayers("findings", "proposal", "repace")
             .whereLayer("findings")
             .mayOnlyBeAccessedByLayers("proposal")
             .whereLayer("repace")

@@ -70,7 +70,7 @@ class AccessibilityTest {
             inBoth(page, "wall with a proposal");
             page.press("Ways out");
             page.see(".ways .small");
-            page.press("Why: what it costs");
+            page.press("Why");
             inBoth(page, "ways out");
             page.press("Back to the wall");
             page.see(".strip");

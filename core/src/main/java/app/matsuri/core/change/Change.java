@@ -55,6 +55,7 @@ public sealed interface Change
                 RemoveRhythm,
                 PutDayNote,
                 PutWeekNote,
+                SetWeights,
                 Together {
 
     /**

@@ -1,6 +1,8 @@
 package app.matsuri.core.plan;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -83,5 +85,36 @@ public record Weights(Map<Cost, Integer> costs) {
 
     public int of(Cost cost) {
         return costs.get(cost);
+    }
+
+    /** What is odd about them, a sentence each: what would be done that nobody means. */
+    public List<String> doubts() {
+        List<String> doubts = new ArrayList<>();
+        int most = costs.entrySet().stream()
+                .filter(e -> e.getKey() != Cost.NO_ROOM)
+                .mapToInt(Map.Entry::getValue)
+                .max()
+                .orElse(0);
+        if (of(Cost.NO_ROOM) <= most) {
+            doubts.add(
+                    "A class that finds no room costs no more than other things do: lessons would be lost to spare those.");
+        }
+        if (of(Cost.TOLD_TEST) < of(Cost.TOLD)) {
+            doubts.add("A test off the day that was told costs less than a lesson: tests would be moved first.");
+        }
+        if (of(Cost.RESERVE) > of(Cost.EMPTY)) {
+            doubts.add(
+                    "A spare day given up costs more than a class left empty: classes would stand empty beside spare days.");
+        }
+        if (of(Cost.LEAVE_OUT) > of(Cost.SHORTEN)) {
+            doubts.add(
+                    "An optional lesson left out costs more than a class taken from a lesson: others would be cut short for it.");
+        }
+        costs.forEach((cost, n) -> {
+            if (n == 0) {
+                doubts.add("It costs nothing: " + cost.said() + ". That would be done whenever it helps at all.");
+            }
+        });
+        return doubts;
     }
 }

@@ -10,6 +10,7 @@ import app.matsuri.core.change.PutRhythm;
 import app.matsuri.core.change.PutWeekNote;
 import app.matsuri.core.change.RemoveNotice;
 import app.matsuri.core.change.RemoveRhythm;
+import app.matsuri.core.change.SetWeights;
 import app.matsuri.exchange.plan.BesidesReader;
 import app.matsuri.exchange.plan.BesidesWriter;
 import app.matsuri.exchange.plan.In;
@@ -63,6 +64,10 @@ final class BesidesJson {
             var note = ChangeJson.needed(in, "note", in.object("note", BesidesReader::weekNote));
             return note == null ? null : new PutWeekNote(in.required("course"), note);
         });
+        KINDS.put("set-weights", in -> {
+            var weights = ChangeJson.needed(in, "weights", in.object("weights", BesidesReader::costs));
+            return weights == null ? null : new SetWeights(in.required("course"), weights);
+        });
     }
 
     private BesidesJson() {}
@@ -99,6 +104,10 @@ final class BesidesJson {
             out.put("kind", "remove-rhythm").put("course", remove.course()).put("rhythm", remove.rhythm());
         } else if (change instanceof PutDayNote put) {
             out.put("kind", "put-day-note").put("course", put.course()).put("note", BesidesWriter.dayNote(put.note()));
+        } else if (change instanceof SetWeights set) {
+            out.put("kind", "set-weights")
+                    .put("course", set.course())
+                    .put("weights", BesidesWriter.weights(set.weights()));
         } else if (change instanceof PutWeekNote put) {
             out.put("kind", "put-week-note")
                     .put("course", put.course())

@@ -81,6 +81,7 @@ class ChangeJsonTest {
                 "{'kind':'set-length','course':'C','section':'A','lesson':'L1'}",
                 "{'kind':'join','course':'C','section':'A','lesson':'L2','join':true}",
                 "{'kind':'begin-mid-week','course':'C','section':'A','lesson':'L2','anyDay':false}",
+                "{'kind':'set-weights','course':'C','weights':{'leaveOut':12}}",
                 "{'kind':'set-gap','course':'C','section':'A','lesson':'L2','empty':0}",
                 "{'kind':'move-notice','course':'C','notice':'hut','entry':'2026-09-17','to':'2026-09-17','time':'16:30'}",
                 "{'kind':'change-notice-series','course':'C','notice':'hut','from':'2026-09-24','repeat':{'rule':'FREQ=WEEKLY;BYDAY=MO'}}",

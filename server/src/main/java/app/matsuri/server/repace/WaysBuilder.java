@@ -11,6 +11,7 @@ import app.matsuri.core.plan.Weights;
 import app.matsuri.core.plan.Weights.Cost;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
+import app.matsuri.core.repace.Spare;
 import app.matsuri.core.repace.Way;
 import app.matsuri.core.repace.Ways;
 import app.matsuri.core.schedule.ItemDates;
@@ -21,10 +22,12 @@ import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.server.repace.WaysView.WayCost;
 import app.matsuri.server.repace.WaysView.WayDay;
 import app.matsuri.server.repace.WaysView.WayLesson;
+import app.matsuri.server.repace.WaysView.WaySpare;
 import app.matsuri.server.repace.WaysView.WayStep;
 import app.matsuri.server.repace.WaysView.WayUnit;
 import app.matsuri.server.repace.WaysView.WayView;
 import app.matsuri.server.repace.WaysView.WayWeek;
+import app.matsuri.server.repace.WaysView.WayWeight;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -121,6 +124,18 @@ final class WaysBuilder {
                 asked == null ? null : ChangeJson.write(asked),
                 weekdays,
                 units,
+                Stream.of(Cost.values())
+                        .map(kind -> new WayWeight(
+                                kind.word(),
+                                kind.said(),
+                                before.course().besides().weights().of(kind),
+                                kind.usual()))
+                        .toList(),
+                asked != null
+                        ? null
+                        : Spare.of(decisions, now).stream()
+                                .map(s -> new WaySpare(s.unit().id(), s.classes(), s.bears(), s.costs()))
+                                .toList(),
                 looked.stream().map(l -> view(l, weeks, weekdays)).toList());
     }
 

@@ -13,6 +13,7 @@ import java.util.Map;
  * @param said what the change is, without a full stop; empty where none was given
  * @param notes what did not go quite as asked
  * @param change what was asked about; null for the plan as it stands
+ * @param spare what each unit could lose; null where something was asked about
  * @param weekdays the columns of the small walls, 1 for Monday
  */
 record WaysView(
@@ -27,6 +28,8 @@ record WaysView(
 
         List<Integer> weekdays,
         List<WayUnit> units,
+        List<WayWeight> weights,
+        @Nullable List<WaySpare> spare,
         List<WayView> ways) {
 
     /** How a unit's thread is drawn. */
@@ -36,6 +39,20 @@ record WaysView(
             String title,
             int number,
             @Nullable String colour) {}
+
+    /**
+     * What if a unit loses classes: how many of those to come it can lose before something required finds no room.
+     *
+     * @param costs what the cheapest repair costs when one is lost
+     */
+    record WaySpare(String unit, int classes, int bears, long costs) {}
+
+    /**
+     * What a kind of giving way costs in the course.
+     *
+     * @param usual what it costs to begin with
+     */
+    record WayWeight(String kind, String words, int cost, int usual) {}
 
     /**
      * One way out.
