@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
+import Knot from "../ui/Knot.vue";
 import { weekdayDay } from "../ui/say";
 import type { Lane } from "./useLanes";
 
@@ -62,8 +63,7 @@ const says = computed(() =>
         :class="looks.get(k.unit)"
         :style="{ left: left(k.at) }"
         :title="`${k.lesson} ${k.title}, ${weekdayDay(k.date)}`"
-        ><i class="knot" :class="{ taught: k.taught, cont: k.goesOn }"></i
-        ><span
+        ><Knot class="knot" :taught="k.taught" :goes-on="k.goesOn" /><span
           v-if="!k.goesOn && !faint"
           class="no"
           :class="{ moved: k.moved, tb: k.test }"
@@ -112,22 +112,8 @@ const says = computed(() =>
 }
 .knot {
   position: absolute;
-  left: -4px;
   top: 0;
-  width: 9px;
-  height: 9px;
-  border-radius: 50%;
-  border: 2px solid var(--t);
-  background: var(--paper);
-}
-.knot.taught {
-  background: var(--t);
-}
-.knot.cont {
-  width: 5px;
-  left: -2px;
-  border-radius: 1px;
-  border-width: 1.5px;
+  transform: translateX(-50%);
 }
 .no {
   position: absolute;

@@ -8,6 +8,7 @@ import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import Dialog from "../ui/Dialog.vue";
 import { count, dayMonth } from "../ui/say";
+import Knot from "../ui/Knot.vue";
 import { useFirstField } from "../ui/useFirstField";
 import { threadOf } from "../wall/units";
 import LaneLine from "./LaneLine.vue";
@@ -153,8 +154,8 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
   </main>
   <ChangeLine :state="state" :held="asked !== null" :loaded="view !== null" @again="state.load()">
     <div v-if="shown" class="legend">
-      <span><i class="k taught"></i> taught</span><span><i class="k"></i> planned, the number of the lesson</span
-      ><span><i class="k cont"></i> goes on</span><span><b class="tb">3</b> test</span
+      <span><Knot taught /> taught</span><span><Knot /> planned, the number of the lesson</span
+      ><span><Knot goes-on /> goes on</span><span><b class="tb">3</b> test</span
       ><span><b class="mv">3</b> proposed here; the faint line as it stands</span
       ><span><i class="hatched sw"></i> no class</span><span><i class="nw"></i> now</span>
     </div>
@@ -265,20 +266,6 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
   flex-wrap: wrap;
   padding: 6px 0;
   border-bottom: 1px solid var(--rule);
-}
-.k {
-  display: inline-block;
-  width: 9px;
-  height: 9px;
-  border-radius: 50%;
-  border: 2px solid var(--ink);
-}
-.k.taught {
-  background: var(--ink);
-}
-.k.cont {
-  width: 5px;
-  border-radius: 1px;
 }
 .tb {
   background: var(--ink);

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from "vue";
-import { type Change, type Schemas, api, ask } from "../api/client";
+import { computed, ref, watch } from "vue";
+import type { Change } from "../api/client";
 import DateInput from "../ui/DateInput.vue";
 import { count, weekdayDay } from "../ui/say";
-import { threadOf } from "../wall/units";
 import { injectWall } from "../wall/useWall";
+import { TITLES, type Way, takes, useWays } from "./useWays";
 import SmallWall from "./SmallWall.vue";
+import SpareTable from "./SpareTable.vue";
 import WeightsDialog from "./WeightsDialog.vue";
 
 /** The ways out of what a change does to a section, beside each other: one is chosen, whole or in part, and proposed. */
@@ -20,70 +21,18 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [] }>();
 const state = injectWall();
 
-const TITLES: Record<string, string> = {
-  "let-it-slide": "Let it slide",
-  "catch-up-in-unit": "Catch up in this unit",
-  "catch-up-by-break": "Catch up by the next break",
-  "catch-up-by-pin": "Catch up by the next fixed date",
-  "catch-up-by-date": "Catch up by a date",
-  "leave-it-out": "Leave it out",
-  "tidy-the-weeks": "Tidy the weeks",
-};
-type Found = Schemas["WaysView"];
-type Way = Schemas["WayView"];
-const found = shallowRef<Found | null>(null);
-const wrong = ref("");
-const by = ref("");
-const chosen = ref("");
-/** Steps that are not taken, by way and number. */
-const left = ref<ReadonlySet<string>>(new Set());
+const { found, wrong, by, chosen, look, taken, toggle, propose, looks, least, best } = useWays(state, props);
 const why = ref(false);
 const weighing = ref(false);
+/** Problems that are said in full. */
+const MOST = 3;
+watch(by, () => void look(), { immediate: true });
 function weighed() {
   weighing.value = false;
   void look();
 }
-
-async function look() {
-  wrong.value = "";
-  try {
-    found.value = await ask(
-      api.POST("/api/terms/{termId}/ways", {
-        params: { path: { termId: state.termId } },
-        body: {
-          course: props.course,
-          section: props.section,
-          tidy: true,
-          ...(props.noClassOn ? { noClassOn: props.noClassOn } : {}),
-          ...(props.change ? { change: props.change as never } : {}),
-          ...(by.value ? { by: by.value } : {}),
-        },
-      }),
-    );
-    left.value = new Set();
-    const ways = found.value.ways.filter(takes);
-    if (!ways.some((w) => w.name === chosen.value)) {
-      chosen.value = ways.reduce((best, w) => (w.total < best.total ? w : best), ways[0] ?? ({} as Way)).name ?? "";
-    }
-  } catch (e) {
-    wrong.value = (e as Error).message;
-  }
-}
-watch(by, () => void look(), { immediate: true });
-
-/** Whether a way can be taken: steps lead there, or it is what the change does by itself. */
-const takes = (way: Way) => way.steps !== undefined && way.steps !== null && !!way.change;
-const looks = computed(() => new Map(found.value?.units.map((u) => [u.id, threadOf(u.number, u.colour ?? "")])));
-const unitOf = (id: string) => found.value?.units.find((u) => u.id === id);
-const least = computed(() => Math.min(...(found.value?.ways.map((w) => w.total) ?? [])));
-/** Problems that are said in full. */
-const MOST = 3;
-const stepKey = (way: Way, n: number) => `${way.name} ${n}`;
-function toggle(way: Way, n: number) {
-  const set = new Set(left.value);
-  const key = stepKey(way, n);
-  if (!set.delete(key)) set.add(key);
-  left.value = set;
+async function take(way: Way) {
+  if (await propose(way)) emit("done");
 }
 const heading = computed(() => {
   if (!found.value) return "Ways out";
@@ -95,14 +44,6 @@ const weeksSaid = computed(() => {
   return weeks.length ? `Weeks ${weeks[0]!.number} to ${weeks[weeks.length - 1]!.number}` : "No week changes";
 });
 
-async function propose(way: Way) {
-  const steps = (way.steps ?? []).filter((_, n) => !left.value.has(stepKey(way, n)));
-  const all = steps.length === way.steps?.length;
-  const asked = found.value?.change;
-  const changes = [...(asked ? [asked] : []), ...steps.map((s) => s.change)];
-  const change = all ? way.change : changes.length === 1 ? changes[0] : { kind: "together", does: "", changes };
-  if (changes.length && (await state.propose(change as unknown as Change, "always"))) emit("done");
-}
 /** On the ways: arrows choose, Enter proposes the chosen one. Escape goes back to the wall. */
 function key(event: KeyboardEvent) {
   const way = found.value?.ways.find((w) => w.name === chosen.value);
@@ -110,7 +51,7 @@ function key(event: KeyboardEvent) {
   if (event.key === "Escape") emit("done");
   else if (event.key === "Enter" && (event.target as HTMLElement).matches("input[type=radio]") && way && takes(way)) {
     event.preventDefault();
-    void propose(way);
+    void take(way);
   }
 }
 const table = ref<HTMLElement>();
@@ -142,7 +83,15 @@ watch(
       <button type="button" class="btn" @click="emit('done')">Back to the wall</button>
     </div>
     <p v-if="wrong || state.problem.value" class="problem" role="alert">{{ wrong || state.problem.value }}</p>
-    <div v-if="found" ref="table" class="ways" role="table" aria-label="Ways out" :style="{ '--n': found.ways.length }">
+    <p v-if="best" class="best">Nothing would cost less: the weeks are as tidy as this plan lets them be.</p>
+    <div
+      v-else-if="found"
+      ref="table"
+      class="ways"
+      role="table"
+      aria-label="Ways out"
+      :style="{ '--n': found.ways.length }"
+    >
       <div class="row first" role="row">
         <span class="label" role="columnheader"><span class="vh">Of each way</span></span>
         <div v-for="w in found.ways" :key="w.name" class="cell" :class="{ on: chosen === w.name }" role="columnheader">
@@ -197,7 +146,7 @@ watch(
         <span class="label" role="rowheader">Steps</span>
         <div v-for="w in found.ways" :key="w.name" class="cell" :class="{ on: chosen === w.name }" role="cell">
           <label v-for="(s, n) in w.steps ?? []" :key="n" class="step">
-            <input type="checkbox" :checked="!left.has(stepKey(w, n))" @change="toggle(w, n)" /> {{ s.sentence }}
+            <input type="checkbox" :checked="taken(w, n)" @change="toggle(w, n)" /> {{ s.sentence }}
           </label>
           <p v-if="!w.steps" class="soft">No steps lead there.</p>
           <p v-else-if="!w.steps.length" class="soft">None: it falls as it comes.</p>
@@ -211,39 +160,14 @@ watch(
             type="button"
             class="btn go"
             :disabled="state.busy.value"
-            @click="propose(w)"
+            @click="take(w)"
           >
             Propose this way
           </button>
         </div>
       </div>
     </div>
-    <section v-if="found?.spare?.length" class="spare">
-      <h3>What if more classes are lost?</h3>
-      <table class="moves">
-        <thead>
-          <tr>
-            <th scope="col">Unit</th>
-            <th scope="col">Classes to come</th>
-            <th scope="col">Can lose, with the best repair</th>
-            <th scope="col">One lost costs</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="s in found.spare" :key="s.unit">
-            <td>
-              <b class="code" :class="looks.get(s.unit)">{{ unitOf(s.unit)?.code }}</b> {{ unitOf(s.unit)?.title }}
-            </td>
-            <td>{{ s.classes }}</td>
-            <td :class="{ look: !s.bears }">{{ s.bears === 0 ? "none" : s.bears === s.classes ? "all" : s.bears }}</td>
-            <td>{{ s.costs.toLocaleString("en") }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <p class="soft">
-        Can lose: before a required lesson finds no class. The lost ones are taken from the unit’s first on.
-      </p>
-    </section>
+    <SpareTable v-if="found?.spare?.length" :spare="found.spare" :units="found.units" :looks="looks" />
     <WeightsDialog
       v-if="weighing && found"
       :course="course"
@@ -276,6 +200,10 @@ watch(
 }
 .head p {
   margin: 2px 0 0;
+}
+.best {
+  padding: 14px 14px 0;
+  margin: 0;
 }
 .grow {
   flex: 1;
@@ -322,14 +250,6 @@ watch(
   top: 0;
   z-index: 5;
   background: var(--paper);
-}
-.spare {
-  padding: 14px;
-  max-width: 760px;
-}
-.spare h3 {
-  margin: 0 0 6px;
-  font-size: 15px;
 }
 .first label {
   display: flex;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from "../api/client";
+import Knot from "../ui/Knot.vue";
 import { weekdayDay } from "../ui/say";
 
 /** The weeks that a way changes, a row each: what is in each class, and struck what was. */
@@ -55,7 +56,7 @@ const says = (day: Day) =>
           </div>
           <span v-if="d.lessons.length" class="line" :class="look(d, looks)" aria-hidden="true">
             <span class="thread"></span
-            ><i class="knot" :class="{ taught: d.lessons[0]!.taught, cont: d.lessons[0]!.goesOn }"></i>
+            ><Knot class="knot" :taught="d.lessons[0]!.taught" :goes-on="d.lessons[0]!.goesOn" />
           </span>
         </td>
       </tr>
@@ -145,18 +146,5 @@ const says = (day: Day) =>
 .knot {
   position: absolute;
   left: 0;
-  width: 9px;
-  height: 9px;
-  border-radius: 50%;
-  border: 2px solid var(--t);
-  background: var(--paper);
-}
-.knot.taught {
-  background: var(--t);
-}
-.knot.cont {
-  width: 5px;
-  border-radius: 1px;
-  border-width: 1.5px;
 }
 </style>

@@ -118,7 +118,7 @@ public final class CartridgeReader {
                 ? "reading"
                 : type.startsWith("imsqti")
                         ? "quiz"
-                        : type.startsWith("imsdt") ? "discussion" : OutlineReader.kind(title);
+                        : type.startsWith("imsdt") ? "discussion" : OutlineDraft.kind(title);
         String id;
         int n = 1;
         do {

@@ -1,0 +1,62 @@
+package app.matsuri.exchange.outline;
+
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Unit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** A unit while it is read; one that the course has already keeps what is in it. */
+final class OneUnit {
+    final String code;
+    final String title;
+    final Unit was;
+    final List<Lesson> lessons = new ArrayList<>();
+    final List<Item> items = new ArrayList<>();
+    /** The lesson that work belongs to; null for none yet. */
+    Lesson at;
+
+    OneUnit(String code, String title) {
+        this.code = code;
+        this.title = title;
+        this.was = null;
+    }
+
+    OneUnit(Unit was) {
+        this.code = was.code();
+        this.title = was.title();
+        this.was = was;
+        lessons.addAll(was.lessons());
+        items.addAll(was.items());
+    }
+
+    boolean is(String name) {
+        return title.equals(name) || was != null && (title.equalsIgnoreCase(name) || code.equalsIgnoreCase(name));
+    }
+
+    /** Whether the course does not have it yet. */
+    boolean fresh() {
+        return was == null;
+    }
+
+    int newLessons() {
+        return lessons.size() - (was == null ? 0 : was.lessons().size());
+    }
+
+    int newItems() {
+        return items.size() - (was == null ? 0 : was.items().size());
+    }
+
+    /** Whether it is new, or something in it is. */
+    boolean gives() {
+        return fresh() || newLessons() > 0 || newItems() > 0;
+    }
+
+    Unit unit() {
+        return was == null
+                ? new Unit(code, code, title, false, null, "", Map.of(), lessons, items, Extra.NONE)
+                : was.withLessons(lessons).withItems(items);
+    }
+}
