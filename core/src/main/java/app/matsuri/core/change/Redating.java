@@ -20,13 +20,16 @@ import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.format.TextStyle;
 import java.time.temporal.TemporalAdjusters;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -221,11 +224,7 @@ final class Redating {
         Offset sum = sum(rule.plus(), by);
         if (sum == null) {
             notes.add("“" + item.title() + "” stays: its date counts in "
-                    + rule.plus()
-                            .unit()
-                            .name()
-                            .toLowerCase(java.util.Locale.ROOT)
-                            .replace('_', ' ')
+                    + rule.plus().unit().name().toLowerCase(Locale.ROOT).replace('_', ' ')
                     + ". Move it by those, or make it fixed first.");
             return null;
         }
@@ -272,10 +271,22 @@ final class Redating {
         if (by.unit() == Offset.Unit.MINUTES || by.unit() == Offset.Unit.HOURS) {
             return Optional.of(by.unit() == Offset.Unit.HOURS ? at.plusHours(by.n()) : at.plusMinutes(by.n()));
         }
+        if (by.unit() == Offset.Unit.DAYS && by.n() % 7 != 0) {
+            notes.add(weekdaysChange(by.n()));
+        }
         if (to.isEmpty()) {
             notes.add("“" + item.title() + "” stays on " + Say.day(day) + ": the term does not reach so far.");
         }
         return to.map(d -> d.atTime(at.toLocalTime()));
+    }
+
+    /** That so many days are no whole weeks, and which weeks lie on either side. */
+    private static String weekdaysChange(int days) {
+        String becomes = DayOfWeek.MONDAY.plus(days).getDisplayName(TextStyle.FULL, Locale.ENGLISH);
+        int less = Math.abs(days) / 7 * 7;
+        return "By " + Math.abs(days) + (days == 1 || days == -1 ? " day" : " days")
+                + " weekdays change: what is on a Monday comes to a " + becomes + ". "
+                + (less == 0 ? "" : less + " or ") + (less + 7) + " days keep them.";
     }
 
     private static Optional<LocalDate> session(LocalDate day, int by, SectionSchedule view) {

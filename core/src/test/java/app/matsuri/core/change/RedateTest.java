@@ -102,10 +102,16 @@ class RedateTest {
         // Saturday 5 September goes past the weekend and the public holiday on Monday 7
         assertThat(date(weekend.decisions(), "A", "F", Which.DUE)).isEqualTo(at("2026-09-08T17:00"));
         assertThat(weekend.notes())
-                .singleElement()
-                .asString()
-                .contains("Sat 5 Sep")
-                .contains("Tue 8 Sep");
+                .hasSize(2)
+                .anyMatch(n -> n.contains("Sat 5 Sep") && n.contains("Tue 8 Sep"))
+                .contains("By 2 days weekdays change: what is on a Monday comes to a Wednesday. 7 days keep them.");
+        assertThat(outcome(plan, List.of(), Set.of(Which.DUE), new How.By(10, Offset.Unit.DAYS))
+                        .notes())
+                .contains(
+                        "By 10 days weekdays change: what is on a Monday comes to a Thursday. 7 or 14 days keep them.");
+        assertThat(outcome(plan, List.of(), Set.of(Which.DUE), new How.By(14, Offset.Unit.DAYS))
+                        .notes())
+                .isEmpty();
         Decisions sundays = two(item("F", DateRule.at(at("2026-09-13T23:59"))));
         assertThat(date(due(sundays, new How.By(1, Offset.Unit.WEEKS)), "A", "F", Which.DUE))
                 .as("what was due on a Sunday stays on Sundays")
