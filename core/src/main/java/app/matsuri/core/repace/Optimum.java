@@ -73,6 +73,7 @@ public final class Optimum {
                     step(i, at, newUnit);
                 }
             }
+            place(i, newUnit);
         }
         int end = 0;
         for (int at = 1; at < width; at++) {
@@ -111,32 +112,61 @@ public final class Optimum {
                     + placed(asked, last, last, before(begun, last));
             take(i, at, state(last, true, true), cost * COST + GIVES_WAY + last, new Place(Kind.JOINED, last, 1));
         }
-        if (asked.pin() == -1) {
-            for (int first = last + 1; first < slots.size(); first++) {
-                lengths(i, at, first, last, begun);
+    }
+
+    /**
+     * Gives a lesson sessions of its own. What is left empty before it costs by the session, and of what came before only the
+     * breaks until its unit's last session count: so the cheapest way to each session is carried along, one for each such count.
+     */
+    private void place(int i, boolean newUnit) {
+        Asked asked = lessons.get(i);
+        int most = begins == null ? 0 : begins.breaksBefore();
+        int counts =
+                Math.max(most, slots.isEmpty() ? 0 : slots.get(slots.size() - 1).breaksBefore()) + 2;
+        long[] carried = new long[counts];
+        int[] carriedFrom = new int[counts];
+        Arrays.fill(carried, NEVER);
+        for (int first = 0; first < slots.size(); first++) {
+            for (int count = 0; count < counts; count++) {
+                carried[count] = Math.min(NEVER, carried[count] + weights.of(Cost.EMPTY) * COST);
             }
-        } else if (asked.pin() > last) {
-            lengths(i, at, asked.pin(), last, begun);
+            for (int at = state(first - 1, false, false); at <= state(first - 1, true, true); at++) {
+                if (best[i][at] >= NEVER) {
+                    continue;
+                }
+                int count = before((at & 1) != 0 && !newUnit, first - 1) + 1;
+                if (best[i][at] < carried[count]) {
+                    carried[count] = best[i][at];
+                    carriedFrom[count] = at;
+                }
+            }
+            if (asked.pin() != -1 && asked.pin() != first) {
+                continue;
+            }
+            for (int count = 0; count < counts; count++) {
+                if (carried[count] < NEVER) {
+                    lengths(i, carriedFrom[count], carried[count], first, count - 1);
+                }
+            }
         }
     }
 
-    private void lengths(int i, int at, int first, int last, boolean begun) {
+    private void lengths(int i, int at, long there, int first, int before) {
         Asked asked = lessons.get(i);
-        long empty = (long) (first - last - 1) * weights.of(Cost.EMPTY);
         for (int length = asked.length(); length >= asked.least(); length--) {
             int end = first + length - 1;
             if (end >= slots.size()) {
                 continue;
             }
             int shorter = asked.length() - length;
-            long cost =
-                    empty + (long) shorter * weights.of(Cost.SHORTEN) + placed(asked, first, end, before(begun, last));
-            take(
-                    i,
-                    at,
-                    state(end, false, true),
-                    cost * COST + (shorter > 0 ? GIVES_WAY : 0) + first,
-                    new Place(Kind.PLACED, first, length));
+            long cost = (long) shorter * weights.of(Cost.SHORTEN) + placed(asked, first, end, before);
+            long all = there + cost * COST + (shorter > 0 ? GIVES_WAY : 0) + first;
+            int to = state(end, false, true);
+            if (all < best[i + 1][to]) {
+                best[i + 1][to] = all;
+                from[i + 1][to] = at;
+                by[i + 1][to] = new Place(Kind.PLACED, first, length);
+            }
         }
     }
 
