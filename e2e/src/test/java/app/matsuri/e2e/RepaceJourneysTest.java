@@ -24,7 +24,7 @@ class RepaceJourneysTest {
         "let-it-slide, 2026-11-02, SE4",
         "catch-up-in-unit, 2026-10-21, CH5",
         "catch-up-by-pin, 2026-10-26, SE1",
-        "leave-it-out, 2026-10-14, CH3"
+        "catch-up-by-break, 2026-10-14, CH3"
     })
     void theFloodDayIsRepaired(String way, String date, String lesson) throws Exception {
         try (Page page = wall()) {
