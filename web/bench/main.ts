@@ -46,6 +46,7 @@ function wallOf(moved: number): WallView {
         teaches: true,
         past: false,
         today: false,
+        lastTold: false,
         notes: [],
         gone: [],
         notices: [],

@@ -221,7 +221,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["make"];
+        post: operations["make_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -283,7 +283,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_2"];
         put?: never;
         post: operations["invite"];
         delete?: never;
@@ -884,6 +884,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/telling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["telling"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/timetable/read": {
         parameters: {
             query?: never;
@@ -948,6 +964,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/what-ifs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/what-ifs/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["beside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/what-ifs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["drop_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/welcome": {
         parameters: {
             query?: never;
@@ -968,6 +1032,36 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        BesideColumn: {
+            appear: string[];
+            broken?: string | null;
+            costs: components["schemas"]["WayCost"][];
+            goAway: string[];
+            /** Format: int64 */
+            id?: number | null;
+            name: string;
+            /** Format: int32 */
+            problems: number;
+            /** Format: int64 */
+            total: number;
+            /** Format: int32 */
+            warnings: number;
+            weeks: components["schemas"]["WayWeek"][];
+        };
+        BesideRow: {
+            at: string[];
+            id: string;
+            title: string;
+            what: string;
+        };
+        BesideView: {
+            columns: components["schemas"]["BesideColumn"][];
+            course: string;
+            rows: components["schemas"]["BesideRow"][];
+            section: string;
+            units: components["schemas"]["WayUnit"][];
+            weekdays: number[];
+        };
         CalendarColumn: {
             teaches: boolean;
             /** Format: int32 */
@@ -1080,6 +1174,7 @@ export interface components {
         ChangeRequest: {
             /** @description See docs/plan-file.md */
             change: string;
+            seen?: boolean | null;
             /** Format: int64 */
             version: number;
         };
@@ -1160,6 +1255,7 @@ export interface components {
             own?: string[] | null;
             rule?: string | null;
             state: string[];
+            told?: string[] | null;
             typed?: string | null;
         };
         DatesCourse: {
@@ -1228,6 +1324,7 @@ export interface components {
             gone: components["schemas"]["Gone"][];
             inTerm: boolean;
             items: components["schemas"]["ItemView"][];
+            lastTold: boolean;
             lessons: components["schemas"]["LessonView"][];
             load: components["schemas"]["DayLoad"];
             notes: string[];
@@ -1417,6 +1514,7 @@ export interface components {
             /** Format: time-local */
             time: string;
             title: string;
+            told?: string | null;
             unit: string;
             which: string;
         };
@@ -1514,6 +1612,7 @@ export interface components {
             reserve: boolean;
             taught: boolean;
             title: string;
+            told?: string | null;
             unit: string;
         };
         Line: {
@@ -1599,6 +1698,11 @@ export interface components {
             displayName: string;
             password: string;
             signIn: string;
+        };
+        NewWhatIf: {
+            /** @description See docs/plan-file.md */
+            change?: string | null;
+            name: string;
         };
         NoteView: {
             own: boolean;
@@ -1744,6 +1848,8 @@ export interface components {
             name: string;
         };
         ProposalView: {
+            /** Format: int32 */
+            altered: number;
             appear: components["schemas"]["FindingView"][];
             calendar?: components["schemas"]["CalendarView"];
             dates?: components["schemas"]["DatesView"];
@@ -1839,6 +1945,19 @@ export interface components {
             /** Format: int32 */
             work: number;
         };
+        SectionTold: {
+            begun: boolean;
+            course: string;
+            dates: components["schemas"]["UntoldDate"][];
+            /** Format: date-time */
+            last?: string | null;
+            section: string;
+            /** Format: int32 */
+            students: number;
+            /** Format: date */
+            upTo?: string | null;
+            why: string;
+        };
         SectionView: {
             course: string;
             courseTitle: string;
@@ -1854,6 +1973,8 @@ export interface components {
             section: string;
             /** Format: int32 */
             sessions: number;
+            /** Format: date */
+            toldUpTo?: string | null;
             /** Format: int32 */
             usualMinutes: number;
             /** Format: int32 */
@@ -1952,6 +2073,11 @@ export interface components {
             /** Format: int32 */
             same: number;
         };
+        TellingView: {
+            /** Format: int32 */
+            differ: number;
+            sections: components["schemas"]["SectionTold"][];
+        };
         TermLine: {
             /** Format: date */
             first: string;
@@ -2031,6 +2157,17 @@ export interface components {
             /** Format: int32 */
             notices: number;
             undated: string[];
+        };
+        UntoldDate: {
+            /** Format: int32 */
+            days?: number | null;
+            id: string;
+            /** Format: date-time */
+            now?: string | null;
+            title: string;
+            /** Format: date-time */
+            told?: string | null;
+            what: string;
         };
         WallView: {
             columns: components["schemas"]["Column"][];
@@ -2201,6 +2338,15 @@ export interface components {
             firstVisit: boolean;
             /** Format: date */
             today: string;
+        };
+        WhatIfView: {
+            broken?: string | null;
+            /** @description See docs/plan-file.md */
+            change?: string | null;
+            /** Format: int64 */
+            id: number;
+            name: string;
+            steps: string[];
         };
     };
     responses: never;
@@ -2566,7 +2712,7 @@ export interface operations {
             };
         };
     };
-    make: {
+    make_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2661,7 +2807,7 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3465,6 +3611,7 @@ export interface operations {
                 course?: string;
                 section?: string;
                 view?: string;
+                seen?: boolean;
             };
             header?: never;
             path: {
@@ -3642,6 +3789,28 @@ export interface operations {
             };
         };
     };
+    telling: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TellingView"];
+                };
+            };
+        };
+    };
     timetable: {
         parameters: {
             query?: never;
@@ -3741,6 +3910,103 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WaysView"];
+                };
+            };
+        };
+    };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfView"][];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewWhatIf"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfView"];
+                };
+            };
+        };
+    };
+    beside: {
+        parameters: {
+            query: {
+                course: string;
+                section: string;
+                ids: number[];
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BesideView"];
+                };
+            };
+        };
+    };
+    drop_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfView"][];
                 };
             };
         };

@@ -15,7 +15,7 @@ const props = defineProps<{
   ways?: boolean;
 }>();
 const emit = defineEmits<{ again: []; ways: [] }>();
-const { proposal, problem, busy, done } = props.state;
+const { proposal, problem, busy, done, seen } = props.state;
 
 /** How long a line about what was done stands, in milliseconds. */
 const STANDS = 12000;
@@ -31,6 +31,8 @@ watch(done, (now) => {
     :busy="busy"
     :problem="problem"
     :ways="ways"
+    :seen="seen"
+    @see="state.see"
     @ways="emit('ways')"
     @apply="state.apply()"
     @discard="state.discard()"

@@ -2,11 +2,11 @@
 import Dialog from "../ui/Dialog.vue";
 import { computed, ref } from "vue";
 import type { ProposalView } from "../api/client";
-import { moment } from "../ui/say";
+import { count, moment } from "../ui/say";
 
 /** Says what a change would do before it is made. */
-const props = defineProps<{ proposal: ProposalView; busy: boolean; problem: string; ways?: boolean }>();
-const emit = defineEmits<{ apply: []; discard: []; ways: [] }>();
+const props = defineProps<{ proposal: ProposalView; busy: boolean; problem: string; ways?: boolean; seen: boolean }>();
+const emit = defineEmits<{ apply: []; discard: []; ways: []; see: [seen: boolean] }>();
 /** Lessons move that no hand moved: there are ways out. */
 const bumped = computed(() => props.proposal.moves.some((m) => m.what === "lesson" && !m.hand));
 
@@ -39,6 +39,17 @@ const groups = computed(() => {
       <p v-if="problem" class="look">{{ problem }}</p>
       <p v-else>{{ second }}</p>
     </div>
+    <label
+      v-if="proposal.altered"
+      class="sees"
+      :title="`${count(proposal.altered, 'date')} that students were told otherwise`"
+      ><input
+        type="checkbox"
+        :checked="seen"
+        :disabled="busy"
+        @change="emit('see', ($event.target as HTMLInputElement).checked)"
+      />students see this</label
+    >
     <button v-if="ways && bumped" type="button" class="btn" @click="emit('ways')">Ways out</button>
     <button type="button" class="btn" @click="showing = true">Show each</button>
     <button type="button" class="btn quiet" :disabled="busy" @click="emit('discard')">Discard</button>

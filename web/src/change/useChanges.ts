@@ -18,6 +18,8 @@ export interface ChangeState<V> {
   termId: number;
   /** The view as it stands; null until it is loaded. */
   view: ShallowRef<V | null>;
+  /** Version of the decisions that it shows; 0 until it is loaded. */
+  version: ComputedRef<number>;
   /** What is proposed; null when nothing is. */
   proposal: ShallowRef<ProposalView | null>;
   /** The view to draw: as proposed, else as it stands. */
@@ -29,6 +31,10 @@ export interface ChangeState<V> {
   busy: Ref<boolean>;
   /** What is proposed is being made: whatever is asked for now follows it. */
   applying: Ref<boolean>;
+  /** Students are told what the proposal alters; otherwise it waits. */
+  seen: Ref<boolean>;
+  /** Shows what is proposed as students would see it, or not yet. */
+  see(seen: boolean): Promise<void>;
   /** Loads the view anew, with nothing proposed. */
   load(): Promise<void>;
   /**
@@ -64,6 +70,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
   const done = ref<Done | null>(null);
   const busy = ref(false);
   const applying = ref(false);
+  const seen = ref(true);
   const shown = computed(() => (proposal.value && source.of(proposal.value)) ?? view.value);
 
   let queue: Promise<unknown> = Promise.resolve();
@@ -100,7 +107,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
   async function fetchProposal(change: Change) {
     const found = await ask(
       api.POST("/api/terms/{termId}/proposals", {
-        params: { path: { termId }, query: source.query() },
+        params: { path: { termId }, query: { ...source.query(), seen: seen.value } },
         body: change as never,
       }),
     );
@@ -124,11 +131,12 @@ export function useChanges<V extends { version: number }>(termId: number, source
     const made = await ask(
       api.POST("/api/terms/{termId}/changes", {
         params: { path: { termId } },
-        body: { version, change: change as never },
+        body: { version, seen: seen.value, change: change as never },
       }),
     );
     proposal.value = null;
     pending.value = null;
+    seen.value = true;
     await reload();
     done.value = { text: made.sentence, undo: true };
     return made.sentence;
@@ -145,12 +153,14 @@ export function useChanges<V extends { version: number }>(termId: number, source
   function discard() {
     proposal.value = null;
     pending.value = null;
+    seen.value = true;
     problem.value = "";
   }
 
   return {
     termId,
     view,
+    version: computed(() => view.value?.version ?? 0),
     proposal,
     shown,
     pending,
@@ -158,6 +168,13 @@ export function useChanges<V extends { version: number }>(termId: number, source
     done,
     busy,
     applying,
+    seen,
+    async see(now) {
+      seen.value = now;
+      await doing(async () => {
+        if (pending.value) proposal.value = await fetchProposal(pending.value);
+      });
+    },
     async load() {
       proposal.value = null;
       pending.value = null;

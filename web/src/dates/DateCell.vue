@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { DatesRow } from "../api/client";
+import Mark from "../wall/Mark.vue";
 import { type DateColumn, dateText, isNotice, placeOf, ruleText } from "./table";
 
 /** One date in the table: the date, how it comes about, and where it changes the old one struck out. */
@@ -21,6 +22,7 @@ const old = computed(() => {
   );
   return before === date.value ? "" : before;
 });
+const told = computed(() => cell.value.told?.[place.value] ?? "");
 const ruled = computed(
   () =>
     !old.value &&
@@ -35,6 +37,10 @@ const ruled = computed(
     class="old"
     ><span class="vh">, was </span><s>{{ old }}</s></span
   ><span v-if="state === 'rolled'" class="r" title="moved off a day off">rolled</span
-  ><span v-if="!old && rule" class="vh">, </span
-  ><span v-if="!old && rule" class="r" :class="{ new: ruled, pin: rule === 'fixed' }">{{ rule }}</span>
+  ><span v-if="told && !old" class="r" :title="rule"
+    ><span class="vh">, </span><Mark is="told" /> {{ told }}<span class="vh">, {{ rule }}</span></span
+  ><template v-else-if="!old && rule"
+    ><span class="vh">, </span
+    ><span class="r" :class="{ new: ruled, pin: rule === 'fixed' }">{{ rule }}</span></template
+  >
 </template>

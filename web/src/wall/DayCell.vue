@@ -49,6 +49,8 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
       o: open,
       nt: cell.nowTop,
       nl: cell.nowLeft,
+      tb: cell.toldBottom,
+      tr: cell.toldRight,
       target: target !== '',
     }"
     :data-date="day.date"
@@ -73,12 +75,12 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
             { neu: lesson.proposed, picked: picked.has('lesson:' + lesson.id) },
           ]"
           :data-drag="lesson.taught ? undefined : 'lesson:' + lesson.id"
-          :title="`${lesson.id} ${lesson.title}`"
+          :title="[`${lesson.id} ${lesson.title}`, lesson.told].filter(Boolean).join(', ')"
         >
           <span class="code">{{ lesson.id }}</span>
           <span class="nm" :class="{ reserve: lesson.reserve, soft: lesson.optional }">{{ lesson.title }}</span>
           <span v-if="lesson.parts > 1 && !close" class="soft part">{{ lesson.part }}/{{ lesson.parts }}</span>
-          <Mark v-if="lesson.pinned" is="pin" />
+          <Mark v-if="lesson.pinned" is="pin" /><Mark v-if="lesson.told" is="told" />
         </span>
         <span v-if="shows.none" class="none">{{ shows.none }}</span>
         <s v-for="g in shows.goneLessons" :key="g.id" class="was" :title="`${g.title}: ${g.why}`">{{ g.id }}</s>
@@ -131,7 +133,10 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
         }"
         :data-drag="item.carries ? item.key : undefined"
         :title="item.words"
-        ><Mark v-if="item.locked" is="lock" /><Mark v-else-if="item.fixed" is="pin" />{{ item.shortName }}</span
+        ><Mark v-if="item.told" is="told" /><Mark v-if="item.locked" is="lock" /><Mark
+          v-else-if="item.fixed"
+          is="pin"
+        />{{ item.shortName }}</span
       >
       <span v-if="shows.items.length > shows.fits" class="more">+{{ shows.items.length - shows.fits }}</span>
       <s v-for="g in shows.goneWork.slice(0, 2)" :key="g.what + g.id" class="was" :title="`${g.title}: ${g.why}`">{{

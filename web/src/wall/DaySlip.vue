@@ -212,6 +212,7 @@ function fix(id: string, fixed: boolean) {
           <span v-if="line.lesson.taught" class="soft">taught</span>
           <span v-else-if="line.lesson.parts > 1" class="soft">{{ line.lesson.part }} of {{ line.lesson.parts }}</span>
           <Mark v-if="line.lesson.pinned" is="pin" /><span v-if="line.lesson.pinned" class="vh">fixed</span>
+          <span v-if="line.lesson.told" class="toldso"><Mark is="told" /> {{ line.lesson.told }}</span>
         </template>
         <template v-else-if="line.item">
           <span
@@ -260,6 +261,7 @@ function fix(id: string, fixed: boolean) {
               line.item.which.replace("main-", "")
             }}</span>
           </template>
+          <span v-if="line.item.told" class="toldso"><Mark is="told" /> {{ line.item.told }}</span>
         </template>
         <span v-else-if="line.notice" class="soft cut" :title="noticeSays(line.notice)">{{
           noticeSays(line.notice)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One of the wall's small marks; its meaning stands beside it in words for screen readers. */
-defineProps<{ is: "pin" | "tail" | "problem" | "lock" }>();
+defineProps<{ is: "pin" | "tail" | "problem" | "lock" | "told" }>();
 </script>
 
 <template>
@@ -19,6 +19,10 @@ defineProps<{ is: "pin" | "tail" | "problem" | "lock" }>();
   <svg v-else-if="is === 'lock'" class="m" width="9" height="10" viewBox="0 0 9 10" aria-hidden="true">
     <path d="M2 4.5V3a2.5 2.5 0 0 1 5 0v1.5" fill="none" stroke="currentColor" stroke-width="1.3" />
     <path d="M1 4.5h7V10H1Z" fill="currentColor" />
+  </svg>
+  <svg v-else-if="is === 'told'" class="m" width="10" height="10" viewBox="0 0 10 10" aria-hidden="true">
+    <path d="M9.3.7V9.3L.7.7Z" fill="none" stroke="currentColor" stroke-width="1.3" />
+    <path d="M.2 1.8 8.2 9.8H.2Z" fill="var(--lantern)" />
   </svg>
   <svg v-else class="m" width="10" height="9" viewBox="0 0 10 9" aria-hidden="true">
     <path d="M5 .8 9.4 8.3H.6Z" fill="none" stroke="currentColor" stroke-width="1.3" />

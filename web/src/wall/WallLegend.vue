@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import Mark from "./Mark.vue";
 
-defineProps<{ close: boolean }>();
+defineProps<{
+  close: boolean;
+  /** Some dates are not what students were told. */
+  told: boolean;
+  /** Students were told dates up to a day. */
+  upTo: boolean;
+}>();
 </script>
 
 <template>
@@ -17,6 +23,8 @@ defineProps<{ close: boolean }>();
     <span><i class="box">Quiz</i>test</span>
     <span class="opt"><i class="flag"></i>notice</span>
     <span><Mark is="pin" />fixed date</span>
+    <span v-if="told"><Mark is="told" />told otherwise</span>
+    <span v-if="upTo"><i class="told"></i>told to here</span>
     <span><i class="sw hatched"></i>no class</span>
     <span><i class="stair"></i>now</span>
     <span class="opt">a stroke: one hour of work</span>

@@ -315,7 +315,12 @@ async function closeSlip() {
         <kbd>P</kbd> fixes it there, <kbd>Esc</kbd> lets go.
       </div>
     </template>
-    <WallLegend v-if="shown && !narrow" :close="close" />
+    <WallLegend
+      v-if="shown && !narrow"
+      :close="close"
+      :told="shown.findings.some((f) => f.code === 'told-otherwise' && f.section === key)"
+      :up-to="!!shown.section.toldUpTo"
+    />
   </ChangeLine>
   <div
     v-if="drag.carried.value"

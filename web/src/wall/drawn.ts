@@ -18,6 +18,8 @@ export interface Named {
   fixed: boolean;
   locked: boolean;
   proposed: boolean;
+  /** What students were told of its date, where that is another. */
+  told: string;
   shortName: string;
   words: string;
 }
@@ -91,8 +93,15 @@ function named(i: ItemView): Named {
     fixed: i.fixed,
     locked: i.locked,
     proposed: i.proposed,
+    told: i.told ?? "",
     shortName: i.shortName,
-    words: `${i.title}, ${i.which.replace("main-", "")} ${clock(i.time)}${i.course ? `, shared by ${i.course}` : ""}`,
+    words: [
+      `${i.title}, ${i.which.replace("main-", "")} ${clock(i.time)}`,
+      i.course ? `shared by ${i.course}` : "",
+      i.told ?? "",
+    ]
+      .filter(Boolean)
+      .join(", "),
   };
 }
 function flagged(n: NoticeView): Named {
@@ -106,6 +115,7 @@ function flagged(n: NoticeView): Named {
     fixed: false,
     locked: false,
     proposed: n.proposed,
+    told: "",
     shortName: cut(n.title, 26),
     words: noticeWords(n),
   };
@@ -122,6 +132,7 @@ function worded(text: string, n: number): Named {
     fixed: false,
     locked: false,
     proposed: false,
+    told: "",
     shortName: cut(text, 20),
     words: text,
   };
@@ -149,7 +160,9 @@ function labelOf(d: Day, items: readonly ItemView[]): string {
   for (const s of d.sessions) words.push(s.beat ? `session ${s.number}` : `class ${s.number} at ${clock(s.start)}`);
   for (const l of d.lessons) words.push(lessonWords(l));
   for (const i of items)
-    words.push(`${i.title} ${i.which.replace("main-", "")} ${clock(i.time)}${i.fixed ? ", fixed date" : ""}`);
+    words.push(
+      `${i.title} ${i.which.replace("main-", "")} ${clock(i.time)}${i.fixed ? ", fixed date" : ""}${i.told ? `, ${i.told}` : ""}`,
+    );
   for (const n of d.notices) words.push(noticeWords(n));
   for (const n of d.words) words.push(n.text);
   for (const g of d.gone) words.push(`${g.title} leaves`);
@@ -158,6 +171,6 @@ function labelOf(d: Day, items: readonly ItemView[]): string {
 
 function lessonWords(l: LessonView): string {
   const part = l.parts > 1 ? `, ${l.part} of ${l.parts}` : "";
-  const marks = `${l.taught ? "taught" : "planned"}${l.pinned ? ", fixed" : ""}${l.proposed ? ", proposed here" : ""}`;
+  const marks = `${l.taught ? "taught" : "planned"}${l.pinned ? ", fixed" : ""}${l.proposed ? ", proposed here" : ""}${l.told ? `, ${l.told}` : ""}`;
   return `${l.id} ${l.title}${part}, ${marks}`;
 }

@@ -17,6 +17,9 @@ export interface Cell {
   /** The red stair of now along its top and left edge. */
   nowTop: boolean;
   nowLeft: boolean;
+  /** The dashed line of how far students were told, along its bottom and right edge. */
+  toldBottom: boolean;
+  toldRight: boolean;
 }
 
 export function isOff(day: Day): boolean {
@@ -50,6 +53,8 @@ export function cellsOf(week: Week, isNowWeek: boolean): Cell[] {
       holeRight: hole(after),
       nowTop: isNowWeek && future,
       nowLeft: isNowWeek && day.today,
+      toldBottom: day.lastTold,
+      toldRight: day.lastTold && !!after && !after.lastTold,
     };
   });
 }

@@ -8,6 +8,7 @@ export function day(date: string, more: Partial<Day> = {}): Day {
     teaches: true,
     past: false,
     today: false,
+    lastTold: false,
     notes: [],
     sessions: [],
     lessons: [],

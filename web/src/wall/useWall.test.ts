@@ -47,7 +47,7 @@ describe("the wall and its changes", () => {
     await state.load("C", "A");
     expect(await state.propose(change)).toBe(true);
     expect(asked.map((a) => a.key)).toEqual(["GET wall", "POST proposals", "POST changes", "GET wall"]);
-    expect(asked[2]!.body).toEqual({ version: 1, change });
+    expect(asked[2]!.body).toEqual({ version: 1, seen: true, change });
     expect(state.done.value).toEqual({ text: "Move “L1”", undo: true });
     expect(state.proposal.value).toBeNull();
   });
@@ -62,7 +62,21 @@ describe("the wall and its changes", () => {
     expect(state.shown.value?.version).toBe(5);
     expect(asked.map((a) => a.key)).not.toContain("POST changes");
     await state.apply();
-    expect(asked.find((a) => a.key === "POST changes")?.body).toEqual({ version: 5, change });
+    expect(asked.find((a) => a.key === "POST changes")?.body).toEqual({ version: 5, seen: true, change });
+  });
+
+  it("keeps a change back from students only while it is proposed", async () => {
+    answers["POST proposals"] = () => ({ body: proposal(false) });
+    answers["POST changes"] = () => ({ body: { version: 2, sentence: "Move" } });
+    const asked = server(answers);
+    const state = useWall(7);
+    await state.load();
+    await state.propose(change);
+    await state.see(false);
+    expect(asked.filter((a) => a.key === "POST proposals")).toHaveLength(2);
+    await state.apply();
+    expect(asked.find((a) => a.key === "POST changes")?.body).toEqual({ version: 1, seen: false, change });
+    expect(state.seen.value).toBe(true);
   });
 
   it("discards without asking the server", async () => {

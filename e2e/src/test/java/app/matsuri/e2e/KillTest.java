@@ -101,7 +101,8 @@ class KillTest {
                     try {
                         long version = client.version();
                         while (true) {
-                            String body = "{\"version\":" + version + ",\"change\":" + change(version) + "}";
+                            String body =
+                                    "{\"version\":" + version + ",\"seen\":false,\"change\":" + change(version) + "}";
                             HttpResponse<String> answer = client.send("/api/terms/1/changes", "application/json", body);
                             if (answer.statusCode() != 200) {
                                 throw new IllegalStateException(answer.body());

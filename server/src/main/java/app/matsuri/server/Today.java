@@ -2,7 +2,10 @@ package app.matsuri.server;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import org.springframework.stereotype.Component;
 
 /** Which day it is, on the clock of a zone; the same everywhere where a day is pinned. */
@@ -15,6 +18,11 @@ public class Today {
     Today(Clock clock, MatsuriProperties properties) {
         this.clock = clock;
         this.properties = properties;
+    }
+
+    /** The moment on the clock of a zone, to the minute, on the pinned day where one is. */
+    public LocalDateTime now(ZoneId zone) {
+        return in(zone).atTime(LocalTime.now(clock.withZone(zone)).truncatedTo(ChronoUnit.MINUTES));
     }
 
     public LocalDate in(ZoneId zone) {

@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.account.Accounts;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.whatif.WhatIfs;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -25,16 +26,23 @@ public final class Browser {
 
     private final MockMvc mvc;
     private final SignedIn by;
+    private final String whatIf;
 
-    private Browser(MockMvc mvc, SignedIn by) {
+    private Browser(MockMvc mvc, SignedIn by, String whatIf) {
         this.mvc = mvc;
         this.by = by;
+        this.whatIf = whatIf;
     }
 
     /** A new person with a workspace of their own. */
     public static Browser of(MockMvc mvc, Accounts accounts) {
         String name = "person" + COUNT.incrementAndGet();
-        return new Browser(mvc, accounts.create(name, "P. " + name, "a password of some length"));
+        return new Browser(mvc, accounts.create(name, "P. " + name, "a password of some length"), null);
+    }
+
+    /** The same person within a what-if. */
+    public Browser within(long whatIfId) {
+        return new Browser(mvc, by, Long.toString(whatIfId));
     }
 
     /** The demo's plan. */
@@ -68,6 +76,9 @@ public final class Browser {
 
     public Answer ask(HttpMethod method, String path, byte[] body, String type) throws Exception {
         var request = request(method, java.net.URI.create(path)).with(user(by)).with(csrf());
+        if (whatIf != null) {
+            request.header(WhatIfs.HEADER, whatIf);
+        }
         if (body != null) {
             request.contentType(type).content(body);
         }

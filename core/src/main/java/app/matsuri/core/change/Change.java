@@ -56,6 +56,7 @@ public sealed interface Change
                 PutDayNote,
                 PutWeekNote,
                 SetWeights,
+                Tell,
                 Together {
 
     /**
@@ -94,7 +95,7 @@ public sealed interface Change
             return new Outcome(decisions, List.of());
         }
 
-        Outcome with(Decisions others) {
+        public Outcome with(Decisions others) {
             return new Outcome(others, notes);
         }
     }

@@ -24,6 +24,7 @@ public final class Findings {
             new NoticesAmiss(),
             new WeeksOverLimit(),
             new MinutesMissing(),
+            new ToldOtherwise(),
             new SessionsWithoutPlan(),
             new SessionRemarks());
 

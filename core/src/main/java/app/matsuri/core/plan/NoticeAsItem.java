@@ -26,9 +26,14 @@ public final class NoticeAsItem {
         return BEFORE + notice.id();
     }
 
+    /** Whether an id among work is that of a notice. */
+    public static boolean means(String id) {
+        return id.startsWith(BEFORE);
+    }
+
     /** The notice that an id means among work; empty where it means work, or nothing. */
     public static Optional<Notice> find(Course course, String id) {
-        return id.startsWith(BEFORE) ? course.notice(id.substring(BEFORE.length())) : Optional.empty();
+        return means(id) ? course.notice(id.substring(BEFORE.length())) : Optional.empty();
     }
 
     /** The notice as work, with its usual time; a series has no dates of its own. */

@@ -35,7 +35,7 @@ import java.util.function.Consumer;
  * @param taught session name to the ids of the lessons taught in it; none for a session in which nothing was reached
  * @param partly ids of lessons taught in part, whose rest goes on
  * @param notes lesson id to why it took longer
- * @param told lesson id to the day that students were told for its first session
+ * @param told what its students were told
  * @param adjustments other dates for this section, or for one of its students
  */
 public record Section(
@@ -57,7 +57,7 @@ public record Section(
         Map<LocalDateTime, List<String>> taught,
         Set<String> partly,
         Map<String, String> notes,
-        Map<String, LocalDate> told,
+        Told told,
         List<Adjustment> adjustments,
         Extra extra) {
 
@@ -85,7 +85,7 @@ public record Section(
         taught = Collections.unmodifiableMap(new LinkedHashMap<>(taught));
         partly = Collections.unmodifiableSet(new LinkedHashSet<>(partly));
         notes = Collections.unmodifiableMap(new LinkedHashMap<>(notes));
-        told = Collections.unmodifiableMap(new LinkedHashMap<>(told));
+        Objects.requireNonNull(told, "told");
         adjustments = List.copyOf(adjustments);
     }
 
@@ -110,7 +110,7 @@ public record Section(
                 Map.of(),
                 Set.of(),
                 Map.of(),
-                Map.of(),
+                Told.NOTHING,
                 List.of(),
                 Extra.NONE);
     }
@@ -156,7 +156,7 @@ public record Section(
         Map<LocalDateTime, List<String>> taught;
         Set<String> partly;
         Map<String, String> notes;
-        Map<String, LocalDate> told;
+        Told told;
         List<Adjustment> adjustments;
     }
 
@@ -262,8 +262,8 @@ public record Section(
         return with(d -> d.notes = others);
     }
 
-    public Section withTold(Map<String, LocalDate> others) {
-        return with(d -> d.told = others);
+    public Section withTold(Told other) {
+        return with(d -> d.told = other);
     }
 
     public Section withAdjustments(List<Adjustment> others) {

@@ -5,7 +5,11 @@ import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.schedule.ToTell;
+import app.matsuri.core.schedule.Untold;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -18,6 +22,7 @@ import java.util.stream.Collectors;
  * @param appear findings that appear
  * @param goAway findings that go away
  * @param notes what did not go quite as asked
+ * @param altered dates, of sections whose students were told anything, that it makes other than told
  * @param quiet only what the hand moved moves, and no problem appears: it may be done at once
  */
 public record Proposal(
@@ -27,21 +32,37 @@ public record Proposal(
         List<Finding> appear,
         List<Finding> goAway,
         List<String> notes,
+        int altered,
         boolean quiet,
         Decisions before,
         Decisions after,
         Schedule schedule) {
 
     /**
-     * The proposal of a change.
+     * The proposal of a change that students do not see yet.
      *
      * @throws app.matsuri.core.change.Refused when it cannot be made
      */
     public static Proposal of(Decisions before, Change change) {
+        return of(before, change, false);
+    }
+
+    /**
+     * The proposal of a change.
+     *
+     * @param seen students are told what it alters
+     * @throws app.matsuri.core.change.Refused when it cannot be made
+     */
+    public static Proposal of(Decisions before, Change change, boolean seen) {
         String does = change.sentence(before);
         Change.Outcome outcome = Change.make(change, before);
         Schedule old = Schedule.of(before);
         Schedule now = Schedule.of(outcome.decisions());
+        Map<SectionSchedule, List<Untold>> altered = ToTell.altered(old, now);
+        if (seen && !altered.isEmpty()) {
+            outcome = outcome.with(ToTell.seen(altered, outcome.decisions(), null));
+            now = Schedule.of(outcome.decisions());
+        }
         List<Moved> moves = new Comparison(change.hands(before)).moves(old, now);
         List<Finding> had = Findings.of(old);
         List<Finding> has = Findings.of(now);
@@ -52,7 +73,17 @@ public record Proposal(
                 && appear.stream().noneMatch(f -> f.severity() == Finding.Severity.PROBLEM);
         String sentence = does + ": " + Summary.of(moves, appear, goAway) + ".";
         return new Proposal(
-                does, sentence, moves, appear, goAway, outcome.notes(), quiet, before, outcome.decisions(), now);
+                does,
+                sentence,
+                moves,
+                appear,
+                goAway,
+                outcome.notes(),
+                altered.values().stream().mapToInt(List::size).sum(),
+                quiet,
+                before,
+                outcome.decisions(),
+                now);
     }
 
     private static List<Finding> missing(List<Finding> of, List<Finding> in) {

@@ -182,7 +182,7 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                     !resumed && lesson.joinable() && !lesson.reserve(),
                     opens && keepsWeeks && !resumed,
                     keepsWeeks,
-                    resumed ? null : in.section().told().get(lesson.id()),
+                    resumed ? null : in.section().told().lessons().get(lesson.id()),
                     tests.contains(lesson.id()),
                     resumed
                             ? breaksBefore(in.sessions()

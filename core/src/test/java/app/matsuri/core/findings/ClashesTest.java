@@ -8,6 +8,7 @@ import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Told;
 import app.matsuri.core.schedule.Schedule;
 import java.util.List;
 import java.util.Map;
@@ -36,7 +37,7 @@ class ClashesTest {
                 Map.of(),
                 Set.of(),
                 Map.of(),
-                Map.of(),
+                Told.NOTHING,
                 List.of(),
                 Extra.NONE);
     }

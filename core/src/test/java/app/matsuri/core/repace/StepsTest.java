@@ -17,6 +17,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.repace.Pacing.Kind;
 import app.matsuri.core.repace.Pacing.Place;
@@ -76,7 +77,7 @@ class StepsTest {
         }
         String days = List.of("MO,WE,FR", "TU,TH", "MO,TU,WE,TH,FR", "MO").get(random.nextInt(4));
         Section section = Section.of("A", Section.Pace.SESSIONS, List.of(meets(days, "09:00", 50)))
-                .withTold(told);
+                .withTold(Told.of(told));
         return Decisions.of(demoTerm(), List.of(Course.of("MAP 115", "Maps", 50, List.of(section), units)));
     }
 

@@ -22,6 +22,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Weights.Cost;
 import app.matsuri.core.schedule.Schedule;
@@ -99,7 +100,7 @@ class WaysTest {
                         lesson("SE3", false, false, false)),
                 List.of());
         Section a = app.matsuri.core.Plans.sectionA();
-        Section toldA = a.withTold(told);
+        Section toldA = a.withTold(Told.of(told));
         return plan(toldA, List.of(first, second));
     }
 

@@ -11,10 +11,12 @@ import app.matsuri.core.change.PutWeekNote;
 import app.matsuri.core.change.RemoveNotice;
 import app.matsuri.core.change.RemoveRhythm;
 import app.matsuri.core.change.SetWeights;
+import app.matsuri.core.change.Tell;
 import app.matsuri.exchange.plan.BesidesReader;
 import app.matsuri.exchange.plan.BesidesWriter;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.Out;
+import app.matsuri.exchange.plan.Words;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -64,6 +66,14 @@ final class BesidesJson {
             var note = ChangeJson.needed(in, "note", in.object("note", BesidesReader::weekNote));
             return note == null ? null : new PutWeekNote(in.required("course"), note);
         });
+        KINDS.put(
+                "tell",
+                in -> new Tell(
+                        in.required("course"),
+                        in.text("section", null),
+                        in.date("upTo"),
+                        in.text("why", ""),
+                        in.moment("at")));
         KINDS.put("set-weights", in -> {
             var weights = ChangeJson.needed(in, "weights", in.object("weights", BesidesReader::costs));
             return weights == null ? null : new SetWeights(in.required("course"), weights);
@@ -104,6 +114,13 @@ final class BesidesJson {
             out.put("kind", "remove-rhythm").put("course", remove.course()).put("rhythm", remove.rhythm());
         } else if (change instanceof PutDayNote put) {
             out.put("kind", "put-day-note").put("course", put.course()).put("note", BesidesWriter.dayNote(put.note()));
+        } else if (change instanceof Tell tell) {
+            out.put("kind", "tell")
+                    .put("course", tell.course())
+                    .some("section", tell.section())
+                    .some("upTo", tell.upTo() == null ? null : tell.upTo().toString())
+                    .unless("", "why", tell.why())
+                    .unless("", "at", Words.moment(tell.at()));
         } else if (change instanceof SetWeights set) {
             out.put("kind", "set-weights")
                     .put("course", set.course())

@@ -30,6 +30,12 @@ public final class Out {
         return unless(null, field, value);
     }
 
+    /** Writes all the fields. */
+    public Out all(Map<String, Object> others) {
+        fields.putAll(others);
+        return this;
+    }
+
     /** Writes what was kept without being known. */
     public Map<String, Object> with(Extra extra) {
         extra.json().forEach((field, json) -> fields.put(field, Json.read(json)));

@@ -133,8 +133,6 @@ public final class PlanWriter {
     public static Map<String, Object> section(Section section) {
         Map<String, String> pins = new LinkedHashMap<>();
         section.pins().forEach((id, date) -> pins.put(id, text(date.orElse(null))));
-        Map<String, String> told = new LinkedHashMap<>();
-        section.told().forEach((id, day) -> told.put(id, day.toString()));
         Map<String, List<String>> taught = new LinkedHashMap<>();
         section.taught().forEach((name, lessons) -> taught.put(Words.moment(name), lessons));
         return new Out()
@@ -170,7 +168,7 @@ public final class PlanWriter {
                 .some("taught", taught)
                 .some("partly", section.partly())
                 .some("notes", section.notes())
-                .some("told", told)
+                .all(ToldJson.write(section.told()))
                 .some(
                         "adjustments",
                         section.adjustments().stream()

@@ -4,6 +4,7 @@ import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
+import app.matsuri.core.plan.Told;
 import app.matsuri.core.session.Beat;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
@@ -71,13 +72,7 @@ public final class SectionReader {
                 notes.put(entry.key(), note);
             }
         });
-        Map<String, LocalDate> told = new LinkedHashMap<>();
-        in.entries("told", entry -> {
-            LocalDate day = entry.text("a date such as 2026-10-02", SectionReader::day);
-            if (day != null) {
-                told.put(entry.key(), day);
-            }
-        });
+        Told told = ToldJson.read(in);
         List<Adjustment> adjustments = in.objects("adjustments", DetailsReader::adjustment);
         Extra extra = in.extra();
         if (code == null || pace == null || instructor == null || partOf == null) {
@@ -105,11 +100,6 @@ public final class SectionReader {
                 told,
                 adjustments,
                 extra);
-    }
-
-    /** A day, also where its time is given. */
-    private static LocalDate day(String text) {
-        return LocalDate.parse(text.length() > 10 && text.charAt(10) == 'T' ? text.substring(0, 10) : text);
     }
 
     /** A student; null when a fault leaves it without meaning. */

@@ -36,6 +36,8 @@ class ChangeJsonTest {
                 "{'kind':'put-unit','course':'C','unit':{'id':'U','code':'U','title':'U','startsWeek':true,'lessons':[],'items':[]},'before':'V'}",
                 "{'kind':'remove-unit','course':'C','unit':'U'}",
                 "{'kind':'put-section','course':'C','was':'A','section':{'code':'B','pace':'minutes','beat':{'weekday':'MO'},'lengths':{'L1':2},'told':{'L1':'2026-09-02'}}}",
+                "{'kind':'put-section','course':'C','section':{'code':'B','pace':'sessions','told':{'L1':'2026-09-02'},'toldWork':[{'item':'I','title':'Quiz','due':'2026-10-05T17:00'}],'toldUpTo':'2026-10-23','tellings':[{'at':'2026-09-24T17:40','why':'Flood','moves':[{'what':'due','id':'I','from':'2026-10-02T17:00','to':'2026-10-05T17:00'}]}]}}",
+                "{'kind':'tell','course':'C','section':'A','upTo':'2026-10-23','why':'The gauge was dry','at':'2026-09-24T17:40'}",
                 "{'kind':'remove-section','course':'C','section':'A'}",
                 "{'kind':'put-course','course':{'code':'C','title':'T','usualMinutes':50,'sections':[],'units':[],'weights':{'told':4,'noRoom':500}}}",
                 "{'kind':'remove-course','course':'C'}",

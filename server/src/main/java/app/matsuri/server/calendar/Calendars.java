@@ -26,7 +26,7 @@ public class Calendars {
                         stored.decisions(),
                         Schedule.of(stored.decisions()),
                         today.in(stored.decisions().term().zone()))
-                .view(stored.termId(), stored.version(), history.ends(stored.termId()));
+                .view(stored.termId(), stored.version(), history.ends(stored));
     }
 
     /** The term as a proposal would make it. */
@@ -36,6 +36,6 @@ public class Calendars {
                         proposal.before(),
                         proposal.schedule(),
                         today.in(proposal.after().term().zone()))
-                .view(stored.termId(), stored.version(), history.ends(stored.termId()));
+                .view(stored.termId(), stored.version(), history.ends(stored));
     }
 }

@@ -52,6 +52,7 @@ class ChangeController {
     /**
      * What a change would do, and the wall as it would be.
      *
+     * @param altered dates that it makes other than what students were told; they are told with it where it is seen
      * @param wall null where the term has no section, or another view was asked for
      * @param calendar the set-up view; null where it was not asked for
      * @param dates the table of dates; null where it was not asked for
@@ -64,6 +65,7 @@ class ChangeController {
             String sentence,
             boolean quiet,
             List<String> notes,
+            int altered,
             List<MoveView> moves,
             List<WallView.FindingView> appear,
             List<WallView.FindingView> goAway,
@@ -90,9 +92,14 @@ class ChangeController {
         }
     }
 
-    /** A change on top of the version on which it was looked at. */
+    /**
+     * A change on top of the version on which it was looked at.
+     *
+     * @param seen whether students who were told anything are told what it alters; yes where not said
+     */
     record ChangeRequest(
             long version,
+            @Nullable Boolean seen,
 
             @Schema(type = "object", description = "See docs/plan-file.md")
             JsonNode change) {}
@@ -110,9 +117,10 @@ class ChangeController {
             @RequestParam(required = false) String course,
             @RequestParam(required = false) String section,
             @RequestParam(required = false) String view,
+            @RequestParam(defaultValue = "true") boolean seen,
             @RequestBody @Schema(type = "object") JsonNode change) {
         Stored stored = access.look(by, termId);
-        Proposal proposal = Proposal.of(stored.decisions(), ChangeGiven.read(change));
+        Proposal proposal = Proposal.of(stored.decisions(), ChangeGiven.read(change), seen && stored.beside() == null);
         boolean setUp = "term".equals(view);
         boolean table = "dates".equals(view);
         boolean beside = "lanes".equals(view);
@@ -122,6 +130,7 @@ class ChangeController {
                 proposal.sentence(),
                 proposal.quiet(),
                 proposal.notes(),
+                stored.beside() == null ? proposal.altered() : 0,
                 proposal.moves().stream().map(MoveView::of).toList(),
                 proposal.appear().stream().map(WallBuilder::view).toList(),
                 proposal.goAway().stream().map(WallBuilder::view).toList(),
@@ -135,7 +144,8 @@ class ChangeController {
 
     @PostMapping(path = "/changes", consumes = "application/json")
     Made make(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody ChangeRequest request) {
-        return made(changes.make(by, termId, request.version(), ChangeGiven.read(request.change())));
+        boolean seen = !Boolean.FALSE.equals(request.seen());
+        return made(changes.make(by, termId, request.version(), ChangeGiven.read(request.change()), seen));
     }
 
     @PostMapping(path = "/undo", consumes = "application/json")

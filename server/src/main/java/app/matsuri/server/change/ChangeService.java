@@ -1,7 +1,11 @@
 package app.matsuri.server.change;
 
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Tell;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.ToTell;
+import app.matsuri.server.Today;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.history.History;
@@ -10,6 +14,8 @@ import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Delta;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
+import app.matsuri.server.whatif.WhatIfs;
+import java.time.LocalDateTime;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -22,11 +28,15 @@ public class ChangeService {
     private final TermStore store;
     private final Access access;
     private final History history;
+    private final Today today;
+    private final WhatIfs whatIfs;
 
-    ChangeService(TermStore store, Access access, History history) {
+    ChangeService(TermStore store, Access access, History history, Today today, WhatIfs whatIfs) {
         this.store = store;
         this.access = access;
         this.history = history;
+        this.today = today;
+        this.whatIfs = whatIfs;
     }
 
     /** A step that was made. */
@@ -47,13 +57,27 @@ public class ChangeService {
         return stored;
     }
 
-    /** Makes a change on top of the version on which it was looked at. */
+    /**
+     * Makes a change on top of the version on which it was looked at; in a what-if, beside the plan.
+     *
+     * @param seen students that were told anything are told what it alters
+     */
     @Transactional
-    public Made make(SignedIn by, long termId, long version, Change change) {
+    public Made make(SignedIn by, long termId, long version, Change given, boolean seen) {
         Stored before = access.change(by, termId);
         TermStore.expect(before, version);
+        if (before.beside() != null) {
+            String said = given.sentence(before.decisions());
+            return new Made(whatIfs.append(before, access.stands(by, termId), given), said);
+        }
+        LocalDateTime now = today.now(before.decisions().term().zone());
+        Change change = given instanceof Tell tell ? tell.at(now) : given;
         String sentence = change.sentence(before.decisions());
         Decisions after = Change.make(change, before.decisions()).decisions();
+        if (seen) {
+            var altered = ToTell.altered(Schedule.of(before.decisions()), Schedule.of(after));
+            after = ToTell.seen(altered, after, now);
+        }
         return step(by, before, Kind.CHANGE, null, sentence, store.delta(before, after));
     }
 
@@ -62,6 +86,9 @@ public class ChangeService {
     public Made undo(SignedIn by, long termId, long version) {
         Stored before = access.change(by, termId);
         TermStore.expect(before, version);
+        if (before.beside() != null) {
+            return beside(by, before, true);
+        }
         History.Line line = history.ends(termId).undo().orElseThrow(() -> nothing("undo"));
         Delta delta = history.delta(termId, line.seq()).inverse();
         return step(by, before, Kind.UNDO, line.seq(), "Undo: " + line.sentence(), delta);
@@ -72,6 +99,9 @@ public class ChangeService {
     public Made redo(SignedIn by, long termId, long version) {
         Stored before = access.change(by, termId);
         TermStore.expect(before, version);
+        if (before.beside() != null) {
+            return beside(by, before, false);
+        }
         History.Line line = history.ends(termId).redo().orElseThrow(() -> nothing("redo"));
         Delta delta = history.delta(termId, line.seq());
         return step(by, before, Kind.REDO, line.seq(), "Redo: " + line.sentence(), delta);
@@ -82,6 +112,9 @@ public class ChangeService {
     public Made returnTo(SignedIn by, long termId, long version, long seq) {
         Stored before = access.change(by, termId);
         TermStore.expect(before, version);
+        if (before.beside() != null) {
+            throw nothing("return to");
+        }
         History.Line line = history.lines(termId).stream()
                 .filter(l -> l.seq() == seq)
                 .findFirst()
@@ -92,6 +125,15 @@ public class ChangeService {
         }
         String to = line.name() == null ? line.sentence() : "“" + line.name() + "”";
         return step(by, before, Kind.CHANGE, null, "Return to: " + to, Delta.between(before.rows(), rows));
+    }
+
+    /** Takes the last change of a what-if back, or makes it again. */
+    private Made beside(SignedIn by, Stored before, boolean undo) {
+        String sentence = whatIfs.step(before, undo);
+        if (sentence == null) {
+            throw nothing(undo ? "undo" : "redo");
+        }
+        return new Made(access.look(by, before.termId()), (undo ? "Undo: " : "Redo: ") + sentence);
     }
 
     private Made step(SignedIn by, Stored before, Kind kind, Long of, String sentence, Delta delta) {

@@ -6,6 +6,7 @@ import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.NoSuchTerm;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
+import app.matsuri.server.whatif.WhatIfs;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.List;
@@ -20,19 +21,32 @@ public class Access {
 
     private final EntityManager entities;
     private final TermStore store;
+    private final WhatIfs whatIfs;
 
-    Access(EntityManager entities, TermStore store) {
+    Access(EntityManager entities, TermStore store, WhatIfs whatIfs) {
         this.entities = entities;
         this.store = store;
+        this.whatIfs = whatIfs;
     }
 
     /**
-     * The term for someone who may look at all of it.
+     * The term for someone who may look at all of it, as the what-if has it that the request asks for, else as it
+     * stands.
      *
      * @throws NoSuchTerm when the person may not
      */
     @Transactional(readOnly = true)
     public Stored look(SignedIn by, long termId) {
+        return whatIfs.asAsked(stands(by, termId));
+    }
+
+    /**
+     * The term as it stands for someone who may look at all of it, whatever the request asks for.
+     *
+     * @throws NoSuchTerm when the person may not
+     */
+    @Transactional(readOnly = true)
+    public Stored stands(SignedIn by, long termId) {
         return colleague(by, termId)
                 .filter(c -> c.role != Role.SUBSTITUTE)
                 .map(c -> store.load(owner(termId), termId))
@@ -40,7 +54,7 @@ public class Access {
     }
 
     /**
-     * The term for someone who may change it.
+     * The term for someone who may change it, or the what-if of it that the request asks for.
      *
      * @throws NoSuchTerm when the person may not even look
      */

@@ -20,6 +20,7 @@ import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.RulesInForce;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.schedule.Untold;
 import app.matsuri.exchange.outline.RuleWords;
 import app.matsuri.server.dates.DatesView.DatesCell;
 import app.matsuri.server.dates.DatesView.DatesCourse;
@@ -28,6 +29,7 @@ import app.matsuri.server.dates.DatesView.DatesRow;
 import app.matsuri.server.dates.DatesView.DatesUnit;
 import app.matsuri.server.dates.DatesView.DatesWeek;
 import app.matsuri.server.history.History;
+import app.matsuri.server.telling.ToldWords;
 import app.matsuri.server.wall.WallBuilder;
 import app.matsuri.server.wall.WallView.FindingView;
 import java.time.LocalDate;
@@ -46,6 +48,7 @@ final class DatesBuilder {
     private final Decisions decisions;
     private final Schedule schedule;
     private final Map<String, List<FindingView>> wrong = new HashMap<>();
+    private final Map<String, ToldWords> told = new HashMap<>();
     private final List<FindingView> findings = new ArrayList<>();
 
     DatesBuilder(Decisions decisions, Schedule schedule) {
@@ -140,6 +143,7 @@ final class DatesBuilder {
                 null,
                 sections.stream().map(s -> (LocalDateTime) null).toList(),
                 sections.stream().map(s -> "none").toList(),
+                null,
                 null);
         return new DatesRow(
                 course.code(),
@@ -160,7 +164,7 @@ final class DatesBuilder {
                         .toList());
     }
 
-    private static DatesCell cell(Course course, Notice notice, boolean begins, List<SectionSchedule> sections) {
+    private DatesCell cell(Course course, Notice notice, boolean begins, List<SectionSchedule> sections) {
         List<LocalDateTime> at = new ArrayList<>();
         List<String> state = new ArrayList<>();
         List<String> own = new ArrayList<>();
@@ -183,10 +187,22 @@ final class DatesBuilder {
                 rule == null ? null : RuleWords.typed(rule),
                 at,
                 state,
-                own.stream().allMatch(Objects::isNull) ? null : own);
+                someOf(own),
+                told(sections, begins ? Which.OPENS : Which.CLOSES, NoticeAsItem.id(notice)));
     }
 
-    private static DatesCell cell(Unit unit, Item item, Which which, List<SectionSchedule> sections) {
+    /** What the students of each section were told of a date, where that is not the date. */
+    private List<String> told(List<SectionSchedule> sections, Which which, String id) {
+        return someOf(sections.stream()
+                .map(s -> told.computeIfAbsent(s.key(), k -> new ToldWords(s)).of(Untold.what(which), id))
+                .toList());
+    }
+
+    private static List<String> someOf(List<String> perSection) {
+        return perSection.stream().allMatch(Objects::isNull) ? null : perSection;
+    }
+
+    private DatesCell cell(Unit unit, Item item, Which which, List<SectionSchedule> sections) {
         List<LocalDateTime> at = new ArrayList<>();
         List<String> state = new ArrayList<>();
         List<String> own = new ArrayList<>();
@@ -212,7 +228,8 @@ final class DatesBuilder {
                 plan == null ? null : RuleWords.typed(plan),
                 at,
                 state,
-                own.stream().allMatch(Objects::isNull) ? null : own);
+                someOf(own),
+                told(sections, which, item.id()));
     }
 
     private static String said(Optional<DateRule> rule) {

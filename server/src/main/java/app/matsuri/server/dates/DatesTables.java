@@ -34,6 +34,6 @@ public class DatesTables {
                 stored.termId(),
                 stored.version(),
                 today.in(stored.decisions().term().zone()).atStartOfDay(),
-                history.ends(stored.termId()));
+                history.ends(stored));
     }
 }

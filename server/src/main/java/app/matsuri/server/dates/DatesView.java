@@ -75,11 +75,14 @@ public record DatesView(
      * @param state per section: "ok", "fixed", "rolled", "unresolved", "none" or "not-for"
      * @param own per section: how it comes to a date of its own, in short, "" where it takes one away, null where it
      *     keeps the plan's; the list is null where all do
+     * @param told per section: what its students were told, in words, null where it is the date; the list is null where
+     *     all were told the date
      */
     public record DatesCell(
             @Nullable String rule,
             @Nullable String typed,
             List<LocalDateTime> at,
             List<String> state,
-            @Nullable List<String> own) {}
+            @Nullable List<String> own,
+            @Nullable List<String> told) {}
 }

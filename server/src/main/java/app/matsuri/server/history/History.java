@@ -2,7 +2,9 @@ package app.matsuri.server.history;
 
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.history.HistoryEntry.Kind;
+import app.matsuri.server.storage.Beside;
 import app.matsuri.server.storage.Delta;
+import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import jakarta.persistence.EntityManager;
@@ -112,7 +114,18 @@ public class History {
      */
     public record Ends(Optional<Line> undo, Optional<Line> redo) {}
 
-    /** What can be undone and done again now. */
+    /** What can be undone and done again now, in the plan or in the what-if beside it. */
+    @Transactional(readOnly = true)
+    public Ends ends(Stored stored) {
+        Beside beside = stored.beside();
+        return beside == null ? ends(stored.termId()) : new Ends(step(beside.undo()), step(beside.redo()));
+    }
+
+    private static Optional<Line> step(String sentence) {
+        return Optional.ofNullable(sentence).map(s -> new Line(0, Instant.EPOCH, "", Kind.CHANGE, null, s, null));
+    }
+
+    /** What can be undone and done again in the plan. */
     @Transactional(readOnly = true)
     public Ends ends(long termId) {
         Deque<Line> done = new ArrayDeque<>();

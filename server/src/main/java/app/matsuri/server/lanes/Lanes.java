@@ -24,13 +24,13 @@ public class Lanes {
     public LanesView stands(Stored stored) {
         Schedule schedule = Schedule.of(stored.decisions());
         return new LanesBuilder(stored.decisions(), schedule, null, today(stored))
-                .view(stored.termId(), stored.version(), history.ends(stored.termId()));
+                .view(stored.termId(), stored.version(), history.ends(stored));
     }
 
     /** The lanes as a proposal would make them. */
     public LanesView proposed(Stored stored, Proposal proposal) {
         return new LanesBuilder(proposal.after(), proposal.schedule(), Schedule.of(stored.decisions()), today(stored))
-                .view(stored.termId(), stored.version(), history.ends(stored.termId()));
+                .view(stored.termId(), stored.version(), history.ends(stored));
     }
 
     LocalDate today(Stored stored) {

@@ -6,42 +6,28 @@ import app.matsuri.core.change.Together;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Decisions;
-import app.matsuri.core.plan.Unit;
-import app.matsuri.core.plan.Weights;
 import app.matsuri.core.plan.Weights.Cost;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.repace.Spare;
 import app.matsuri.core.repace.Way;
 import app.matsuri.core.repace.Ways;
-import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
 import app.matsuri.exchange.change.ChangeJson;
-import app.matsuri.server.repace.WaysView.WayCost;
-import app.matsuri.server.repace.WaysView.WayDay;
-import app.matsuri.server.repace.WaysView.WayLesson;
 import app.matsuri.server.repace.WaysView.WaySpare;
 import app.matsuri.server.repace.WaysView.WayStep;
-import app.matsuri.server.repace.WaysView.WayUnit;
 import app.matsuri.server.repace.WaysView.WayView;
-import app.matsuri.server.repace.WaysView.WayWeek;
 import app.matsuri.server.repace.WaysView.WayWeight;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /** Works out the ways out for one section, and what each would come to. */
 final class WaysBuilder {
-
-    /** The most weeks that a small wall shows. */
-    private static final int MOST_WEEKS = 40;
 
     private final Decisions decisions;
     private final Change asked;
@@ -85,36 +71,9 @@ final class WaysBuilder {
             }
         }
         List<Looked> looked = ways.stream().map(this::look).toList();
-        TreeSet<LocalDate> differ = new TreeSet<>();
-        looked.forEach(l -> {
-            before.firstDifference(l.then()).ifPresent(differ::add);
-            before.lastDifference(l.then()).ifPresent(differ::add);
-        });
-        List<Integer> weekdays = Stream.of(before, now)
-                .flatMap(s -> s.sessions().all().stream())
-                .map(s -> s.date().getDayOfWeek().getValue())
-                .distinct()
-                .sorted()
-                .toList();
-        List<Integer> weeks = new ArrayList<>();
-        if (!differ.isEmpty()) {
-            int first = before.calendar().weekNumber(differ.first()).orElse(1);
-            int last = before.calendar()
-                    .weekNumber(differ.last())
-                    .orElse(before.calendar().weeks());
-            for (int week = first; week <= last && weeks.size() < MOST_WEEKS; week++) {
-                weeks.add(week);
-            }
-        }
-        List<WayUnit> units = new ArrayList<>();
-        for (Unit unit : before.course().units()) {
-            units.add(new WayUnit(
-                    unit.id(),
-                    unit.code(),
-                    unit.title(),
-                    units.size(),
-                    unit.colour().isEmpty() ? null : unit.colour()));
-        }
+        List<Integer> weekdays = SmallWalls.weekdays(List.of(before, now));
+        List<Integer> weeks =
+                SmallWalls.weeks(before, looked.stream().map(Looked::then).toList());
         return new WaysView(
                 version,
                 before.course().code(),
@@ -123,7 +82,7 @@ final class WaysBuilder {
                 notes,
                 asked == null ? null : ChangeJson.write(asked),
                 weekdays,
-                units,
+                SmallWalls.units(before.course()),
                 Stream.of(Cost.values())
                         .map(kind -> new WayWeight(
                                 kind.word(),
@@ -171,7 +130,7 @@ final class WaysBuilder {
                         .filter(d -> d.isAfter(day))
                         .findFirst())
                 .orElse(null);
-        int told = (int) then.section().told().entrySet().stream()
+        int told = (int) then.section().told().lessons().entrySet().stream()
                 .filter(e -> changes(then, e.getKey(), e.getValue()) && !changes(before, e.getKey(), e.getValue()))
                 .count();
         int spare = (int) then.placements().stream()
@@ -182,7 +141,7 @@ final class WaysBuilder {
                 way.sentence(),
                 looked.proposal() == null ? "Nothing changes." : words(looked.proposal()),
                 back,
-                costs(way),
+                SmallWalls.costs(way, before.course().besides().weights()),
                 way.total(),
                 way.steps() == null
                         ? null
@@ -193,7 +152,7 @@ final class WaysBuilder {
                 amiss(looked.proposal(), false).size(),
                 told,
                 spare,
-                weeks.stream().map(week -> week(week, then, weekdays)).toList(),
+                SmallWalls.of(before, then, after.term(), weeks, weekdays),
                 looked.change() == null ? null : ChangeJson.write(looked.change()));
     }
 
@@ -251,71 +210,5 @@ final class WaysBuilder {
             parts.add(String.join(", ", lost) + (lost.size() == 1 ? " has" : " have") + " no date");
         }
         return parts.isEmpty() ? "Nothing moves." : String.join("; ", parts) + ".";
-    }
-
-    private List<WayCost> costs(Way way) {
-        Weights weights = before.course().besides().weights();
-        List<WayCost> costs = new ArrayList<>();
-        for (Cost kind : Cost.values()) {
-            int cost = way.costs().getOrDefault(kind, 0);
-            int each = weights.of(kind);
-            if (cost > 0) {
-                costs.add(new WayCost(kind.word(), kind.said(), each == 0 ? 0 : cost / each, each, cost));
-            }
-        }
-        return costs;
-    }
-
-    private WayWeek week(int number, SectionSchedule then, List<Integer> weekdays) {
-        LocalDate first = before.calendar().week(number).orElseThrow();
-        List<WayDay> days = new ArrayList<>();
-        for (int k = 0; k < 7; k++) {
-            LocalDate day = first.plusDays(k);
-            if (weekdays.contains(day.getDayOfWeek().getValue())) {
-                days.add(day(day, then));
-            }
-        }
-        return new WayWeek(number, first, days);
-    }
-
-    private WayDay day(LocalDate day, SectionSchedule then) {
-        Set<String> stood = new HashSet<>();
-        List<String> was = new ArrayList<>();
-        before.lessonsOn(day).forEach(p -> stood.add(p.lesson().id()));
-        List<WayLesson> lessons = new ArrayList<>();
-        Set<String> stands = new HashSet<>();
-        for (Placement placement : then.lessonsOn(day)) {
-            String id = placement.lesson().id();
-            stands.add(id);
-            lessons.add(new WayLesson(
-                    id,
-                    placement.lesson().title(),
-                    placement.unit().id(),
-                    !stood.contains(id),
-                    test(then, id),
-                    placement.slots().stream()
-                            .anyMatch(s -> s.taught()
-                                    && then.sessions().get(s.session()).date().equals(day)),
-                    then.section().pin(placement.lesson()) != null,
-                    then.sessions().get(placement.first()).date().isBefore(day)));
-        }
-        before.lessonsOn(day).stream()
-                .map(p -> p.lesson().id())
-                .filter(id -> !stands.contains(id))
-                .forEach(was::add);
-        int classes = (int)
-                then.sessions().all().stream().filter(s -> s.date().equals(day)).count();
-        String off = after.term().closures().stream()
-                .filter(c -> c.covers(day.atTime(12, 0))
-                        && c.concerns(then.course().code(), then.section().code())
-                        && classes == 0)
-                .map(c -> c.reason().isEmpty() ? "no class" : c.reason())
-                .findFirst()
-                .orElse(null);
-        return new WayDay(day, off, lessons, was, classes);
-    }
-
-    private static boolean test(SectionSchedule in, String lesson) {
-        return in.dates().stream().map(ItemDates::item).anyMatch(i -> i.test() && lesson.equals(i.lesson()));
     }
 }

@@ -16,7 +16,7 @@ import java.util.Map;
  * @param spare what each unit could lose; null where something was asked about
  * @param weekdays the columns of the small walls, 1 for Monday
  */
-record WaysView(
+public record WaysView(
         long version,
         String course,
         String section,
@@ -33,7 +33,7 @@ record WaysView(
         List<WayView> ways) {
 
     /** How a unit's thread is drawn. */
-    record WayUnit(
+    public record WayUnit(
             String id,
             String code,
             String title,
@@ -45,14 +45,14 @@ record WaysView(
      *
      * @param costs what the cheapest repair costs when one is lost
      */
-    record WaySpare(String unit, int classes, int bears, long costs) {}
+    public record WaySpare(String unit, int classes, int bears, long costs) {}
 
     /**
      * What a kind of giving way costs in the course.
      *
      * @param usual what it costs to begin with
      */
-    record WayWeight(String kind, String words, int cost, int usual) {}
+    public record WayWeight(String kind, String words, int cost, int usual) {}
 
     /**
      * One way out.
@@ -68,7 +68,7 @@ record WaysView(
      * @param spare spare days that are left
      * @param change the whole of it as one change, what was asked about and its steps; null where nothing is to be done
      */
-    record WayView(
+    public record WayView(
             String name,
             String sentence,
             String words,
@@ -91,17 +91,17 @@ record WaysView(
      * @param times how often
      * @param each what one costs
      */
-    record WayCost(String kind, String words, int times, int each, int cost) {}
+    public record WayCost(String kind, String words, int times, int each, int cost) {}
 
     /** One step, which may be left out. */
-    record WayStep(
+    public record WayStep(
             String sentence,
 
             @Schema(type = "object", description = "See docs/plan-file.md")
             Map<String, Object> change) {}
 
     /** A week of the small wall. */
-    record WayWeek(int number, LocalDate first, List<WayDay> days) {}
+    public record WayWeek(int number, LocalDate first, List<WayDay> days) {}
 
     /**
      * A day of the small wall.
@@ -111,7 +111,8 @@ record WaysView(
      * @param was ids of lessons that were in it before and are not now
      * @param classes how many classes it has
      */
-    record WayDay(LocalDate date, @Nullable String off, List<WayLesson> lessons, List<String> was, int classes) {}
+    public record WayDay(
+            LocalDate date, @Nullable String off, List<WayLesson> lessons, List<String> was, int classes) {}
 
     /**
      * A lesson on a day.
@@ -119,7 +120,7 @@ record WaysView(
      * @param moved it was not there before
      * @param goesOn it began in an earlier class
      */
-    record WayLesson(
+    public record WayLesson(
             String id,
             String title,
             String unit,

@@ -206,6 +206,8 @@ final class RowReader {
         private final Map<String, List<TaughtRow>> taught =
                 grouped(TaughtRow.class, t -> t.course + "\n" + t.section + "\n" + t.session, t -> t.position);
 
+        private final ToldRows tellings = new ToldRows(rows);
+
         Section section(SectionRow row) {
             String key = row.course + "\n" + row.code;
             Set<String> leavesOut = new LinkedHashSet<>();
@@ -295,7 +297,7 @@ final class RowReader {
                     records,
                     partly,
                     notes,
-                    told,
+                    tellings.told(row, told),
                     adjustments.getOrDefault(key, List.of()).stream()
                             .map(a -> new Adjustment(
                                     a.item,

@@ -143,6 +143,7 @@ final class RowWriter {
                 : section.beat().weekday() == null
                         ? "daily"
                         : Words.weekday(section.beat().weekday());
+        row.toldUpTo = section.told().upTo();
         row.extra = extra(section.extra());
         rows.put(row);
         for (int i = 0; i < section.students().size(); i++) {
@@ -158,6 +159,7 @@ final class RowWriter {
             adjustment(course, section.code(), section.adjustments().get(i), i);
         }
         lessonsOf(course, section);
+        ToldRows.write(termId, course, section, rows);
         sessionsOf(course, section);
     }
 
@@ -243,7 +245,7 @@ final class RowWriter {
         ids.addAll(section.midWeek());
         ids.addAll(section.partly());
         ids.addAll(section.notes().keySet());
-        ids.addAll(section.told().keySet());
+        ids.addAll(section.told().lessons().keySet());
         for (String id : ids) {
             SectionLessonRow row = new SectionLessonRow();
             row.termId = termId;
@@ -260,7 +262,7 @@ final class RowWriter {
             row.midWeek = section.midWeek().contains(id);
             row.partly = section.partly().contains(id);
             row.note = section.notes().get(id);
-            row.told = section.told().get(id);
+            row.told = section.told().lessons().get(id);
             rows.put(row);
         }
     }

@@ -17,6 +17,8 @@ import app.matsuri.server.storage.row.SectionSessionRow;
 import app.matsuri.server.storage.row.SessionChangeRow;
 import app.matsuri.server.storage.row.StudentRow;
 import app.matsuri.server.storage.row.TaughtRow;
+import app.matsuri.server.storage.row.TellingRow;
+import app.matsuri.server.storage.row.ToldWorkRow;
 import app.matsuri.server.storage.row.UnitRow;
 import app.matsuri.server.storage.row.WeekNoteRow;
 import java.util.Collection;
@@ -47,7 +49,9 @@ public final class Rows {
             NoticeRow.class,
             RhythmRow.class,
             DayNoteRow.class,
-            WeekNoteRow.class);
+            WeekNoteRow.class,
+            ToldWorkRow.class,
+            TellingRow.class);
 
     private final Map<Object, Row> rows = new LinkedHashMap<>();
 

@@ -18,8 +18,10 @@ import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.schedule.Untold;
 import app.matsuri.core.session.Session;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.server.telling.ToldWords;
 import app.matsuri.server.wall.WallView.Day;
 import app.matsuri.server.wall.WallView.DayLoad;
 import app.matsuri.server.wall.WallView.Gone;
@@ -47,6 +49,7 @@ final class DayBuilder {
     private final Schedule schedule;
     private final LocalDate today;
     private final Proposal proposal;
+    private final ToldWords told;
     private final Set<String> moved = new HashSet<>();
     private final Map<LocalDate, List<Gone>> gone = new HashMap<>();
     private final Map<LocalDate, List<SessionView>> sessions = new HashMap<>();
@@ -64,6 +67,7 @@ final class DayBuilder {
         this.follows = follows;
         this.today = today;
         this.proposal = proposal;
+        this.told = new ToldWords(follows);
         collectMoves();
         collectSessions();
         collectLessons();
@@ -144,6 +148,7 @@ final class DayBuilder {
                                 follows.section().joined().contains(lesson.id()),
                                 lesson.optional(),
                                 lesson.reserve(),
+                                i == 0 ? told.of(Untold.LESSON, lesson.id()) : null,
                                 links(lesson.details().links()),
                                 moved.contains("lesson " + lesson.id())));
             }
@@ -194,6 +199,7 @@ final class DayBuilder {
                             date.rolled(),
                             item.locked(),
                             course == null ? hangsOn(dates.rule(which)) : "shared by " + course,
+                            course == null ? told.of(word, item.id()) : null,
                             links(item.details().links()),
                             course == null && moved.contains(word + " " + item.id())));
         }
@@ -297,6 +303,7 @@ final class DayBuilder {
                 schedule.calendar().teaches(date),
                 date.isBefore(today),
                 date.equals(today),
+                lastTold(date),
                 off == null ? null : off(off),
                 notes,
                 sessions.getOrDefault(date, List.of()),
@@ -307,6 +314,11 @@ final class DayBuilder {
                 notices.getOrDefault(date, List.of()),
                 words(date),
                 gone.getOrDefault(date, List.of()));
+    }
+
+    private boolean lastTold(LocalDate date) {
+        LocalDate upTo = follows.section().told().upTo();
+        return upTo != null && !date.isAfter(upTo) && date.plusWeeks(1).isAfter(upTo);
     }
 
     private DayLoad load(List<ItemView> items) {

@@ -77,6 +77,9 @@ public final class WallBuilder {
                         .map(Session::date)
                         .filter(d -> d.isBefore(today))
                         .reduce((a, b) -> b)
+                        .orElse(null),
+                Optional.ofNullable(follows.section().told().upTo())
+                        .filter(term::contains)
                         .orElse(null));
         return new WallView(
                 termId,

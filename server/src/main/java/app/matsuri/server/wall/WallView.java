@@ -39,6 +39,7 @@ public record WallView(
      * The section that is shown.
      *
      * @param lastClass the day of the last class before today; null where none was
+     * @param toldUpTo the last day whose dates students were told; null where it is not one of the term
      */
     public record SectionView(
             String course,
@@ -51,7 +52,8 @@ public record WallView(
             int weekLimit,
             int lessons,
             int usualMinutes,
-            @Nullable LocalDate lastClass) {}
+            @Nullable LocalDate lastClass,
+            @Nullable LocalDate toldUpTo) {}
 
     /**
      * One weekday.
@@ -87,6 +89,7 @@ public record WallView(
      * One day of a week.
      *
      * @param inTerm whether it lies within the term
+     * @param lastTold the last day of its weekday whose dates students were told, where they were told up to a day
      * @param off the day off that covers it; null for none
      * @param notes what else holds on it: parts of days, swapped weekdays
      * @param thread the unit that runs through it; null for none
@@ -100,6 +103,7 @@ public record WallView(
             boolean teaches,
             boolean past,
             boolean today,
+            boolean lastTold,
             @Nullable Off off,
             List<String> notes,
             List<SessionView> sessions,
@@ -187,6 +191,7 @@ public record WallView(
      *
      * @param part which of its classes it is, from 1
      * @param joined whether it shares the class of the lesson before it
+     * @param told what students were told of its first class, in words; null where it is what is planned
      * @param proposed whether a proposal puts it here
      */
     public record LessonView(
@@ -200,6 +205,7 @@ public record WallView(
             boolean joined,
             boolean optional,
             boolean reserve,
+            @Nullable String told,
             List<LinkView> links,
             boolean proposed) {}
 
@@ -221,6 +227,7 @@ public record WallView(
      * @param which "opens", "due" or "closes"
      * @param fixed whether the date was typed by hand
      * @param hangsOn what it moves with, in words; null where it is fixed
+     * @param told what students were told of this date, in words; null where it is what is planned
      */
     public record ItemView(
             @Nullable String course,
@@ -238,6 +245,7 @@ public record WallView(
             boolean rolled,
             boolean locked,
             @Nullable String hangsOn,
+            @Nullable String told,
             List<LinkView> links,
             boolean proposed) {}
 

@@ -30,14 +30,14 @@ public class Walls {
         Schedule schedule = Schedule.of(stored.decisions());
         SectionSchedule follows = find(schedule, course, section);
         return new WallBuilder(stored.decisions(), schedule, follows, today(stored), null)
-                .view(stored.termId(), stored.version(), history.ends(stored.termId()));
+                .view(stored.termId(), stored.version(), history.ends(stored));
     }
 
     /** The Wall of a section as a proposal would make it. */
     public WallView proposed(Stored stored, Proposal proposal, String course, String section) {
         SectionSchedule follows = find(proposal.schedule(), course, section);
         return new WallBuilder(proposal.after(), proposal.schedule(), follows, today(stored), proposal)
-                .view(stored.termId(), stored.version(), history.ends(stored.termId()));
+                .view(stored.termId(), stored.version(), history.ends(stored));
     }
 
     /** The Wall of the first section of a term that is not stored yet. */

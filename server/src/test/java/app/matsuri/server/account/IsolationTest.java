@@ -48,6 +48,7 @@ class IsolationTest {
             case "changes" -> "{\"version\":1,\"change\":" + ServerTest.FLOOD + "}";
             case "proposals" -> ServerTest.FLOOD;
             case "ways" -> "{\"course\":\"HYD 210\",\"section\":\"A\",\"tidy\":false}";
+            case "what-ifs" -> "{\"name\":\"mine\"}";
             case "name" -> "{\"name\":\"mine\"}";
             case "colleagues" -> "{\"role\":\"reader\",\"name\":\"B. Sayer\",\"mail\":\"b@quillmarsh.example\"}";
             case "said" -> "{\"at\":\"2026-10-05T17:00\"}";
@@ -70,9 +71,10 @@ class IsolationTest {
             String path = endpoint.path()
                             .replace("{termId}", "" + term)
                             .replace("{seq}", "1")
+                            .replace("{id}", "1")
                             .replace("{colleagueId}", "1")
                             .replace("{file}", "abc")
-                    + "?text=today&name=x&course=HYD%20210&section=A";
+                    + "?text=today&name=x&course=HYD%20210&section=A&ids=1";
             String type = endpoint.path().endsWith("}/files") ? "application/octet-stream" : "application/json";
             byte[] content = endpoint.method() == HttpMethod.GET
                     ? null

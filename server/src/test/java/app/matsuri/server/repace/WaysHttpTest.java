@@ -99,7 +99,7 @@ class WaysHttpTest {
         assertThat(found.path("said").stringValue()).isEqualTo("No class on Mon 5 Oct in HYD 210 A");
         assertThat(found.path("change").path("changes").get(0).path("kind").stringValue())
                 .isEqualTo("remove-record");
-        assertThat(names(found)).containsExactly("let-it-slide", "catch-up-in-unit", "catch-up-by-pin");
+        assertThat(names(found)).containsExactly("let-it-slide", "catch-up-in-unit");
         assertThat(ways("A", ",\"noClassOn\":\"2026-10-06\"").status()).isEqualTo(422);
     }
 

@@ -19,7 +19,9 @@ public sealed interface Row
                 NoticeRow,
                 RhythmRow,
                 DayNoteRow,
-                WeekNoteRow {
+                WeekNoteRow,
+                ToldWorkRow,
+                TellingRow {
 
     Object key();
 }

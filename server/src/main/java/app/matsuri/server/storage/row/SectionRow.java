@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
+import java.time.LocalDate;
 
 /** A section of a course. */
 @Entity
@@ -28,6 +29,7 @@ public final class SectionRow implements Row {
     public String partOf;
     public String pace;
     public String beat;
+    public LocalDate toldUpTo;
     public String extra;
 
     @Override

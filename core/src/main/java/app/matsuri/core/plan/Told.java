@@ -1,0 +1,57 @@
+package app.matsuri.core.plan;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+
+/**
+ * What the students of a section were told: a snapshot, the one place where computed dates are kept. It stays as it is
+ * until they are told again, whatever the plan becomes.
+ *
+ * @param lessons lesson id to the day of its first session
+ * @param work id of work, or of a notice among work, to its dates
+ * @param upTo the last day whose dates were told; null for all of the term
+ * @param tellings each time that they were told something, in order of time
+ */
+public record Told(Map<String, LocalDate> lessons, Map<String, OfWork> work, LocalDate upTo, List<Telling> tellings) {
+
+    /** Nothing was told yet. */
+    public static final Told NOTHING = new Told(Map.of(), Map.of(), null, List.of());
+
+    /**
+     * The dates of one piece of work as they were told.
+     *
+     * @param title as it was then, for when the work is gone
+     * @param dates those that were told
+     */
+    public record OfWork(String title, Map<Which, LocalDateTime> dates) {
+
+        public OfWork {
+            Objects.requireNonNull(title, "title");
+            Map<Which, LocalDateTime> copy = new EnumMap<>(Which.class);
+            copy.putAll(dates);
+            dates = Collections.unmodifiableMap(copy);
+        }
+    }
+
+    public Told {
+        lessons = Collections.unmodifiableMap(new LinkedHashMap<>(lessons));
+        work = Collections.unmodifiableMap(new LinkedHashMap<>(work));
+        tellings = List.copyOf(tellings);
+    }
+
+    /** The days of lessons alone, as a file gives them that knows no more. */
+    public static Told of(Map<String, LocalDate> lessons) {
+        return new Told(lessons, Map.of(), null, List.of());
+    }
+
+    /** Whether students were told anything; before that, no change tells them. */
+    public boolean begun() {
+        return !lessons.isEmpty() || !work.isEmpty() || !tellings.isEmpty();
+    }
+}

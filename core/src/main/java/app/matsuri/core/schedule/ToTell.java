@@ -1,0 +1,198 @@
+package app.matsuri.core.schedule;
+
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Telling;
+import app.matsuri.core.plan.Told;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.plan.With;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+
+/** What there is to tell the students of a section: the day of each lesson and the dates of work and notices. */
+public final class ToTell {
+
+    private ToTell() {}
+
+    /** A date that can be told: what it is, as {@link Untold#what} says it, and of which thing. */
+    private record Thing(String what, String id) {
+
+        boolean lesson() {
+            return what.equals(Untold.LESSON);
+        }
+    }
+
+    /**
+     * Where what is planned differs from what students were told, in order of the plan, then what is gone from it.
+     * Nothing where they were told nothing yet, and nothing that lies behind the day up to which they were told.
+     */
+    public static List<Untold> differing(SectionSchedule in) {
+        Told told = in.section().told();
+        if (!told.begun()) {
+            return List.of();
+        }
+        boolean onlyLessons = told.work().isEmpty() && told.tellings().isEmpty();
+        List<Untold> differing = differing(in, told.upTo());
+        return onlyLessons
+                ? differing.stream().filter(u -> u.what().equals(Untold.LESSON)).toList()
+                : differing;
+    }
+
+    /**
+     * What students have not been told, or told otherwise, with what was told already and of the rest only up to a day.
+     *
+     * @param upTo the last day; null for all
+     */
+    public static List<Untold> differing(SectionSchedule in, LocalDate upTo) {
+        Told told = in.section().told();
+        Map<Thing, LocalDateTime> was = told(told);
+        Map<Thing, LocalDateTime> is = planned(in);
+        List<Untold> differing = new ArrayList<>();
+        for (Thing thing : union(is, was)) {
+            LocalDateTime from = was.get(thing);
+            LocalDateTime to = is.get(thing);
+            if (!Objects.equals(from, to) && (from != null || within(to, upTo))) {
+                differing.add(new Untold(thing.what(), thing.id(), title(in, told, thing), from, to));
+            }
+        }
+        return differing;
+    }
+
+    /** What students know when they were told of the differences. */
+    public static Told after(Told was, List<Untold> differences, LocalDate upTo, LocalDateTime at, String why) {
+        Map<String, LocalDate> lessons = new LinkedHashMap<>(was.lessons());
+        Map<String, Told.OfWork> work = new LinkedHashMap<>(was.work());
+        List<Telling.Move> moves = new ArrayList<>();
+        for (Untold one : differences) {
+            if (one.what().equals(Untold.LESSON)) {
+                set(lessons, one.id(), one.now() == null ? null : one.now().toLocalDate());
+            } else {
+                Told.OfWork old = work.getOrDefault(one.id(), new Told.OfWork(one.title(), Map.of()));
+                Which which = Which.valueOf(one.what().toUpperCase(Locale.ROOT));
+                Map<Which, LocalDateTime> dates = With.entry(old.dates(), which, one.now());
+                set(work, one.id(), dates.isEmpty() ? null : new Told.OfWork(one.title(), dates));
+            }
+            if (one.told() != null) {
+                moves.add(new Telling.Move(one.what(), one.id(), one.told(), one.now()));
+            }
+        }
+        List<Telling> tellings = new ArrayList<>(was.tellings());
+        tellings.add(new Telling(at, why, moves));
+        return new Told(lessons, work, upTo, tellings);
+    }
+
+    /** What a change alters for the students of each section that were told anything, and nothing else that may be waiting. */
+    public static Map<SectionSchedule, List<Untold>> altered(Schedule before, Schedule now) {
+        Map<SectionSchedule, List<Untold>> altered = new LinkedHashMap<>();
+        for (SectionSchedule is : now.sections()) {
+            Optional<SectionSchedule> old =
+                    before.section(is.course().code(), is.section().code());
+            if (!is.section().told().begun() || old.isEmpty()) {
+                continue;
+            }
+            Map<Thing, LocalDateTime> from = planned(old.get());
+            Map<Thing, LocalDateTime> to = planned(is);
+            List<Untold> dates = differing(is).stream()
+                    .filter(u -> {
+                        Thing thing = new Thing(u.what(), u.id());
+                        return !Objects.equals(from.get(thing), to.get(thing));
+                    })
+                    .toList();
+            if (!dates.isEmpty()) {
+                altered.put(is, dates);
+            }
+        }
+        return altered;
+    }
+
+    /**
+     * The decisions after a change with its students told of what it alters.
+     *
+     * @param at in the term's zone; null where it is not known
+     */
+    public static Decisions seen(Map<SectionSchedule, List<Untold>> altered, Decisions after, LocalDateTime at) {
+        Decisions seen = after;
+        for (Map.Entry<SectionSchedule, List<Untold>> entry : altered.entrySet()) {
+            Section section = entry.getKey().section();
+            Course course = seen.course(entry.getKey().course().code()).orElseThrow();
+            Told told = after(section.told(), entry.getValue(), section.told().upTo(), at, "");
+            seen = seen.withCourse(course.withSection(section.withTold(told)));
+        }
+        return seen;
+    }
+
+    private static <V> void set(Map<String, V> map, String id, V value) {
+        if (value == null) {
+            map.remove(id);
+        } else {
+            map.put(id, value);
+        }
+    }
+
+    private static Set<Thing> union(Map<Thing, LocalDateTime> first, Map<Thing, LocalDateTime> then) {
+        Set<Thing> things = new LinkedHashSet<>(first.keySet());
+        things.addAll(then.keySet());
+        return things;
+    }
+
+    private static boolean within(LocalDateTime date, LocalDate upTo) {
+        return upTo == null || date != null && !date.toLocalDate().isAfter(upTo);
+    }
+
+    private static Map<Thing, LocalDateTime> planned(SectionSchedule in) {
+        Map<Thing, LocalDateTime> dates = new LinkedHashMap<>();
+        for (Placement placement : in.placements()) {
+            if (placement.placed()) {
+                LocalDate day = in.sessions().get(placement.first()).date();
+                dates.put(new Thing(Untold.LESSON, placement.lesson().id()), day.atStartOfDay());
+            }
+        }
+        in.dates().forEach(item -> put(dates, item));
+        in.notices().stream()
+                .filter(n -> n.own(in) && n.notice().reach() != Notice.Reach.OWN)
+                .forEach(n -> put(dates, n.asItem(in)));
+        return dates;
+    }
+
+    private static void put(Map<Thing, LocalDateTime> dates, ItemDates item) {
+        for (Which which : Which.values()) {
+            Resolved date = item.get(which);
+            if (date != null && date.resolved()) {
+                dates.put(new Thing(Untold.what(which), item.item().id()), date.at());
+            }
+        }
+    }
+
+    private static Map<Thing, LocalDateTime> told(Told told) {
+        Map<Thing, LocalDateTime> dates = new LinkedHashMap<>();
+        told.lessons().forEach((id, day) -> dates.put(new Thing(Untold.LESSON, id), day.atStartOfDay()));
+        told.work()
+                .forEach((id, of) ->
+                        of.dates().forEach((which, date) -> dates.put(new Thing(Untold.what(which), id), date)));
+        return dates;
+    }
+
+    private static String title(SectionSchedule in, Told told, Thing thing) {
+        if (thing.lesson()) {
+            Placement placement = in.byLesson().get(thing.id());
+            return placement == null ? thing.id() : placement.lesson().title();
+        }
+        Told.OfWork of = told.work().get(thing.id());
+        return NoticeAsItem.item(in.course(), thing.id())
+                .map(item -> item.title())
+                .orElse(of == null ? thing.id() : of.title());
+    }
+}

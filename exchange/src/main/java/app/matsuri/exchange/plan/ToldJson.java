@@ -1,0 +1,124 @@
+package app.matsuri.exchange.plan;
+
+import app.matsuri.core.plan.Telling;
+import app.matsuri.core.plan.Told;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.Untold;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/** Reads and writes what the students of a section were told. */
+public final class ToldJson {
+
+    private static final List<String> WHAT = Stream.concat(
+                    Stream.of(Untold.LESSON), Stream.of(Which.values()).map(Untold::what))
+            .toList();
+
+    private ToldJson() {}
+
+    /** One piece of work that was told. */
+    private record Work(String item, Told.OfWork of) {}
+
+    /** What the section's fields say. */
+    static Told read(In in) {
+        Map<String, LocalDate> lessons = new LinkedHashMap<>();
+        in.entries("told", entry -> {
+            LocalDate day = entry.text("a date such as 2026-10-02", ToldJson::day);
+            if (day != null) {
+                lessons.put(entry.key(), day);
+            }
+        });
+        Map<String, Told.OfWork> work = new LinkedHashMap<>();
+        in.objects("toldWork", ToldJson::work).forEach(w -> work.put(w.item(), w.of()));
+        return new Told(lessons, work, in.date("toldUpTo"), in.objects("tellings", ToldJson::telling));
+    }
+
+    /** A day, also where its time is given. */
+    private static LocalDate day(String text) {
+        return LocalDate.parse(text.length() > 10 && text.charAt(10) == 'T' ? text.substring(0, 10) : text);
+    }
+
+    private static Work work(In in) {
+        String item = in.id("item");
+        String title = in.text("title", "");
+        Map<Which, LocalDateTime> dates = new EnumMap<>(Which.class);
+        for (Which which : Which.values()) {
+            LocalDateTime date = in.moment(Untold.what(which));
+            if (date != null) {
+                dates.put(which, date);
+            }
+        }
+        in.extra();
+        return item == null || title == null ? null : new Work(item, new Told.OfWork(title, dates));
+    }
+
+    private static Telling telling(In in) {
+        LocalDateTime at = in.moment("at");
+        String why = in.text("why", "");
+        List<Telling.Move> moves = in.objects("moves", ToldJson::move);
+        in.extra();
+        return why == null ? null : new Telling(at, why, moves);
+    }
+
+    /** A date told otherwise; null when a fault leaves it without meaning. */
+    public static Telling.Move move(In in) {
+        String what = in.word("what", null, WHAT);
+        String id = in.id("id");
+        LocalDateTime from = in.moment("from");
+        LocalDateTime to = in.moment("to");
+        if (what == null && !in.has("what")) {
+            in.faults().fatal(in.pointer(), "“what” is missing: give one of " + String.join(", ", WHAT) + ".");
+        }
+        in.extra();
+        return what == null || id == null ? null : new Telling.Move(what, id, from, to);
+    }
+
+    /** The fields of a section that say what was told. */
+    static Map<String, Object> write(Told told) {
+        Map<String, String> lessons = new LinkedHashMap<>();
+        told.lessons().forEach((id, day) -> lessons.put(id, day.toString()));
+        return new Out()
+                .some("told", lessons)
+                .some(
+                        "toldWork",
+                        told.work().entrySet().stream()
+                                .map(e -> work(e.getKey(), e.getValue()))
+                                .toList())
+                .some("toldUpTo", told.upTo() == null ? null : told.upTo().toString())
+                .some(
+                        "tellings",
+                        told.tellings().stream().map(ToldJson::telling).toList())
+                .map();
+    }
+
+    private static Map<String, Object> work(String item, Told.OfWork of) {
+        Out out = new Out().put("item", item).unless("", "title", of.title());
+        of.dates().forEach((which, date) -> out.put(Untold.what(which), Words.moment(date)));
+        return out.map();
+    }
+
+    private static Map<String, Object> telling(Telling telling) {
+        return new Out()
+                .unless("", "at", Words.moment(telling.at()))
+                .unless("", "why", telling.why())
+                .some("moves", moves(telling.moves()))
+                .map();
+    }
+
+    /** Dates told otherwise before. */
+    public static List<Map<String, Object>> moves(List<Telling.Move> moves) {
+        return moves.stream()
+                .map(m -> new Out()
+                        .put("what", m.what())
+                        .put("id", m.id())
+                        .unless("", "from", Words.moment(m.from()))
+                        .unless("", "to", Words.moment(m.to()))
+                        .map())
+                .toList();
+    }
+}

@@ -1,0 +1,51 @@
+package app.matsuri.server.telling;
+
+import jakarta.annotation.Nullable;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+
+/**
+ * What students were told, section by section.
+ *
+ * @param differ how many dates differ from what students were told, in all sections
+ */
+public record TellingView(int differ, List<SectionTold> sections) {
+
+    /**
+     * What the students of one section were told.
+     *
+     * @param students how many stand on its roster
+     * @param begun whether they were told anything
+     * @param upTo the last day whose dates were told; null for all
+     * @param last when they were told last; null where it is not known
+     * @param why what they were told as the reason then; may be empty
+     * @param dates those that differ; before they were told anything, all that there is to tell
+     */
+    public record SectionTold(
+            String course,
+            String section,
+            int students,
+            boolean begun,
+            @Nullable LocalDate upTo,
+            @Nullable LocalDateTime last,
+            String why,
+            List<UntoldDate> dates) {}
+
+    /**
+     * A date that is not what students were told.
+     *
+     * @param what "lesson", "opens", "due" or "closes"
+     * @param told null for nothing yet
+     * @param now null for no such date any more
+     * @param days of a due or closing date: as many days more, or where negative less; 0 for the same day; null where
+     *     there are not two
+     */
+    public record UntoldDate(
+            String what,
+            String id,
+            String title,
+            @Nullable LocalDateTime told,
+            @Nullable LocalDateTime now,
+            @Nullable Integer days) {}
+}
