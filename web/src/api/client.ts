@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from "openapi-fetch";
+import { askedIn } from "../whatif/mode";
 import { cookie } from "./cookie";
 import type { components, paths } from "./schema";
 
@@ -49,6 +50,8 @@ export class ProblemError extends Error {
 const withToken: Middleware = {
   onRequest({ request }) {
     if (request.method !== "GET") request.headers.set("X-XSRF-TOKEN", cookie("XSRF-TOKEN"));
+    const whatIf = askedIn(new URL(request.url).pathname);
+    if (whatIf !== null) request.headers.set("What-If", String(whatIf));
     return request;
   },
 };

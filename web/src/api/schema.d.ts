@@ -27,7 +27,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["read"];
+        get: operations["read_1"];
         put: operations["keep"];
         post?: never;
         delete: operations["drop"];
@@ -413,7 +413,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read_3"];
+        post: operations["read_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -493,7 +493,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read_2"];
+        post: operations["read_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -548,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/grade-book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["look"];
+        put: operations["read"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/history": {
         parameters: {
             query?: never;
@@ -555,7 +571,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["read_4"];
+        get: operations["read_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -829,7 +845,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read_1"];
+        post: operations["read_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1420,6 +1436,20 @@ export interface components {
             what: string;
             why: string;
         };
+        GradeBookView: {
+            /** Format: int32 */
+            handIns: number;
+            /** Format: int32 */
+            students: number;
+            /** Format: int32 */
+            works: number;
+            wrong: components["schemas"]["WrongLine"][];
+        };
+        HandInsGiven: {
+            /** Format: byte */
+            content: string;
+            name: string;
+        };
         HistoryLine: {
             accountName: string;
             /** @enum {string} */
@@ -1597,6 +1627,18 @@ export interface components {
             /** Format: int64 */
             version: number;
             weeks: components["schemas"]["LaneWeek"][];
+        };
+        LateView: {
+            /** Format: int32 */
+            becomes: number;
+            course: string;
+            /** Format: int32 */
+            handedIn: number;
+            id: string;
+            /** Format: int32 */
+            noLonger: number;
+            section: string;
+            title: string;
         };
         LessonView: {
             id: string;
@@ -1856,6 +1898,7 @@ export interface components {
             does: string;
             goAway: components["schemas"]["FindingView"][];
             lanes?: components["schemas"]["LanesView"];
+            late: components["schemas"]["LateView"][];
             moves: components["schemas"]["MoveView"][];
             notes: string[];
             quiet: boolean;
@@ -2160,8 +2203,14 @@ export interface components {
         };
         UntoldDate: {
             /** Format: int32 */
+            becomesLate: number;
+            /** Format: int32 */
             days?: number | null;
+            /** Format: int32 */
+            handedIn: number;
             id: string;
+            /** Format: int32 */
+            noLongerLate: number;
             /** Format: date-time */
             now?: string | null;
             title: string;
@@ -2348,6 +2397,12 @@ export interface components {
             name: string;
             steps: string[];
         };
+        WrongLine: {
+            /** Format: int32 */
+            line: number;
+            said: string;
+            text: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -2381,7 +2436,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3016,7 +3071,7 @@ export interface operations {
             };
         };
     };
-    read_3: {
+    read_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -3159,7 +3214,7 @@ export interface operations {
             };
         };
     };
-    read_2: {
+    read_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3258,7 +3313,55 @@ export interface operations {
             };
         };
     };
-    read_4: {
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GradeBookView"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandInsGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GradeBookView"];
+                };
+            };
+        };
+    };
+    read_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -3687,7 +3790,7 @@ export interface operations {
             };
         };
     };
-    read_1: {
+    read_2: {
         parameters: {
             query?: never;
             header?: never;

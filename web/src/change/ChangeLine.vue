@@ -33,6 +33,7 @@ watch(done, (now) => {
     :ways="ways"
     :seen="seen"
     @see="state.see"
+    @keep="state.keep"
     @ways="emit('ways')"
     @apply="state.apply()"
     @discard="state.discard()"

@@ -2,18 +2,25 @@
 import Dialog from "../ui/Dialog.vue";
 import { computed, ref } from "vue";
 import type { ProposalView } from "../api/client";
-import { count, moment } from "../ui/say";
+import { trying } from "../whatif/mode";
+import { count, lateness, moment } from "../ui/say";
 
 /** Says what a change would do before it is made. */
 const props = defineProps<{ proposal: ProposalView; busy: boolean; problem: string; ways?: boolean; seen: boolean }>();
-const emit = defineEmits<{ apply: []; discard: []; ways: []; see: [seen: boolean] }>();
+const emit = defineEmits<{ apply: []; discard: []; ways: []; see: [seen: boolean]; keep: [name: string] }>();
 /** Lessons move that no hand moved: there are ways out. */
 const bumped = computed(() => props.proposal.moves.some((m) => m.what === "lesson" && !m.hand));
 
 const showing = ref(false);
+/** The name under which it is kept as a what-if is being typed. */
+const naming = ref(false);
+const name = ref("");
+/** Whom it makes late, or no longer late, by the grade book. */
+const lateSaid = computed(() => props.proposal.late.map((l) => `${l.title}, ${l.section}: ${lateness(l)}.`));
 const second = computed(() =>
   [
     ...props.proposal.notes,
+    ...lateSaid.value,
     ...props.proposal.appear
       .filter((f) => f.severity === "problem")
       .slice(0, 2)
@@ -52,10 +59,23 @@ const groups = computed(() => {
     >
     <button v-if="ways && bumped" type="button" class="btn" @click="emit('ways')">Ways out</button>
     <button type="button" class="btn" @click="showing = true">Show each</button>
+    <button v-if="!trying" type="button" class="btn" @click="naming = true">What if…</button>
     <button type="button" class="btn quiet" :disabled="busy" @click="emit('discard')">Discard</button>
     <button type="button" class="btn go" :disabled="busy" @click="emit('apply')">
       {{ busy ? "Applying…" : "Apply" }}
     </button>
+    <Dialog v-model:visible="naming" modal header="Keep it as a what-if" :style="{ width: '440px' }">
+      <form class="form" @submit.prevent="emit('keep', name)">
+        <p class="wide soft">The plan stays as it is; the change is kept beside it, to try more and to compare.</p>
+        <label for="keep-name">Name</label>
+        <input id="keep-name" v-model="name" class="field" maxlength="100" required autocomplete="off" autofocus />
+        <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
+        <div class="wide actions">
+          <button type="button" class="btn quiet" @click="naming = false">Cancel</button>
+          <button type="submit" class="btn go" :disabled="busy">Keep it</button>
+        </div>
+      </form>
+    </Dialog>
     <Dialog v-model:visible="showing" modal :header="proposal.does" :style="{ width: '820px' }" dismissable-mask>
       <p v-if="!proposal.moves.length">Nothing moves.</p>
       <div v-for="[key, moves] in groups" :key="key">
@@ -84,6 +104,12 @@ const groups = computed(() => {
           </tbody>
         </table>
       </div>
+      <template v-if="lateSaid.length">
+        <h2>Students</h2>
+        <ul>
+          <li v-for="(said, n) in lateSaid" :key="n">{{ said }}</li>
+        </ul>
+      </template>
       <template v-if="proposal.appear.length">
         <h2>Appears</h2>
         <ul>

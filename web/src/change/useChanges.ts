@@ -1,5 +1,6 @@
-import { type ComputedRef, type Ref, type ShallowRef, computed, ref, shallowRef } from "vue";
+import { type ComputedRef, type Ref, type ShallowRef, computed, ref, shallowRef, watch } from "vue";
 import { type Change, ProblemError, type ProposalView, api, ask } from "../api/client";
+import { trying } from "../whatif/mode";
 
 /** A line that says what was just done and offers to take it back. */
 export interface Done {
@@ -35,6 +36,8 @@ export interface ChangeState<V> {
   seen: Ref<boolean>;
   /** Shows what is proposed as students would see it, or not yet. */
   see(seen: boolean): Promise<void>;
+  /** Keeps what is proposed as a what-if of that name, in place of making it. */
+  keep(name: string): Promise<boolean>;
   /** Loads the view anew, with nothing proposed. */
   load(): Promise<void>;
   /**
@@ -157,6 +160,11 @@ export function useChanges<V extends { version: number }>(termId: number, source
     problem.value = "";
   }
 
+  watch(trying, async () => {
+    discard();
+    await doing(reload);
+  });
+
   return {
     termId,
     view,
@@ -202,6 +210,17 @@ export function useChanges<V extends { version: number }>(termId: number, source
       applying.value = false;
     },
     discard,
+    keep: (name) =>
+      doing(async () => {
+        const made = await ask(
+          api.POST("/api/terms/{termId}/what-ifs", {
+            params: { path: { termId } },
+            body: { name, change: pending.value as never },
+          }),
+        );
+        discard();
+        done.value = { text: `Kept as the what-if “${made.name}”; the plan is as it was`, undo: false };
+      }),
     async undo() {
       // looked at in turn, so that an undo right after Apply waits for it; what is only proposed is taken back first
       await doing(async () => {

@@ -2,6 +2,7 @@
 import { useRouter } from "vue-router";
 import { signOut } from "../api/client";
 import { me } from "../app/me";
+import TryingBar from "../whatif/TryingBar.vue";
 import Lantern from "./Lantern.vue";
 
 const router = useRouter();
@@ -26,4 +27,5 @@ async function leave() {
       </button>
     </div>
   </header>
+  <TryingBar />
 </template>

@@ -4,6 +4,7 @@ import type { ChangeState } from "../change/useChanges";
 import TellDialog from "../telling/TellDialog.vue";
 import { useTelling } from "../telling/useTelling";
 import Mark from "../wall/Mark.vue";
+import { trying } from "../whatif/mode";
 import FindingsPanel from "./FindingsPanel.vue";
 import UndoRedo from "./UndoRedo.vue";
 
@@ -29,7 +30,7 @@ const held = computed(() => props.state.proposal.value !== null || props.state.b
     ><span class="vh">, show them</span>
   </button>
   <span v-if="wrong" class="problem" role="alert">{{ wrong }}</span>
-  <button v-if="telling" type="button" class="plain told" @click="tells = true">
+  <button v-if="telling && !trying" type="button" class="plain told" @click="tells = true">
     <template v-if="telling.differ"><Mark is="told" />{{ telling.differ }}<span class="w">not told</span></template>
     <template v-else-if="telling.sections.some((s) => s.begun)">all told</template>
     <template v-else>tell students</template><span class="vh">: what students were told</span>

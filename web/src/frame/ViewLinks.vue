@@ -2,13 +2,14 @@
 import { useRoute } from "vue-router";
 
 /** The views of a term, in the order in which the work is done. The section that is looked at goes along. */
-defineProps<{ termId: number; here: "term" | "wall" | "dates" | "lanes" | "history" }>();
+defineProps<{ termId: number; here: "term" | "wall" | "dates" | "lanes" | "what-ifs" | "history" }>();
 const route = useRoute();
 const views = [
   { path: "term", name: "Term" },
   { path: "wall", name: "Wall" },
   { path: "dates", name: "Dates" },
   { path: "lanes", name: "Lanes" },
+  { path: "what-ifs", name: "What if" },
   { path: "history", name: "History" },
 ] as const;
 </script>

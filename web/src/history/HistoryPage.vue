@@ -4,6 +4,7 @@ import { useRoute } from "vue-router";
 import { type Schemas, api, ask } from "../api/client";
 import Band from "../frame/Band.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
+import { tryIn } from "../whatif/mode";
 
 /** Who changed what and when, newest first; moments can be named and returned to. */
 const route = useRoute();
@@ -14,6 +15,8 @@ const said = ref("");
 const naming = ref(0);
 const name = ref("");
 const busy = ref(false);
+// the history is the plan's, and so are undo and redo here
+tryIn(null);
 
 const lines = computed(() => [...(history.value?.lines ?? [])].reverse());
 

@@ -4,7 +4,7 @@ import type { Schemas } from "../api/client";
 import type { ChangeState } from "../change/useChanges";
 import DateInput from "../ui/DateInput.vue";
 import Dialog from "../ui/Dialog.vue";
-import { count, moment, weekdayDay } from "../ui/say";
+import { count, lateness, moment, weekdayDay } from "../ui/say";
 
 /** What students were told beside what is planned, section by section, and telling them. */
 const props = defineProps<{
@@ -50,8 +50,14 @@ const date = (what: string, at?: string | null, none = "no date") =>
   !at ? none : what === "lesson" || at.endsWith("T00:00:00") ? weekdayDay(at.slice(0, 10)) : moment(at);
 function effect(d: Schemas["UntoldDate"]): string {
   if (d.days == null) return "";
-  if (d.days === 0) return "another time of the day";
-  return d.days > 0 ? `${count(d.days, "day")} more` : `${count(-d.days, "day")} less`;
+  const by =
+    d.days === 0
+      ? "another time of the day"
+      : d.days > 0
+        ? `${count(d.days, "day")} more`
+        : `${count(-d.days, "day")} less`;
+  const late = { becomes: d.becomesLate, noLonger: d.noLongerLate, handedIn: d.handedIn };
+  return d.handedIn ? `${by}; ${lateness(late)}` : by;
 }
 
 async function tell() {

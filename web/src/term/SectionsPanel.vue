@@ -8,6 +8,7 @@ const emit = defineEmits<{
   edit: [course: string, section: string];
   course: [string];
   classes: [course: string, section: string];
+  book: [];
   roster: [course: string, section: string];
   timetable: [];
 }>();
@@ -20,6 +21,7 @@ const at = (beat?: string | null) =>
     <h2>
       Courses and sections
       <span class="side">
+        <button type="button" class="do" @click="emit('book')">grade book</button>
         <button type="button" class="do" @click="emit('timetable')">read the timetable (.ics)</button>
         <button type="button" class="do add" @click="emit('course', '')">add a course</button>
       </span>

@@ -13,6 +13,7 @@ import ClassesDialog from "./ClassesDialog.vue";
 import ColleaguesPanel from "./ColleaguesPanel.vue";
 import CourseDialog from "./CourseDialog.vue";
 import DaysOffPanel from "./DaysOffPanel.vue";
+import GradeBookDialog from "./GradeBookDialog.vue";
 import HolidaysPanel from "./HolidaysPanel.vue";
 import MeaningPanel from "./MeaningPanel.vue";
 import PasteDialog from "./PasteDialog.vue";
@@ -40,7 +41,7 @@ const run = shallowRef<Run | null>(null);
 const index = ref(-1);
 const focus = ref("");
 const grid = ref<InstanceType<typeof TermGrid>>();
-const dialog = ref<"" | "paste" | "section" | "course" | "classes" | "roster" | "timetable">("");
+const dialog = ref<"" | "paste" | "section" | "course" | "classes" | "roster" | "timetable" | "book">("");
 const at = ref({ course: "", section: "" });
 /** The class that is opened with the list of classes; empty for none. */
 const classAt = ref("");
@@ -209,6 +210,7 @@ function show(which: typeof dialog.value, course = "", section = "", name = "") 
           @classes="(c, s) => show('classes', c, s)"
           @roster="(c, s) => show('roster', c, s)"
           @timetable="show('timetable')"
+          @book="show('book')"
         />
         <BeginningPanel :term="shown" />
         <ColleaguesPanel :term="view" />
@@ -224,6 +226,7 @@ function show(which: typeof dialog.value, course = "", section = "", name = "") 
       <CourseDialog v-if="dialog === 'course'" :course="at.course" @done="dialog = ''" />
       <ClassesDialog v-if="dialog === 'classes'" v-bind="at" :open-at="classAt" @done="dialog = ''" />
       <RosterDialog v-if="dialog === 'roster'" :term="view" v-bind="at" @done="dialog = ''" />
+      <GradeBookDialog v-if="dialog === 'book'" @done="dialog = ''" />
       <TimetableDialog v-if="dialog === 'timetable'" @done="dialog = ''" />
     </template>
   </div>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { clock, count, dayMonth, hours, moment, numberOf, span, weekdayDay, weekdayNumber } from "./say";
+import { clock, count, dayMonth, hours, lateness, moment, numberOf, span, weekdayDay, weekdayNumber } from "./say";
 
 describe("days and times as they are shown", () => {
   it("names days", () => {
@@ -23,5 +23,15 @@ describe("days and times as they are shown", () => {
     expect(hours(150)).toBe("2.5 h");
     expect(count(1, "class", "classes")).toBe("1 class");
     expect(count(2, "class", "classes")).toBe("2 classes");
+  });
+});
+
+describe("lateness", () => {
+  it("says whom a change makes late, and whom no longer", () => {
+    expect(lateness({ becomes: 1, noLonger: 0, handedIn: 3 })).toBe("1 student becomes late; 3 had handed in");
+    expect(lateness({ becomes: 2, noLonger: 1, handedIn: 0 })).toBe(
+      "2 students become late, 1 student is no longer late; 0 had handed in",
+    );
+    expect(lateness({ becomes: 0, noLonger: 0, handedIn: 15 })).toBe("nobody becomes late; 15 had handed in");
   });
 });

@@ -85,3 +85,13 @@ export function hours(minutes: number): string {
 export function count(n: number, thing: string, things = thing + "s"): string {
   return `${n} ${n === 1 ? thing : things}`;
 }
+
+/** "9 students are no longer late; 15 had handed in". */
+export function lateness(l: { becomes: number; noLonger: number; handedIn: number }): string {
+  const are = (n: number, what: string) => `${count(n, "student")} ${n === 1 ? what.replace("are", "is") : what}`;
+  const parts = [
+    l.becomes ? are(l.becomes, "become late").replace("1 student become", "1 student becomes") : "",
+    l.noLonger ? are(l.noLonger, "are no longer late") : "",
+  ].filter(Boolean);
+  return `${parts.join(", ") || "nobody becomes late"}; ${l.handedIn} had handed in`;
+}

@@ -10,6 +10,7 @@ import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count, hours } from "../ui/say";
 import { useFocusBack } from "../ui/useFocusBack";
+import { takingOver } from "../whatif/mode";
 import DaySlip from "./DaySlip.vue";
 import OutlinePane from "./OutlinePane.vue";
 import PhoneWeeks from "./PhoneWeeks.vue";
@@ -97,6 +98,11 @@ async function load(section: string) {
     const days = wall.value.weeks.flatMap((w) => w.days);
     focus.value = days.find((d) => d.date >= wall.value!.today)?.date ?? days[0]?.date ?? "";
     document.title = `${wall.value.section.course} ${wall.value.section.section}, Wall, Matsuri`;
+  }
+  if (takingOver.value && wall.value) {
+    const change = takingOver.value;
+    takingOver.value = null;
+    await state.propose(change, "always");
   }
   const thing = String(route.query.thing ?? "");
   if (thing && wall.value) goTo(thing);

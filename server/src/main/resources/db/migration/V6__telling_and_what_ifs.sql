@@ -42,3 +42,12 @@ create table what_if_step (
   undone boolean not null,
   primary key (what_if_id, position)
 );
+
+create table hand_in (
+  term_id bigint not null references term (id),
+  course varchar(1000) not null,
+  item varchar(1000) not null,
+  student varchar(1000) not null,
+  handed_in timestamp not null,
+  primary key (term_id, course, item, student)
+);

@@ -1,13 +1,17 @@
 package app.matsuri.server.change;
 
+import app.matsuri.core.gradebook.Lateness;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.server.Today;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.calendar.CalendarView;
 import app.matsuri.server.calendar.Calendars;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.dates.DatesTables;
 import app.matsuri.server.dates.DatesView;
+import app.matsuri.server.gradebook.GradeBook;
 import app.matsuri.server.lanes.Lanes;
 import app.matsuri.server.lanes.LanesView;
 import app.matsuri.server.storage.Stored;
@@ -38,21 +42,33 @@ class ChangeController {
     private final Calendars calendars;
     private final DatesTables dates;
     private final Lanes lanes;
+    private final GradeBook book;
+    private final Today today;
 
     ChangeController(
-            ChangeService changes, Access access, Walls walls, Calendars calendars, DatesTables dates, Lanes lanes) {
+            ChangeService changes,
+            Access access,
+            Walls walls,
+            Calendars calendars,
+            DatesTables dates,
+            Lanes lanes,
+            GradeBook book,
+            Today today) {
         this.changes = changes;
         this.access = access;
         this.walls = walls;
         this.calendars = calendars;
         this.dates = dates;
         this.lanes = lanes;
+        this.book = book;
+        this.today = today;
     }
 
     /**
      * What a change would do, and the wall as it would be.
      *
      * @param altered dates that it makes other than what students were told; they are told with it where it is seen
+     * @param late work with which it makes students late, or no longer late
      * @param wall null where the term has no section, or another view was asked for
      * @param calendar the set-up view; null where it was not asked for
      * @param dates the table of dates; null where it was not asked for
@@ -66,6 +82,7 @@ class ChangeController {
             boolean quiet,
             List<String> notes,
             int altered,
+            List<LateView> late,
             List<MoveView> moves,
             List<WallView.FindingView> appear,
             List<WallView.FindingView> goAway,
@@ -73,6 +90,9 @@ class ChangeController {
             @Nullable CalendarView calendar,
             @Nullable DatesView dates,
             @Nullable LanesView lanes) {}
+
+    /** How many students a change makes late with a piece of work, or no longer late, and how many handed it in. */
+    record LateView(String course, String section, String id, String title, int becomes, int noLonger, int handedIn) {}
 
     /** One thing that a change moves. */
     record MoveView(
@@ -131,6 +151,7 @@ class ChangeController {
                 proposal.quiet(),
                 proposal.notes(),
                 stored.beside() == null ? proposal.altered() : 0,
+                late(stored, proposal),
                 proposal.moves().stream().map(MoveView::of).toList(),
                 proposal.appear().stream().map(WallBuilder::view).toList(),
                 proposal.goAway().stream().map(WallBuilder::view).toList(),
@@ -140,6 +161,19 @@ class ChangeController {
                 setUp ? calendars.proposed(stored, proposal) : null,
                 table ? dates.proposed(stored, proposal) : null,
                 beside ? lanes.proposed(stored, proposal) : null);
+    }
+
+    private List<LateView> late(Stored stored, Proposal proposal) {
+        return Lateness.between(
+                        Schedule.of(stored.decisions()),
+                        proposal.schedule(),
+                        book.of(stored.termId()),
+                        today.now(stored.decisions().term().zone()))
+                .stream()
+                .filter(l -> l.becomes() + l.noLonger() > 0)
+                .map(l -> new LateView(
+                        l.course(), l.section(), l.item(), l.title(), l.becomes(), l.noLonger(), l.handedIn()))
+                .toList();
     }
 
     @PostMapping(path = "/changes", consumes = "application/json")

@@ -1,15 +1,22 @@
 package app.matsuri.server.telling;
 
+import app.matsuri.core.gradebook.HandIn;
+import app.matsuri.core.gradebook.Lateness;
 import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.Told;
+import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.ToTell;
 import app.matsuri.core.schedule.Untold;
+import app.matsuri.server.Today;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.colleague.Access;
+import app.matsuri.server.gradebook.GradeBook;
+import app.matsuri.server.storage.Stored;
 import app.matsuri.server.telling.TellingView.SectionTold;
 import app.matsuri.server.telling.TellingView.UntoldDate;
+import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -22,15 +29,22 @@ import org.springframework.web.bind.annotation.RestController;
 class TellingController {
 
     private final Access access;
+    private final GradeBook book;
+    private final Today today;
 
-    TellingController(Access access) {
+    TellingController(Access access, GradeBook book, Today today) {
         this.access = access;
+        this.book = book;
+        this.today = today;
     }
 
     @GetMapping(path = "/api/terms/{termId}/telling", produces = "application/json")
     TellingView telling(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        List<SectionTold> sections = Schedule.of(access.look(by, termId).decisions()).sections().stream()
-                .map(TellingController::section)
+        Stored stored = access.look(by, termId);
+        List<HandIn> handIns = book.of(termId);
+        LocalDateTime now = today.now(stored.decisions().term().zone());
+        List<SectionTold> sections = Schedule.of(stored.decisions()).sections().stream()
+                .map(s -> section(s, handIns, now))
                 .toList();
         int differ = sections.stream()
                 .filter(SectionTold::begun)
@@ -39,7 +53,7 @@ class TellingController {
         return new TellingView(differ, sections);
     }
 
-    private static SectionTold section(SectionSchedule in) {
+    private static SectionTold section(SectionSchedule in, List<HandIn> handIns, LocalDateTime now) {
         Told told = in.section().told();
         List<Untold> differing = told.begun() ? ToTell.differing(in) : ToTell.differing(in, null);
         Telling last = told.tellings().isEmpty()
@@ -53,15 +67,28 @@ class TellingController {
                 told.upTo(),
                 last == null ? null : last.at(),
                 last == null ? "" : last.why(),
-                differing.stream().map(TellingController::date).toList());
+                differing.stream().map(d -> date(in, d, handIns, now)).toList());
     }
 
-    private static UntoldDate date(Untold date) {
+    private static UntoldDate date(SectionSchedule in, Untold date, List<HandIn> handIns, LocalDateTime now) {
         boolean deadline = date.what().equals("due") || date.what().equals("closes");
         Integer days = deadline && date.told() != null && date.now() != null
                 ? (int) ChronoUnit.DAYS.between(
                         date.told().toLocalDate(), date.now().toLocalDate())
                 : null;
-        return new UntoldDate(date.what(), date.id(), date.title(), date.told(), date.now(), days);
+        ItemDates work = in.byItem().get(date.id());
+        Lateness late = date.what().equals("due") && date.told() != null && work != null
+                ? Lateness.told(in, work, date.told(), handIns, now)
+                : null;
+        return new UntoldDate(
+                date.what(),
+                date.id(),
+                date.title(),
+                date.told(),
+                date.now(),
+                days,
+                late == null ? 0 : late.becomes(),
+                late == null ? 0 : late.noLonger(),
+                late == null ? 0 : late.handedIn());
     }
 }

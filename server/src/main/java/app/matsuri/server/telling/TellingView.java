@@ -40,6 +40,9 @@ public record TellingView(int differ, List<SectionTold> sections) {
      * @param now null for no such date any more
      * @param days of a due or closing date: as many days more, or where negative less; 0 for the same day; null where
      *     there are not two
+     * @param becomesLate students whom telling a due date makes late, by the grade book
+     * @param noLongerLate students who are no longer late then
+     * @param handedIn how many have handed it in
      */
     public record UntoldDate(
             String what,
@@ -47,5 +50,8 @@ public record TellingView(int differ, List<SectionTold> sections) {
             String title,
             @Nullable LocalDateTime told,
             @Nullable LocalDateTime now,
-            @Nullable Integer days) {}
+            @Nullable Integer days,
+            int becomesLate,
+            int noLongerLate,
+            int handedIn) {}
 }

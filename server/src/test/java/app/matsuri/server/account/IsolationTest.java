@@ -48,6 +48,7 @@ class IsolationTest {
             case "changes" -> "{\"version\":1,\"change\":" + ServerTest.FLOOD + "}";
             case "proposals" -> ServerTest.FLOOD;
             case "ways" -> "{\"course\":\"HYD 210\",\"section\":\"A\",\"tidy\":false}";
+            case "grade-book" -> "{\"name\":\"x.csv\",\"content\":\"\"}";
             case "what-ifs" -> "{\"name\":\"mine\"}";
             case "name" -> "{\"name\":\"mine\"}";
             case "colleagues" -> "{\"role\":\"reader\",\"name\":\"B. Sayer\",\"mail\":\"b@quillmarsh.example\"}";
