@@ -31,7 +31,8 @@ const date = (row: Row, n: number) => {
 </script>
 
 <template>
-  <div class="beside">
+  <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions, vuejs-accessibility/no-noninteractive-element-interactions -->
+  <div class="beside" role="region" aria-label="Beside each other" tabindex="0">
     <table
       aria-label="The plan and what-ifs beside each other"
       :style="{ minWidth: `${beside.columns.length * 236 + 150}px` }"

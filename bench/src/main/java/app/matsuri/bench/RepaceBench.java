@@ -51,7 +51,7 @@ public class RepaceBench {
         for (int i = 0; i < 180 * times; i++) {
             int week = i / 5;
             // three days are lost, and every ninth week is a break
-            slots.add(new Slot(first.plusWeeks(week + week / 9).plusDays(i % 5), i % 5 == 0, week / 9));
+            slots.add(new Slot(first.plusWeeks(week + week / 9).plusDays(i % 5), i % 5 == 0, week / 9, 50));
         }
         List<Asked> lessons = new ArrayList<>();
         for (int n = 0; n < 180 * times; n++) {
@@ -63,6 +63,8 @@ public class RepaceBench {
                     n % 11 == 3 ? 2 : 1,
                     1,
                     pinned ? Math.min(slots.size() - 1, n + 3) : -1,
+                    0,
+                    false,
                     false,
                     last && !pinned,
                     !plain && n % 7 == 2 && !pinned,

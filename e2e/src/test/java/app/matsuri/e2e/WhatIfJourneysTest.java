@@ -39,7 +39,7 @@ class WhatIfJourneysTest {
             page.press("Apply");
             page.seeText("[data-date='2026-10-23']", "Lost too");
             page.hold("z", Keys.CONTROL);
-            page.seeText("[data-date='2026-10-23']", "SE1");
+            page.seeText("[data-date='2026-10-23']", "CH5");
 
             page.press("Take over…");
             page.gone(".trying");

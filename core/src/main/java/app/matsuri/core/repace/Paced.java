@@ -36,16 +36,8 @@ import org.threeten.extra.LocalDateRange;
  */
 public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions, List<Placement> placements) {
 
-    /**
-     * The section.
-     *
-     * @throws IllegalArgumentException when it is paced by minutes, which the model does not know
-     */
+    /** The section. */
     public static Paced of(SectionSchedule in) {
-        if (in.section().pace() != Section.Pace.SESSIONS) {
-            throw new IllegalArgumentException(
-                    in.key() + " is paced by minutes; ways out are found for sections paced by" + " whole sessions.");
-        }
         return new Reader(in).read();
     }
 
@@ -55,17 +47,34 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
         for (int i = 0; i < sessions.size(); i++) {
             slot.put(sessions.get(i), i);
         }
+        int longest = stretch.lessons().stream().mapToInt(Asked::length).max().orElse(1);
+        Positions positions = Positions.of(stretch.slots(), stretch.usual(), longest);
         List<Place> places = new ArrayList<>();
-        int last = -1;
-        for (Placement placement : placements) {
-            List<Integer> own = placement.slots().stream()
+        int at = 0;
+        int sharable = -1;
+        for (int i = 0; i < placements.size(); i++) {
+            List<Integer> own = placements.get(i).slots().stream()
                     .filter(s -> !s.taught())
                     .map(s -> slot.get(s.session()))
                     .toList();
-            boolean joined = !own.isEmpty() && own.get(0) == last;
-            Kind kind = joined ? Kind.JOINED : Kind.PLACED;
-            places.add(own.isEmpty() ? Place.NO_ROOM : new Place(kind, own.get(0), own.size()));
-            last = own.isEmpty() ? last : own.get(own.size() - 1);
+            if (own.isEmpty()) {
+                places.add(Place.NO_ROOM);
+                continue;
+            }
+            Asked asked = stretch.lessons().get(i);
+            int first = own.get(0);
+            boolean joins = in.section().joined().contains(asked.id()) && asked.had() < 0 && !asked.reserve();
+            if (joins && first == sharable) {
+                places.add(Place.joined(first));
+                sharable = -1;
+                continue;
+            }
+            boolean goesOn = positions.used(at) > 0 && positions.slot(at) == first;
+            int start = goesOn ? at : positions.whole(first);
+            int last = own.get(own.size() - 1);
+            places.add(new Place(Kind.PLACED, first, last - first + 1, asked.length(), positions.used(start)));
+            at = positions.behind(start, asked.length(), asked.whole());
+            sharable = last;
         }
         return new Pacing(places);
     }
@@ -124,7 +133,11 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
             for (int k = usable.start(); k < usable.size(); k++) {
                 LocalDate day = in.sessions().get(usable.session(k)).date();
                 sessions.add(usable.session(k));
-                slots.add(new Slot(day, usable.opensWeek(k), breaksBefore(day)));
+                slots.add(new Slot(
+                        day,
+                        usable.opensWeek(k),
+                        breaksBefore(day),
+                        in.sessions().get(usable.session(k)).minutes()));
             }
             Set<String> tests = tests();
             List<Asked> lessons = new ArrayList<>();
@@ -158,7 +171,14 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
             }
             return new Paced(
                     in,
-                    new Stretch(slots, lessons, begun, in.course().besides().weights()),
+                    new Stretch(
+                            slots,
+                            lessons,
+                            begun,
+                            in.course().besides().weights(),
+                            in.section().pace() == Section.Pace.MINUTES
+                                    ? in.course().usualMinutes()
+                                    : 0),
                     List.copyOf(sessions),
                     placements);
         }
@@ -177,7 +197,9 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                     length,
                     resumed ? length : Math.min(lesson.minLength(), length),
                     pin == null ? -1 : pinned(pin),
+                    0,
                     !resumed && lesson.reserve(),
+                    lesson.reserve(),
                     !resumed && (lesson.optional() || yields) && !lesson.reserve(),
                     !resumed && lesson.joinable() && !lesson.reserve(),
                     opens && keepsWeeks && !resumed,

@@ -25,12 +25,25 @@ public record Pacing(List<Place> places) {
      * Where one lesson falls.
      *
      * @param first the first slot that it takes; -1 where it takes none
-     * @param length how many it takes; 0 where it takes none
+     * @param length how many it takes, of some by minutes a part; 0 where it takes none
+     * @param given the length that the lesson has there, in sessions of its own or as many times the usual minutes; one that
+     *     is joined has 1, one that takes none 0
+     * @param used minutes of its first slot that are gone before it begins; 0 where it begins with it
      */
-    public record Place(Kind kind, int first, int length) {
+    public record Place(Kind kind, int first, int length, int given, int used) {
 
-        static final Place LEFT_OUT = new Place(Kind.LEFT_OUT, -1, 0);
-        static final Place NO_ROOM = new Place(Kind.NO_ROOM, -1, 0);
+        static final Place LEFT_OUT = new Place(Kind.LEFT_OUT, -1, 0, 0, 0);
+        static final Place NO_ROOM = new Place(Kind.NO_ROOM, -1, 0, 0, 0);
+
+        /** A lesson that takes whole sessions. */
+        public static Place of(int first, int length) {
+            return new Place(Kind.PLACED, first, length, length, 0);
+        }
+
+        /** A lesson that shares a slot with the one before it. */
+        public static Place joined(int slot) {
+            return new Place(Kind.JOINED, slot, 1, 1, 0);
+        }
 
         public boolean placed() {
             return kind == Kind.PLACED || kind == Kind.JOINED;

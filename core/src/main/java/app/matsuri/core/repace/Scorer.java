@@ -56,7 +56,7 @@ public final class Scorer {
             add(Cost.NO_ROOM, asked.length());
         } else {
             add(Cost.JOIN, place.kind() == Kind.JOINED ? 1 : 0);
-            add(Cost.SHORTEN, asked.length() - place.length());
+            add(Cost.SHORTEN, asked.length() - place.given());
             int from = asked.had() >= 0 ? asked.had() : slots.get(place.first()).breaksBefore();
             add(Cost.ACROSS, slots.get(place.last()).breaksBefore() > from ? 1 : 0);
             add(Cost.MID_WEEK, asked.opensWeek() && !slots.get(place.first()).weekStart() ? 1 : 0);

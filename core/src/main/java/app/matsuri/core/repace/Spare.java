@@ -30,7 +30,6 @@ public record Spare(Unit unit, int classes, int bears, long costs) {
     /**
      * For every unit that has classes to come, in order.
      *
-     * @throws IllegalArgumentException when the section is paced by minutes
      */
     public static List<Spare> of(Decisions decisions, SectionSchedule in) {
         long now = noRoom(in);

@@ -6,6 +6,7 @@ import app.matsuri.core.change.Change;
 import app.matsuri.core.change.HoldEmpty;
 import app.matsuri.core.change.Join;
 import app.matsuri.core.change.LeaveOut;
+import app.matsuri.core.change.Pin;
 import app.matsuri.core.change.RecordTaught;
 import app.matsuri.core.change.SetGap;
 import app.matsuri.core.change.SetLength;
@@ -21,6 +22,7 @@ import app.matsuri.core.repace.Pacing.Place;
 import app.matsuri.core.repace.Stretch.Asked;
 import app.matsuri.core.session.Session;
 import app.matsuri.core.session.Sessions;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -71,7 +73,7 @@ final class Steps {
                 add("Give " + title(i) + " its own class again", new Join(course, section.code(), lesson.id(), false));
             }
             if (place.kind() == Kind.PLACED) {
-                size(i, place.length());
+                size(i, place.given());
             }
         }
     }
@@ -177,6 +179,18 @@ final class Steps {
         if (falls[i] > place.first()) {
             return nearer(i);
         }
+        if (within(i, falls[i])) {
+            Lesson lesson = lesson(i);
+            int gap = place.first() - falls[i] - 1;
+            if (gap == 0) {
+                return beginWith(i);
+            }
+            section = section.withGap(lesson.id(), gap - lesson.gapBefore());
+            add(
+                    "Leave " + (gap == 1 ? "a class" : gap + " classes") + " empty before " + title(i),
+                    new SetGap(course, section.code(), lesson.id(), gap));
+            return true;
+        }
         for (int k = falls[i]; k < place.first(); k++) {
             Session session = paced.in().sessions().get(paced.sessions().get(k));
             section = section.withHoldsEmpty(With.member(section.holdsEmpty(), session.name(), true));
@@ -187,10 +201,39 @@ final class Steps {
         return true;
     }
 
-    /** Takes away what keeps a lesson from an earlier class: the week start of its unit, then its gap. */
+    /** Has a lesson begin with its class where there is time left in the one before. */
+    private boolean beginWith(int i) {
+        Lesson lesson = lesson(i);
+        LocalDate day = paced.stretch().slots().get(pacing.places().get(i).first()).date();
+        if (day.equals(section.pin(lesson))) {
+            return false;
+        }
+        section = section.withPin(lesson.id(), Optional.of(day));
+        add(
+                "Begin " + title(i) + " with the class of " + Say.day(day),
+                new Pin(course, section.code(), lesson.id(), day));
+        return true;
+    }
+
+    /** Whether a lesson before it takes part of the slot, so that the slot cannot be held empty. */
+    private boolean within(int i, int slot) {
+        for (int j = 0; j < i; j++) {
+            Place place = pacing.places().get(j);
+            if (place.placed() && place.last() == slot) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Takes away what keeps a lesson from an earlier class: the week start of its unit, then its gap; the gap alone where it is
+     * to begin a week. */
     private boolean nearer(int i) {
         Lesson lesson = lesson(i);
-        if (opensUnit(i) && !section.midWeek().contains(lesson.id())) {
+        boolean begins = paced.stretch().slots().get(pacing.places().get(i).first()).weekStart();
+        boolean within = pacing.places().get(i).used() > 0;
+        boolean gapFirst = begins && !within && section.gap(lesson) > 0;
+        if (opensUnit(i) && !section.midWeek().contains(lesson.id()) && !gapFirst) {
             section = section.withMidWeek(With.member(section.midWeek(), lesson.id(), true));
             add(
                     "Begin the unit of " + title(i) + " mid-week",

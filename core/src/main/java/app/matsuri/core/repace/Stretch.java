@@ -13,8 +13,14 @@ import java.util.Objects;
  * @param lessons what is to be placed, in order
  * @param begun the unit of which a lesson was taught last, and how many breaks end before that; null where none was
  * @param weights what each way of giving way costs
+ * @param usual by minutes, how many a lesson of length 1 takes; 0 where lessons take whole sessions
  */
-public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weights weights) {
+public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weights weights, int usual) {
+
+    /** A stretch whose lessons take whole sessions. */
+    public Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weights weights) {
+        this(slots, lessons, begun, weights, 0);
+    }
 
     /** A unit that is under way. */
     public record Begun(int unit, int breaksBefore) {}
@@ -25,8 +31,9 @@ public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weight
      * @param date its day
      * @param weekStart whether it is the first of its week
      * @param breaksBefore how many breaks of the term end before it
+     * @param minutes how long it is
      */
-    public record Slot(LocalDate date, boolean weekStart, int breaksBefore) {}
+    public record Slot(LocalDate date, boolean weekStart, int breaksBefore, int minutes) {}
 
     /**
      * A lesson that is to be placed.
@@ -35,7 +42,9 @@ public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weight
      * @param length sessions that it asks for, 1 or more
      * @param least sessions that it can be shortened to, 1 or more
      * @param pin the only slot on which it may begin; -1 where it is not pinned, -2 where its pin is no slot
+     * @param pinUsed where it may begin only within its slot: minutes of that which are gone then; 0 for its beginning
      * @param reserve an empty session held back, which may be given up
+     * @param whole it takes whole sessions also where lessons take minutes, as a reserve does
      * @param leavable optional, or the one that yields
      * @param joinable may share the last session of the lesson before it
      * @param opensWeek the first lesson of a unit that asked for a week start
@@ -50,7 +59,9 @@ public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weight
             int length,
             int least,
             int pin,
+            int pinUsed,
             boolean reserve,
+            boolean whole,
             boolean leavable,
             boolean joinable,
             boolean opensWeek,

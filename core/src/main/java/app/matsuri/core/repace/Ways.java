@@ -18,11 +18,15 @@ import java.util.Set;
 public final class Ways {
 
     private final SectionSchedule before;
+    private final Paced then;
+    private final Pacing stood;
     private final Paced now;
 
     private Ways(SectionSchedule before, SectionSchedule after) {
         this.before = before;
-        this.now = Paced.of(after);
+        this.then = Paced.of(before);
+        this.stood = then.stands();
+        this.now = before == after ? then : Paced.of(after);
     }
 
     /**
@@ -143,27 +147,29 @@ public final class Ways {
                 must.add(null);
                 continue;
             }
-            int first = slot(before.sessions().get(old.first()).name());
-            int last = slot(before.sessions().get(old.last()).name());
-            int length = old.slots().size();
-            if (first < 0 || last - first != length - 1) {
+            Place stood = stood(asked.id());
+            int first = stood == null ? -1 : slot(stoodIn(stood.first()));
+            if (first < 0 || slot(stoodIn(stood.last())) - first != stood.length() - 1) {
                 return Optional.empty();
             }
+            int length = stood.given();
             lessons.add(new Asked(
                     asked.id(),
                     asked.unit(),
                     Math.max(asked.length(), length),
                     length,
                     first,
+                    stood.used(),
                     asked.reserve(),
+                    asked.whole(),
                     false,
-                    false,
+                    stood.kind() == Kind.JOINED,
                     asked.opensWeek(),
                     asked.keepsWeeks(),
                     asked.told(),
                     asked.test(),
                     asked.had()));
-            must.add(new Place(Kind.PLACED, first, length));
+            must.add(new Place(stood.kind(), first, stood.length(), length, stood.used()));
         }
         if (must.stream().allMatch(place -> place == null)) {
             return Optional.empty(); // nothing stands behind it that could be caught up with
@@ -172,7 +178,8 @@ public final class Ways {
                 now.stretch().slots(),
                 lessons,
                 now.stretch().begun(),
-                now.stretch().weights());
+                now.stretch().weights(),
+                now.stretch().usual());
         Pacing best = Optimum.of(limited);
         for (int i = 0; i < must.size(); i++) {
             if (must.get(i) != null && !must.get(i).equals(best.places().get(i))) {
@@ -180,6 +187,22 @@ public final class Ways {
             }
         }
         return Optional.of(way(name, sentence + Say.day(day), best));
+    }
+
+    /** Where a lesson that was not taught before stood; null where it did not. */
+    private Place stood(String lesson) {
+        for (int i = 0; i < then.placements().size(); i++) {
+            if (then.placements().get(i).lesson().id().equals(lesson)) {
+                Place place = stood.places().get(i);
+                return place.placed() ? place : null;
+            }
+        }
+        return null;
+    }
+
+    /** The name of the session of a slot before. */
+    private LocalDateTime stoodIn(int slot) {
+        return before.sessions().get(then.sessions().get(slot)).name();
     }
 
     private int slot(LocalDateTime name) {
@@ -216,7 +239,8 @@ public final class Ways {
                 now.stretch().slots(),
                 rest,
                 now.stretch().begun(),
-                now.stretch().weights()));
+                now.stretch().weights(),
+                now.stretch().usual()));
         List<Place> places = new ArrayList<>();
         for (Asked asked : now.stretch().lessons()) {
             boolean leavable = asked.leavable() || asked.reserve();

@@ -24,13 +24,13 @@ class OptimumTest {
 
     private static final LocalDate FIRST = LocalDate.parse("2026-09-07");
 
-    private static Stretch random(Random random) {
+    private static Stretch random(Random random, int usual) {
         List<Slot> slots = new ArrayList<>();
         int breaks = 0;
         int n = 3 + random.nextInt(4);
         for (int i = 0; i < n; i++) {
             breaks += random.nextInt(5) == 0 ? 1 : 0;
-            slots.add(new Slot(FIRST.plusDays(i), i % 3 == 0, breaks));
+            slots.add(new Slot(FIRST.plusDays(i), i % 3 == 0, breaks, usual == 0 ? 50 : List.of(75, 50, 45).get(random.nextInt(3))));
         }
         List<Asked> lessons = new ArrayList<>();
         int unit = 0;
@@ -44,13 +44,16 @@ class OptimumTest {
             }
             int length = 1 + random.nextInt(3);
             boolean had = i == 0 && random.nextInt(4) == 0;
+            boolean reserve = random.nextInt(6) == 0;
             lessons.add(new Asked(
                     "L" + i,
                     unit,
                     length,
                     1 + random.nextInt(length),
                     had || random.nextInt(6) > 0 ? -1 : random.nextInt(n + 1) - 1 < 0 ? -2 : random.nextInt(n),
-                    random.nextInt(6) == 0,
+                    0,
+                    reserve,
+                    reserve,
                     random.nextInt(4) == 0,
                     random.nextInt(3) == 0 && !had,
                     opens && keeps && !had,
@@ -60,7 +63,7 @@ class OptimumTest {
                     had ? 0 : -1));
         }
         Begun begun = random.nextInt(3) == 0 ? new Begun(0, 0) : null;
-        return new Stretch(slots, lessons, begun, Weights.USUAL);
+        return new Stretch(slots, lessons, begun, Weights.USUAL, usual);
     }
 
     /** Every pacing there is: order kept, pins held, at most one lesson joined to a session. */
@@ -80,13 +83,13 @@ class OptimumTest {
                 && !shared
                 && asked.least() == 1
                 && (asked.pin() == -1 || asked.pin() == last)) {
-            next.add(new Object[] {new Place(Kind.JOINED, last, 1), last, true});
+            next.add(new Object[] {Place.joined(last), last, true});
         }
         for (int first = last + 1; first < stretch.slots().size(); first++) {
             for (int length = asked.least(); length <= asked.length(); length++) {
                 boolean fits = first + length <= stretch.slots().size();
                 if (fits && (asked.pin() == -1 || asked.pin() == first)) {
-                    next.add(new Object[] {new Place(Kind.PLACED, first, length), first + length - 1, false});
+                    next.add(new Object[] {Place.of(first, length), first + length - 1, false});
                 }
             }
         }
@@ -101,9 +104,109 @@ class OptimumTest {
     void isAsCheapAsTheCheapestOfAll() {
         Random random = new Random(20260907);
         for (int n = 0; n < 400; n++) {
-            Stretch stretch = random(random);
+            Stretch stretch = random(random, 0);
             List<Pacing> every = new ArrayList<>();
             all(stretch, 0, -1, false, List.of(), every);
+            long least = every.stream()
+                    .mapToLong(p -> Scorer.total(Scorer.costs(stretch, p)))
+                    .min()
+                    .orElseThrow();
+            Pacing best = Optimum.of(stretch);
+            assertThat(every).as("case %d: a pacing that there is", n).contains(best);
+            assertThat(Scorer.total(Scorer.costs(stretch, best)))
+                    .as("case %d of %d pacings: %s", n, every.size(), stretch)
+                    .isEqualTo(least);
+        }
+    }
+
+    /** Minutes taken one by one: where a lesson that begins in a slot, some minutes in, ends; null where they run out. */
+    private static int[] behind(Stretch stretch, int slot, int used, int need) {
+        int at = slot;
+        int gone = used;
+        int left = need;
+        while (left > 0) {
+            if (at == stretch.slots().size()) {
+                return null;
+            }
+            if (gone < stretch.slots().get(at).minutes()) {
+                gone++;
+                left--;
+                continue;
+            }
+            if (left < 10) {
+                break; // what lacks less than ten minutes when a session ends, ends with it
+            }
+            at++;
+            gone = 0;
+        }
+        boolean full = stretch.slots().get(at).minutes() - gone < 10;
+        return new int[] {full ? at + 1 : at, full ? 0 : gone, at};
+    }
+
+    /** Every pacing by minutes: as {@link #all}, from where the lesson before ended or with a later session. */
+    private static void byMinutes(
+            Stretch stretch, int i, int slot, int used, boolean shared, List<Place> places, List<Pacing> found) {
+        if (i == stretch.lessons().size()) {
+            found.add(new Pacing(places));
+            return;
+        }
+        Asked asked = stretch.lessons().get(i);
+        int last = used > 0 ? slot : slot - 1;
+        List<Object[]> next = new ArrayList<>();
+        next.add(new Object[] {Place.NO_ROOM, slot, used, shared});
+        if ((asked.reserve() || asked.leavable()) && asked.pin() == -1) {
+            next.add(new Object[] {Place.LEFT_OUT, slot, used, shared});
+        }
+        if (asked.joinable()
+                && last >= 0
+                && !shared
+                && asked.least() == 1
+                && (asked.pin() == -1 || asked.pin() == last)) {
+            next.add(new Object[] {Place.joined(last), slot, used, true});
+        }
+        boolean alone = asked.whole() || asked.pin() != -1;
+        int whole = used > 0 ? slot + 1 : slot;
+        for (int length = asked.least(); length <= asked.length(); length++) {
+            if (used > 0 && !alone) {
+                int[] end = behind(stretch, slot, used, length * stretch.usual());
+                if (end != null) {
+                    next.add(new Object[] {
+                        new Place(Kind.PLACED, slot, end[2] - slot + 1, length, used), end[0], end[1], false
+                    });
+                }
+            }
+            for (int first = whole; first < stretch.slots().size(); first++) {
+                boolean opens = asked.opensWeek() && stretch.slots().get(first).weekStart();
+                boolean may = first > whole || used == 0 || alone || opens;
+                if (!may || asked.pin() != -1 && asked.pin() != first) {
+                    continue;
+                }
+                int[] end = asked.whole()
+                        ? first + length > stretch.slots().size()
+                                ? null
+                                : new int[] {first + length, 0, first + length - 1}
+                        : behind(stretch, first, 0, length * stretch.usual());
+                if (end != null) {
+                    next.add(new Object[] {
+                        new Place(Kind.PLACED, first, end[2] - first + 1, length, 0), end[0], end[1], false
+                    });
+                }
+            }
+        }
+        for (Object[] one : next) {
+            List<Place> more = new ArrayList<>(places);
+            more.add((Place) one[0]);
+            byMinutes(stretch, i + 1, (int) one[1], (int) one[2], (boolean) one[3], more, found);
+        }
+    }
+
+    @Test
+    void byMinutesItIsAsCheapAsTheCheapestOfAll() {
+        Random random = new Random(20260908);
+        for (int n = 0; n < 400; n++) {
+            Stretch stretch = random(random, 50);
+            List<Pacing> every = new ArrayList<>();
+            byMinutes(stretch, 0, 0, 0, false, List.of(), every);
             long least = every.stream()
                     .mapToLong(p -> Scorer.total(Scorer.costs(stretch, p)))
                     .min()
@@ -121,14 +224,14 @@ class OptimumTest {
         Map<Cost, Integer> same = Map.of(Cost.EMPTY, 5, Cost.LEAVE_OUT, 5, Cost.MID_WEEK, 100);
         List<Slot> slots = new ArrayList<>();
         for (int i = 0; i < 4; i++) {
-            slots.add(new Slot(FIRST.plusDays(i), i == 0 || i == 2, 0));
+            slots.add(new Slot(FIRST.plusDays(i), i == 0 || i == 2, 0, 50));
         }
-        Asked first = new Asked("A", 0, 1, 1, -1, false, true, false, true, true, null, false, -1);
-        Asked second = new Asked("B", 1, 1, 1, -1, false, false, false, true, true, null, false, -1);
+        Asked first = new Asked("A", 0, 1, 1, -1, 0, false, false, true, false, true, true, null, false, -1);
+        Asked second = new Asked("B", 1, 1, 1, -1, 0, false, false, false, false, true, true, null, false, -1);
         Pacing best = Optimum.of(new Stretch(slots, List.of(first, second), null, new Weights(same)));
         assertThat(best.places())
                 .as("an empty session costs as much as leaving A out, and changes less")
-                .containsExactly(new Place(Kind.PLACED, 0, 1), new Place(Kind.PLACED, 2, 1));
+                .containsExactly(Place.of(0, 1), Place.of(2, 1));
     }
 
     @Test
@@ -164,7 +267,7 @@ class OptimumTest {
             }
             int skip = random.nextInt(6) == 0 ? 1 : 0;
             for (int k = skip; k < perWeek && slots.size() < sessions; k++) {
-                slots.add(new Slot(day.plusDays(k), k == skip, breaks));
+                slots.add(new Slot(day.plusDays(k), k == skip, breaks, 50));
             }
             day = day.plusWeeks(1);
         }
@@ -184,13 +287,16 @@ class OptimumTest {
             int length = random.nextInt(4) == 0 ? 2 + random.nextInt(2) : 1;
             boolean pinned = random.nextInt(15) == 0;
             int place = Math.min(sessions - 1, asked + random.nextInt(3));
+            boolean reserve = random.nextInt(12) == 0;
             lessons.add(new Asked(
                     "L" + lessons.size(),
                     unit,
                     length,
                     random.nextBoolean() ? 1 : length,
                     pinned ? place : -1,
-                    random.nextInt(12) == 0,
+                    0,
+                    reserve,
+                    reserve,
                     random.nextInt(6) == 0,
                     random.nextInt(5) == 0,
                     opens && keeps,

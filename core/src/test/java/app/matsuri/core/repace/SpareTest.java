@@ -4,7 +4,7 @@ import static app.matsuri.core.Plans.demoTerm;
 import static app.matsuri.core.Plans.sectionA;
 import static app.matsuri.core.Plans.sectionB;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
 
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Course;
@@ -51,10 +51,18 @@ class SpareTest {
     }
 
     @Test
-    void sectionsPacedByMinutesAreRefused() {
-        Decisions plan = plan(sectionB(), List.of(Unit.of("A", "A", List.of(lesson("A1", false, null)), List.of())));
-        assertThatThrownBy(() -> Spare.of(plan, Schedule.of(plan).sections().get(0)))
-                .isInstanceOf(IllegalArgumentException.class)
-                .hasMessageContaining("paced by minutes");
+    void aSectionPacedByMinutesHasItsSpareToo() {
+        List<Lesson> lessons = new ArrayList<>();
+        for (int i = 0; i < 42; i++) {
+            lessons.add(lesson("A" + i, false, null));
+        }
+        Decisions plan = plan(sectionB(), List.of(Unit.of("A", "A", lessons, List.of())));
+        // 42 lessons of 50 minutes are 28 classes of 75, and there are 30
+        assertThat(Spare.of(plan, Schedule.of(plan).sections().get(0)))
+                .singleElement()
+                .satisfies(s -> {
+                    assertThat(s.classes()).isEqualTo(28);
+                    assertThat(s.bears()).isEqualTo(2);
+                });
     }
 }

@@ -31,11 +31,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** The steps of ways out, made on random plans: the lessons then fall as the way said, at the cost that it said. */
 class StepsTest {
 
-    private static Decisions plan(Random random) {
+    private static Decisions plan(Random random, Section.Pace pace) {
         List<Unit> units = new ArrayList<>();
         Map<String, LocalDate> told = new LinkedHashMap<>();
         int number = 0;
@@ -76,7 +78,8 @@ class StepsTest {
                     Extra.NONE));
         }
         String days = List.of("MO,WE,FR", "TU,TH", "MO,TU,WE,TH,FR", "MO").get(random.nextInt(4));
-        Section section = Section.of("A", Section.Pace.SESSIONS, List.of(meets(days, "09:00", 50)))
+        int minutes = pace == Section.Pace.SESSIONS ? 50 : List.of(75, 40, 110).get(random.nextInt(3));
+        Section section = Section.of("A", pace, List.of(meets(days, "09:00", minutes)))
                 .withTold(Told.of(told));
         return Decisions.of(demoTerm(), List.of(Course.of("MAP 115", "Maps", 50, List.of(section), units)));
     }
@@ -128,18 +131,24 @@ class StepsTest {
                 places.add(now.leftOut() && may ? Place.LEFT_OUT : Place.NO_ROOM);
             } else {
                 boolean joined = then.section().joined().contains(asked.id());
-                places.add(new Place(joined ? Kind.JOINED : Kind.PLACED, slots.get(0), slots.size()));
+                int had = now.slots().size() - slots.size();
+                int given = paced.stretch().usual() == 0 ? slots.size() : then.section().length(now.lesson()) - had;
+                places.add(
+                        joined
+                                ? Place.joined(slots.get(0))
+                                : new Place(Kind.PLACED, slots.get(0), slots.size(), Math.max(1, given), 0));
             }
         }
         return new Pacing(places);
     }
 
-    @Test
-    void theStepsOfEveryWayLeadThere() {
+    @ParameterizedTest
+    @EnumSource(Section.Pace.class)
+    void theStepsOfEveryWayLeadThere(Section.Pace pace) {
         Random random = new Random(20261125);
         int ways = 0;
         for (int n = 0; n < 250; n++) {
-            Decisions plan = plan(random);
+            Decisions plan = plan(random, pace);
             SectionSchedule now = follows(plan);
             if (random.nextBoolean()) {
                 for (int s = 0; s < 3 && s < now.sessions().size(); s++) {

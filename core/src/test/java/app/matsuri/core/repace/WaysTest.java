@@ -145,12 +145,37 @@ class WaysTest {
                 .doesNotContain("CH1");
     }
 
+    /** The worked example of domain.md: usual 50 minutes, sessions of 75 on Tue 1, Thu 3 and Tue 8 September. */
     @Test
-    void aSectionPacedByMinutesIsSaid() {
-        Decisions minutes =
-                plan(sectionB(), List.of(Unit.of("U", "U", List.of(lesson("L", false, false, false)), List.of())));
-        assertThatThrownBy(() -> Ways.tidy(follows(minutes)))
-                .isInstanceOf(IllegalArgumentException.class)
-                .hasMessageContaining("by minutes");
+    void aSectionPacedByMinutesHasItsWaysToo() {
+        Decisions minutes = plan(
+                sectionB(),
+                List.of(Unit.of(
+                        "U",
+                        "U",
+                        List.of(
+                                lesson("A", false, false, false),
+                                lesson("B", false, false, false),
+                                lesson("C", false, false, false),
+                                lesson("D", false, false, false)),
+                        List.of())));
+        Way slide = Ways.slide(follows(minutes));
+        assertThat(slide.total()).isZero();
+        assertThat(slide.dates())
+                .containsEntry("B", List.of(at("2026-09-01T13:00"), at("2026-09-03T13:00")))
+                .containsEntry("C", List.of(at("2026-09-03T13:00")))
+                .containsEntry("D", List.of(at("2026-09-08T13:00")));
+        Decisions told = Decisions.of(
+                demoTerm(),
+                List.of(Course.of(
+                        "HYD 210",
+                        "Reading Rivers",
+                        50,
+                        List.of(sectionB().withTold(Told.of(Map.of("C", day("2026-09-08"))))),
+                        minutes.courses().get(0).units())));
+        assertThat(Ways.slide(follows(told)).costs()).isEqualTo(Map.of(Cost.TOLD, 3));
+        assertThat(Ways.tidy(follows(told)).total())
+                .as("an empty class would cost more")
+                .isEqualTo(3);
     }
 }
