@@ -6,6 +6,8 @@ import app.matsuri.core.repace.Pacing;
 import app.matsuri.core.repace.Stretch;
 import app.matsuri.core.repace.Stretch.Asked;
 import app.matsuri.core.repace.Stretch.Slot;
+import app.matsuri.exchange.repace.Instances;
+import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,7 +26,8 @@ import org.openjdk.jmh.annotations.Warmup;
 
 /**
  * The best pacing of a school year: 180 sessions, 180 lessons in 36 units that ask for week starts, pins, told days, lessons
- * that may be joined, left out or shortened; times 1, 2, 4, 8; and once without told days and joins ("plain").
+ * that may be joined, left out or shortened; times 1, 2, 4, 8; once without told days and joins ("plain"), once with sessions of
+ * 75 minutes that lessons of 50 take by the minute ("minutes"), and instance 18.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
@@ -34,24 +37,28 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(1)
 public class RepaceBench {
 
-    @Param({"plain", "1", "2", "4", "8"})
+    @Param({"18-s180-b", "plain", "minutes", "1", "2", "4", "8"})
     public String size;
 
     private Stretch stretch;
 
     @Setup
-    public void make() {
-        boolean plain = size.equals("plain");
-        stretch = year(plain ? 1 : Integer.parseInt(size), plain);
+    public void make() throws IOException {
+        stretch = switch (size) {
+            case "18-s180-b" -> Instances.stretch(Instances.read(size));
+            case "plain" -> year(1, true, 0);
+            case "minutes" -> year(1, false, 50);
+            default -> year(Integer.parseInt(size), false, 0);
+        };
     }
 
-    private static Stretch year(int times, boolean plain) {
+    private static Stretch year(int times, boolean plain, int usual) {
         LocalDate first = LocalDate.parse("2026-08-31");
         List<Slot> slots = new ArrayList<>();
         for (int i = 0; i < 180 * times; i++) {
             int week = i / 5;
             // three days are lost, and every ninth week is a break
-            slots.add(new Slot(first.plusWeeks(week + week / 9).plusDays(i % 5), i % 5 == 0, week / 9, 50));
+            slots.add(new Slot(first.plusWeeks(week + week / 9).plusDays(i % 5), i % 5 == 0, week / 9, 75));
         }
         List<Asked> lessons = new ArrayList<>();
         for (int n = 0; n < 180 * times; n++) {
@@ -74,7 +81,7 @@ public class RepaceBench {
                     n % 15 == 13,
                     -1));
         }
-        return new Stretch(slots, lessons, null, Weights.USUAL);
+        return new Stretch(slots, lessons, null, Weights.USUAL, usual);
     }
 
     @Benchmark

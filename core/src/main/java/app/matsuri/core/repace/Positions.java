@@ -2,11 +2,7 @@ package app.matsuri.core.repace;
 
 import app.matsuri.core.repace.Stretch.Slot;
 import app.matsuri.core.session.Timetable;
-import java.util.ArrayDeque;
-import java.util.Arrays;
-import java.util.Deque;
 import java.util.List;
-import java.util.TreeMap;
 
 /**
  * Where a lesson may begin: at the start of a session, or by minutes also within one, behind a lesson that ended in it.
@@ -52,66 +48,76 @@ final class Positions {
             }
             return new Positions(slots, 0, slotOf, new int[n + 1], whole);
         }
-        TreeMap<Long, Integer> found = new TreeMap<>();
-        Deque<Long> open = new ArrayDeque<>();
-        for (int k = 0; k <= n; k++) {
-            found.put(key(k, 0), 0);
-            open.add(key(k, 0));
-        }
-        while (!open.isEmpty()) {
-            long at = open.poll();
+        int most = slots.stream().mapToInt(Slot::minutes).max().orElse(0);
+        boolean[] found = new boolean[(n + 1) * (most + 1)];
+        int count = 0;
+        // lessons only lead forward, so one pass finds every position
+        for (int at = 0; at < found.length; at++) {
+            int slot = at / (most + 1);
+            int used = at % (most + 1);
+            if (used != 0 && !found[at]) {
+                continue;
+            }
+            found[at] = true;
+            count++;
             for (int length = 1; length <= longest; length++) {
-                long[] taken = take(slots, slot(at), used(at), length * usual);
-                if (taken != null && found.putIfAbsent(taken[0], 0) == null) {
-                    open.add(taken[0]);
+                long taken = take(slots, slot, used, length * usual);
+                if (taken == NONE) {
+                    break;
                 }
+                found[slot(taken) * (most + 1) + used(taken)] = true;
             }
         }
-        int[] slotOf = new int[found.size()];
-        int[] usedOf = new int[found.size()];
+        int[] slotOf = new int[count];
+        int[] usedOf = new int[count];
+        int[] number = new int[found.length];
         int p = 0;
-        for (long at : found.keySet()) {
-            slotOf[p] = slot(at);
-            usedOf[p] = used(at);
-            if (used(at) == 0) {
-                whole[slot(at)] = p;
+        for (int at = 0; at < found.length; at++) {
+            if (found[at]) {
+                slotOf[p] = at / (most + 1);
+                usedOf[p] = at % (most + 1);
+                if (usedOf[p] == 0) {
+                    whole[slotOf[p]] = p;
+                }
+                number[at] = p++;
             }
-            found.put(at, p++);
         }
         Positions positions = new Positions(slots, usual, slotOf, usedOf, whole);
-        positions.tables(found, longest);
+        positions.tables(number, most + 1, longest);
         return positions;
     }
 
-    private void tables(TreeMap<Long, Integer> found, int longest) {
+    private void tables(int[] number, int width, int longest) {
         behind = new int[longest + 1][slotOf.length];
         ends = new int[longest + 1][slotOf.length];
         for (int length = 1; length <= longest; length++) {
-            Arrays.fill(behind[length], NONE);
             for (int p = 0; p < slotOf.length; p++) {
-                long[] taken = take(slots, slotOf[p], usedOf[p], length * usual);
-                if (taken != null) {
-                    behind[length][p] = found.get(taken[0]);
-                    ends[length][p] = (int) taken[1];
-                }
+                long taken = take(slots, slotOf[p], usedOf[p], length * usual);
+                behind[length][p] = taken == NONE ? NONE : number[slot(taken) * width + used(taken)];
+                ends[length][p] = end(taken);
             }
         }
     }
 
-    private static long key(int slot, int used) {
-        return (long) slot << 20 | used;
+    /** A position behind a lesson, with the slot in which that ends. */
+    private static long key(int slot, int used, int end) {
+        return (long) end << 40 | (long) slot << 20 | used;
+    }
+
+    private static int end(long key) {
+        return (int) (key >> 40);
     }
 
     private static int slot(long key) {
-        return (int) (key >> 20);
+        return (int) (key >> 20) & 0xFFFFF;
     }
 
     private static int used(long key) {
         return (int) (key & 0xFFFFF);
     }
 
-    /** Takes minutes from session to session: where it ends up, and in which slot it ends; null where there are too few. */
-    private static long[] take(List<Slot> slots, int from, int gone, int need) {
+    /** Takes minutes from session to session: where it ends up; {@link #NONE} where there are too few. */
+    private static long take(List<Slot> slots, int from, int gone, int need) {
         int at = from;
         int used = gone;
         int rest = need;
@@ -120,16 +126,16 @@ final class Positions {
             if (rest < left) {
                 used += rest;
                 boolean tooShort = slots.get(at).minutes() - used < Timetable.LEAST_MINUTES;
-                return new long[] {tooShort ? key(at + 1, 0) : key(at, used), at};
+                return tooShort ? key(at + 1, 0, at) : key(at, used, at);
             }
             rest -= left;
             at++;
             used = 0;
             if (rest < Timetable.LEAST_MINUTES) {
-                return new long[] {key(at, 0), at - 1L};
+                return key(at, 0, at - 1);
             }
         }
-        return null;
+        return NONE;
     }
 
     int size() {

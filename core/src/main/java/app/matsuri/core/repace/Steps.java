@@ -204,7 +204,8 @@ final class Steps {
     /** Has a lesson begin with its class where there is time left in the one before. */
     private boolean beginWith(int i) {
         Lesson lesson = lesson(i);
-        LocalDate day = paced.stretch().slots().get(pacing.places().get(i).first()).date();
+        LocalDate day =
+                paced.stretch().slots().get(pacing.places().get(i).first()).date();
         if (day.equals(section.pin(lesson))) {
             return false;
         }
@@ -230,7 +231,8 @@ final class Steps {
      * to begin a week. */
     private boolean nearer(int i) {
         Lesson lesson = lesson(i);
-        boolean begins = paced.stretch().slots().get(pacing.places().get(i).first()).weekStart();
+        boolean begins =
+                paced.stretch().slots().get(pacing.places().get(i).first()).weekStart();
         boolean within = pacing.places().get(i).used() > 0;
         boolean gapFirst = begins && !within && section.gap(lesson) > 0;
         if (opensUnit(i) && !section.midWeek().contains(lesson.id()) && !gapFirst) {

@@ -30,7 +30,11 @@ class OptimumTest {
         int n = 3 + random.nextInt(4);
         for (int i = 0; i < n; i++) {
             breaks += random.nextInt(5) == 0 ? 1 : 0;
-            slots.add(new Slot(FIRST.plusDays(i), i % 3 == 0, breaks, usual == 0 ? 50 : List.of(75, 50, 45).get(random.nextInt(3))));
+            slots.add(new Slot(
+                    FIRST.plusDays(i),
+                    i % 3 == 0,
+                    breaks,
+                    usual == 0 ? 50 : List.of(75, 50, 45).get(random.nextInt(3))));
         }
         List<Asked> lessons = new ArrayList<>();
         int unit = 0;

@@ -19,7 +19,7 @@ import java.util.List;
  * The cost model of re-pacing as constraints for OR-Tools CP-SAT (reference library): cursors, gaps and lengths, and costs read
  * from tables by element constraints. Nothing here is shared with {@link Optimum} but the stretch itself.
  */
-final class SolverModel {
+public final class SolverModel {
 
     static {
         Loader.loadNativeLibraries();
@@ -40,7 +40,7 @@ final class SolverModel {
     }
 
     /** The least cost. */
-    static long least(Stretch stretch) {
+    public static long least(Stretch stretch) {
         return new SolverModel(stretch).solve();
     }
 

@@ -5,7 +5,6 @@ import static app.matsuri.core.Plans.sectionA;
 import static app.matsuri.core.Plans.sectionB;
 import static org.assertj.core.api.Assertions.assertThat;
 
-
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;

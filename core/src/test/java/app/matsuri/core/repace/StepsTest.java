@@ -30,7 +30,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -79,8 +78,8 @@ class StepsTest {
         }
         String days = List.of("MO,WE,FR", "TU,TH", "MO,TU,WE,TH,FR", "MO").get(random.nextInt(4));
         int minutes = pace == Section.Pace.SESSIONS ? 50 : List.of(75, 40, 110).get(random.nextInt(3));
-        Section section = Section.of("A", pace, List.of(meets(days, "09:00", minutes)))
-                .withTold(Told.of(told));
+        Section section =
+                Section.of("A", pace, List.of(meets(days, "09:00", minutes))).withTold(Told.of(told));
         return Decisions.of(demoTerm(), List.of(Course.of("MAP 115", "Maps", 50, List.of(section), units)));
     }
 
@@ -132,7 +131,9 @@ class StepsTest {
             } else {
                 boolean joined = then.section().joined().contains(asked.id());
                 int had = now.slots().size() - slots.size();
-                int given = paced.stretch().usual() == 0 ? slots.size() : then.section().length(now.lesson()) - had;
+                int given = paced.stretch().usual() == 0
+                        ? slots.size()
+                        : then.section().length(now.lesson()) - had;
                 places.add(
                         joined
                                 ? Place.joined(slots.get(0))

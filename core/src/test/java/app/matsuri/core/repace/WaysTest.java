@@ -6,7 +6,6 @@ import static app.matsuri.core.Plans.demoTerm;
 import static app.matsuri.core.Plans.meets;
 import static app.matsuri.core.Plans.sectionB;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Extra;
