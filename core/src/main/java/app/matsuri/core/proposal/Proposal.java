@@ -54,9 +54,30 @@ public record Proposal(
      * @throws app.matsuri.core.change.Refused when it cannot be made
      */
     public static Proposal of(Decisions before, Change change, boolean seen) {
+        return of(Before.of(before), change, seen);
+    }
+
+    /** Decisions with what follows from them, for when several changes of the same are looked at. */
+    public record Before(Decisions decisions, Schedule schedule, List<Finding> findings) {
+
+        /** Works out what follows. */
+        public static Before of(Decisions decisions) {
+            Schedule schedule = Schedule.of(decisions);
+            return new Before(decisions, schedule, Findings.of(schedule));
+        }
+    }
+
+    /**
+     * The proposal of a change of decisions whose consequences are known.
+     *
+     * @param seen students are told what it alters
+     * @throws app.matsuri.core.change.Refused when it cannot be made
+     */
+    public static Proposal of(Before base, Change change, boolean seen) {
+        Decisions before = base.decisions();
         String does = change.sentence(before);
         Change.Outcome outcome = Change.make(change, before);
-        Schedule old = Schedule.of(before);
+        Schedule old = base.schedule();
         Schedule now = Schedule.of(outcome.decisions());
         Map<SectionSchedule, List<Untold>> altered = ToTell.altered(old, now);
         if (seen && !altered.isEmpty()) {
@@ -64,7 +85,7 @@ public record Proposal(
             now = Schedule.of(outcome.decisions());
         }
         List<Moved> moves = new Comparison(change.hands(before)).moves(old, now);
-        List<Finding> had = Findings.of(old);
+        List<Finding> had = base.findings();
         List<Finding> has = Findings.of(now);
         List<Finding> appear = missing(has, had);
         List<Finding> goAway = missing(had, has);

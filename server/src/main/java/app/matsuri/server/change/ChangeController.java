@@ -140,7 +140,8 @@ class ChangeController {
             @RequestParam(defaultValue = "true") boolean seen,
             @RequestBody @Schema(type = "object") JsonNode change) {
         Stored stored = access.look(by, termId);
-        Proposal proposal = Proposal.of(stored.decisions(), ChangeGiven.read(change), seen && stored.beside() == null);
+        Proposal.Before before = Proposal.Before.of(stored.decisions());
+        Proposal proposal = Proposal.of(before, ChangeGiven.read(change), seen && stored.beside() == null);
         boolean setUp = "term".equals(view);
         boolean table = "dates".equals(view);
         boolean beside = "lanes".equals(view);
@@ -151,7 +152,7 @@ class ChangeController {
                 proposal.quiet(),
                 proposal.notes(),
                 stored.beside() == null ? proposal.altered() : 0,
-                late(stored, proposal),
+                late(stored, before.schedule(), proposal),
                 proposal.moves().stream().map(MoveView::of).toList(),
                 proposal.appear().stream().map(WallBuilder::view).toList(),
                 proposal.goAway().stream().map(WallBuilder::view).toList(),
@@ -163,9 +164,9 @@ class ChangeController {
                 beside ? lanes.proposed(stored, proposal) : null);
     }
 
-    private List<LateView> late(Stored stored, Proposal proposal) {
+    private List<LateView> late(Stored stored, Schedule before, Proposal proposal) {
         return Lateness.between(
-                        Schedule.of(stored.decisions()),
+                        before,
                         proposal.schedule(),
                         book.of(stored.termId()),
                         today.now(stored.decisions().term().zone()))

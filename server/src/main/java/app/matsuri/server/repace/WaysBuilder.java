@@ -31,6 +31,7 @@ final class WaysBuilder {
 
     private final Decisions decisions;
     private final Change asked;
+    private final Proposal.Before base;
     private final SectionSchedule before;
     private final Decisions after;
     private final List<String> notes;
@@ -44,7 +45,8 @@ final class WaysBuilder {
     WaysBuilder(Decisions decisions, String key, Change asked) {
         this.decisions = decisions;
         this.asked = asked;
-        before = section(Schedule.of(decisions), key);
+        base = Proposal.Before.of(decisions);
+        before = section(base.schedule(), key);
         Change.Outcome outcome = asked == null ? null : Change.make(asked, decisions);
         after = outcome == null ? decisions : outcome.decisions();
         notes = outcome == null ? List.of() : outcome.notes();
@@ -113,7 +115,7 @@ final class WaysBuilder {
             return new Looked(way, null, null, now);
         }
         Change change = changes.size() == 1 ? changes.get(0) : new Together(does(way), changes);
-        Proposal proposal = Proposal.of(decisions, change);
+        Proposal proposal = Proposal.of(base, change, false);
         return new Looked(way, change, proposal, section(proposal.schedule(), before.key()));
     }
 
