@@ -1567,6 +1567,7 @@ export interface components {
             stands?: components["schemas"]["LaneKnot"][] | null;
             /** Format: int32 */
             taught: number;
+            tests: components["schemas"]["LaneTest"][];
         };
         LaneKnot: {
             /** Format: int32 */
@@ -1590,6 +1591,15 @@ export interface components {
             days: number;
             reason: string;
         };
+        LaneTest: {
+            /** Format: int32 */
+            at: number;
+            course: string;
+            /** Format: date */
+            date: string;
+            id: string;
+            title: string;
+        };
         LaneUnit: {
             code: string;
             colour?: string | null;
@@ -1608,6 +1618,7 @@ export interface components {
             number: number;
         };
         LanesView: {
+            apart: string[];
             /** Format: int32 */
             at: number;
             /** Format: int32 */
@@ -2333,6 +2344,7 @@ export interface components {
             /** @description See docs/plan-file.md */
             change?: string | null;
             course: string;
+            everywhere?: boolean | null;
             /** Format: date */
             noClassOn?: string | null;
             section: string;
@@ -2345,6 +2357,8 @@ export interface components {
             notes: string[];
             said: string;
             section: string;
+            /** Format: int32 */
+            sections: number;
             spare?: components["schemas"]["WaySpare"][] | null;
             units: components["schemas"]["WayUnit"][];
             /** Format: int64 */

@@ -7,7 +7,7 @@ import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import Dialog from "../ui/Dialog.vue";
-import { count, dayMonth } from "../ui/say";
+import { count, dayMonth, weekdayDay } from "../ui/say";
 import Knot from "../ui/Knot.vue";
 import { useFirstField } from "../ui/useFirstField";
 import { threadOf } from "../wall/units";
@@ -26,6 +26,11 @@ const wrong = ref("");
 
 onMounted(async () => {
   await state.load();
+  try {
+    terms.value = (await ask(api.GET("/api/terms"))).filter((t) => t.id !== termId && t.role !== "substitute");
+  } catch (e) {
+    problem.value = (e as Error).message;
+  }
   document.title = "Lanes, Matsuri";
 });
 const courses = computed(() => [...new Set(shown.value?.lanes.map((l) => l.course))]);
@@ -39,6 +44,27 @@ const heading = computed(() => {
   const said = late.map((l) => `${l.course} ${l.section} is ${count(l.behind, "lesson")} behind ${l.furthest}`);
   return `At the end of this week ${said.join("; ")}`;
 });
+/** Other terms, of which one can be laid below for comparison, from its own first week on. */
+const terms = shallowRef<Schemas["TermLine"][]>([]);
+const other = shallowRef<Schemas["LanesView"] | null>(null);
+const otherLanes = computed(
+  () =>
+    other.value?.lanes.filter((l) => (course.value ? l.course === course.value : courses.value.includes(l.course))) ??
+    [],
+);
+const otherLooks = (code: string) =>
+  new Map(other.value?.units.filter((u) => u.course === code).map((u) => [u.id, threadOf(u.number, u.colour ?? "")]));
+const otherCodes = (code: string) =>
+  new Map(other.value?.units.filter((u) => u.course === code).map((u) => [u.id, u.code]));
+async function layBelow(event: Event) {
+  const id = Number((event.target as HTMLSelectElement).value);
+  problem.value = "";
+  try {
+    other.value = id ? await ask(api.GET("/api/terms/{termId}/lanes", { params: { path: { termId: id } } })) : null;
+  } catch (e) {
+    problem.value = (e as Error).message;
+  }
+}
 useFirstField(() => ways.value?.length, "in-step-0");
 const percent = (n: number) => `${(n / (shown.value?.days ?? 1)) * 100}%`;
 
@@ -86,7 +112,19 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
   </Band>
   <h1 class="vh">Lanes</h1>
   <main v-if="shown" class="lanes">
-    <h2 class="title">{{ heading }}</h2>
+    <div class="title top">
+      <h2>{{ heading }}</h2>
+      <label v-if="terms.length"
+        >Below it
+        <select class="field" aria-label="Another term to lay below" @change="layBelow">
+          <option value="">no other term</option>
+          <option v-for="t in terms" :key="t.id" :value="t.id">{{ t.name }}</option>
+        </select></label
+      >
+    </div>
+    <p v-for="said in shown.apart" :key="said" class="apart">
+      <b>▲ {{ said }}</b>
+    </p>
     <div class="row head">
       <div class="label soft">Week</div>
       <div class="over weeks">
@@ -134,6 +172,14 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
           aria-hidden="true"
         ></span>
         <span class="nowline" :style="{ left: percent(shown.at) }" aria-hidden="true"></span>
+        <span
+          v-for="t in lane.tests"
+          :key="t.course + t.id"
+          class="shared"
+          :style="{ left: percent(t.at + 0.5) }"
+          :title="`${t.title}, shared by ${t.course}: ${weekdayDay(t.date)}`"
+          ><span class="vh">{{ t.title }}, shared by {{ t.course }}: {{ weekdayDay(t.date) }}</span></span
+        >
         <LaneLine :knots="lane.knots" :days="shown.days" :looks="looks(lane.course)" :codes="codes(lane.course)" />
         <LaneLine
           v-if="lane.stands"
@@ -145,6 +191,35 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
         />
       </div>
     </section>
+    <template v-if="other">
+      <h2 class="title">{{ other.name }}, week by week below this term</h2>
+      <section v-for="lane in otherLanes" :key="'o' + lane.course + lane.section" class="row">
+        <div class="label">
+          <h2>
+            {{ lane.section }} <span class="soft">{{ lane.course }}</span>
+          </h2>
+          <p class="soft">{{ lane.meets }}</p>
+          <p class="soft">{{ lane.taught }} of {{ lane.lessons }} taught in {{ lane.sessions }} classes</p>
+        </div>
+        <div class="over">
+          <span
+            v-for="o in other.off.filter((x) => x.at < shown!.days)"
+            :key="o.at"
+            class="hatched offrun"
+            :style="{ left: percent(o.at), width: percent(o.days) }"
+            :title="o.reason"
+            aria-hidden="true"
+          ></span>
+          <LaneLine
+            :knots="lane.knots.filter((k) => k.at < shown!.days)"
+            :days="shown.days"
+            :looks="otherLooks(lane.course)"
+            :codes="otherCodes(lane.course)"
+          />
+        </div>
+      </section>
+      <p v-if="!otherLanes.length" class="soft empty">{{ other.name }} has none of these courses.</p>
+    </template>
     <p v-if="!lanes.length" class="soft empty">
       No section yet. <RouterLink :to="`/terms/${termId}/term`">Set up the term</RouterLink> first.
     </p>
@@ -156,6 +231,7 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
     <div v-if="shown" class="legend">
       <span><Knot taught /> taught</span><span><Knot /> planned, the number of the lesson</span
       ><span><Knot goes-on /> goes on</span><span><b class="tb">3</b> test</span
+      ><span v-if="lanes.some((l) => l.tests.length)"><i class="shared key"></i> test shared by courses</span
       ><span><b class="mv">3</b> proposed here; the faint line as it stands</span
       ><span><i class="hatched sw"></i> no class</span><span><i class="nw"></i> now</span>
     </div>
@@ -192,6 +268,35 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
   display: grid;
   grid-template-columns: 232px minmax(900px, 1fr);
   border-bottom: 1px solid var(--rule-firm);
+}
+.top {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  justify-content: space-between;
+}
+.top h2 {
+  margin: 0;
+  font-size: 16px;
+}
+.top label {
+  font-size: 13px;
+  white-space: nowrap;
+}
+.apart {
+  margin: 0;
+  padding: 4px 12px;
+}
+.shared {
+  position: absolute;
+  top: 2px;
+  bottom: 2px;
+  border-left: 3px solid var(--ink);
+  z-index: 2;
+}
+.shared.key {
+  position: static;
+  height: 11px;
 }
 .title {
   margin: 0;

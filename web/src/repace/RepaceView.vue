@@ -21,12 +21,15 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [] }>();
 const state = injectWall();
 
-const { found, wrong, by, chosen, look, taken, toggle, propose, looks, least, best } = useWays(state, props);
+const { found, wrong, by, everywhere, chosen, look, taken, toggle, propose, looks, least, best } = useWays(
+  state,
+  props,
+);
 const why = ref(false);
 const weighing = ref(false);
 /** Problems that are said in full. */
 const MOST = 3;
-watch(by, () => void look(), { immediate: true });
+watch([by, everywhere], () => void look(), { immediate: true });
 function weighed() {
   weighing.value = false;
   void look();
@@ -78,6 +81,9 @@ watch(
         <label for="ways-by">Catch up by</label>
         <DateInput id="ways-by" v-model="by" :term-id="state.termId" :section="`${course}/${section}`" />
       </template>
+      <label v-if="(found?.sections ?? 0) > 1" class="all"
+        ><input v-model="everywhere" type="checkbox" />leave out, join, shorten in all sections</label
+      >
       <button type="button" class="btn" :aria-pressed="why" @click="why = !why">Why</button>
       <button v-if="found" type="button" class="btn" @click="weighing = true">What things cost…</button>
       <button type="button" class="btn" @click="emit('done')">Back to the wall</button>
@@ -200,6 +206,11 @@ watch(
 }
 .head p {
   margin: 2px 0 0;
+}
+.all {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
 }
 .best {
   padding: 14px 14px 0;

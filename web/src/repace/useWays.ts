@@ -32,6 +32,8 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
   const wrong = ref("");
   const by = ref("");
   const chosen = ref("");
+  /** What a way leaves out, shortens or joins holds for all sections of the course. */
+  const everywhere = ref(false);
   /** Steps that are not taken, by way and number. */
   const left = ref<ReadonlySet<string>>(new Set());
 
@@ -45,6 +47,7 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
             course: asked.course,
             section: asked.section,
             tidy: true,
+            everywhere: everywhere.value,
             ...(asked.noClassOn ? { noClassOn: asked.noClassOn } : {}),
             ...(asked.change ? { change: asked.change as never } : {}),
             ...(by.value ? { by: by.value } : {}),
@@ -86,6 +89,7 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
     found,
     wrong,
     by,
+    everywhere,
     chosen,
     look,
     taken,

@@ -2,6 +2,7 @@ package app.matsuri.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -73,6 +74,35 @@ class RepaceJourneysTest {
             page.seeText(".ways", "Total, the least");
             page.keys(Keys.ESCAPE);
             page.see(".wall");
+        }
+    }
+
+    /** Five Tuesdays lost in five weeks, each let slide; then the weeks of the whole year tidied in one step. */
+    @Test
+    void fiveUnitsAreTidiedInOneStep() throws Exception {
+        try (Page page = Page.open(App.demo()).withPlan("K. Aldous", "year-2026-27.json")) {
+            for (String lost : List.of("2026-10-13", "2026-10-20", "2026-10-27", "2026-11-03", "2026-11-10")) {
+                page.stand(lost);
+                page.keys("d");
+                page.see("#off-reason:focus");
+                page.keys("Drill", Keys.ENTER);
+                page.seeText(".strip", "Day off");
+                page.press("Apply");
+                page.gone(".strip");
+            }
+            page.seeText(day("2026-10-26"), "RK1");
+            page.press("tidy the weeks");
+            page.see(".ways");
+            page.click(".ways input[value='tidy-the-weeks']");
+            page.press("Propose this way");
+            page.see(".strip");
+            page.press("Apply");
+            page.gone(".strip");
+            page.seeText(day("2026-10-19"), "RK1");
+            page.seeText(day("2026-10-26"), "TM1");
+            page.seeText(day("2026-11-02"), "PL1");
+            page.hold("z", Keys.CONTROL);
+            page.seeText(day("2026-10-26"), "RK1");
         }
     }
 }

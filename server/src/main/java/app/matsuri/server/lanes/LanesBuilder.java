@@ -10,6 +10,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.Standing;
@@ -18,6 +19,7 @@ import app.matsuri.server.history.History;
 import app.matsuri.server.lanes.LanesView.Lane;
 import app.matsuri.server.lanes.LanesView.LaneKnot;
 import app.matsuri.server.lanes.LanesView.LaneOff;
+import app.matsuri.server.lanes.LanesView.LaneTest;
 import app.matsuri.server.lanes.LanesView.LaneUnit;
 import app.matsuri.server.lanes.LanesView.LaneWeek;
 import java.time.LocalDate;
@@ -25,8 +27,11 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /** Lays the sections of a term out as lanes. */
@@ -83,6 +88,7 @@ final class LanesBuilder {
                 off(),
                 units,
                 schedule.sections().stream().map(this::lane).toList(),
+                apart(),
                 Findings.of(schedule).size(),
                 ends.undo().map(History.Line::sentence).orElse(null),
                 ends.redo().map(History.Line::sentence).orElse(null));
@@ -137,7 +143,45 @@ final class LanesBuilder {
                 beside.size() == 1 ? null : furthest.section().code(),
                 standing(in, furthest, behind, beside.size()),
                 knots,
-                old);
+                old,
+                tests(in));
+    }
+
+    /** Tests of the section that several courses share, its own and others'. */
+    private List<LaneTest> tests(SectionSchedule in) {
+        List<LaneTest> tests = new ArrayList<>();
+        in.dates().stream()
+                .filter(d -> !d.item().details().shared().isEmpty())
+                .forEach(d -> test(in.course().code(), d, tests));
+        in.shared().forEach(s -> test(s.course(), s.dates(), tests));
+        return tests;
+    }
+
+    private void test(String course, ItemDates dates, List<LaneTest> tests) {
+        if (dates.item().test() && dates.main() != null) {
+            LocalDate day = dates.main().toLocalDate();
+            tests.add(new LaneTest(course, dates.item().id(), dates.item().title(), day, at(day)));
+        }
+    }
+
+    /** Shared tests that do not fall on one day in all the sections that sit them. */
+    private List<String> apart() {
+        Map<String, Map<LocalDate, List<String>>> days = new LinkedHashMap<>();
+        for (SectionSchedule in : schedule.sections()) {
+            for (LaneTest test : tests(in)) {
+                days.computeIfAbsent(test.course() + " “" + test.title() + "”", t -> new TreeMap<>())
+                        .computeIfAbsent(test.date(), d -> new ArrayList<>())
+                        .add(in.course().code() + " " + in.section().code());
+            }
+        }
+        return days.entrySet().stream()
+                .filter(e -> e.getValue().size() > 1)
+                .map(e -> e.getKey() + " is on "
+                        + e.getValue().entrySet().stream()
+                                .map(d -> Say.day(d.getKey()) + " in " + String.join(", ", d.getValue()))
+                                .collect(Collectors.joining("; "))
+                        + ".")
+                .toList();
     }
 
     private String standing(SectionSchedule in, SectionSchedule furthest, int behind, int sections) {

@@ -10,6 +10,7 @@ import java.util.List;
  * @param today what is now
  * @param at which day of the term's weeks that is, from 0; before it lies what is past
  * @param days how many days the term's weeks have
+ * @param apart tests shared by several courses that fall on different days, a sentence each
  * @param findings how many there are
  */
 public record LanesView(
@@ -23,6 +24,7 @@ public record LanesView(
         List<LaneOff> off,
         List<LaneUnit> units,
         List<Lane> lanes,
+        List<String> apart,
         int findings,
         @Nullable String undo,
         @Nullable String redo) {
@@ -51,6 +53,7 @@ public record LanesView(
      * @param furthest code of that section; null where the course has one section
      * @param standing how it stands, in words
      * @param knots its lessons, a knot a class
+     * @param tests those that it shares with other courses
      * @param stands likewise as it stands now, where something is proposed that differs; null otherwise
      */
     public record Lane(
@@ -66,7 +69,11 @@ public record LanesView(
             @Nullable String furthest,
             String standing,
             List<LaneKnot> knots,
-            @Nullable List<LaneKnot> stands) {}
+            @Nullable List<LaneKnot> stands,
+            List<LaneTest> tests) {}
+
+    /** A test that several courses share, on its day in a section. */
+    public record LaneTest(String course, String id, String title, LocalDate date, int at) {}
 
     /**
      * A lesson in a class.

@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Weights.Cost;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
+import app.matsuri.core.repace.Everywhere;
 import app.matsuri.core.repace.Spare;
 import app.matsuri.core.repace.Way;
 import app.matsuri.core.repace.Ways;
@@ -31,6 +32,7 @@ final class WaysBuilder {
 
     private final Decisions decisions;
     private final Change asked;
+    private final boolean everywhere;
     private final Proposal.Before base;
     private final SectionSchedule before;
     private final Decisions after;
@@ -40,11 +42,13 @@ final class WaysBuilder {
     /**
      * @param key of the section, "HYD 210/A"
      * @param asked what was lost; null for the plan as it stands
+     * @param everywhere what a way leaves out, shortens or joins holds for all sections of the course
      * @throws IllegalArgumentException when there is no such section
      */
-    WaysBuilder(Decisions decisions, String key, Change asked) {
+    WaysBuilder(Decisions decisions, String key, Change asked, boolean everywhere) {
         this.decisions = decisions;
         this.asked = asked;
+        this.everywhere = everywhere;
         base = Proposal.Before.of(decisions);
         before = section(base.schedule(), key);
         Change.Outcome outcome = asked == null ? null : Change.make(asked, decisions);
@@ -80,6 +84,7 @@ final class WaysBuilder {
                 version,
                 before.course().code(),
                 before.section().code(),
+                before.course().sections().size(),
                 asked == null ? "" : asked.sentence(decisions),
                 notes,
                 asked == null ? null : ChangeJson.write(asked),
@@ -101,22 +106,23 @@ final class WaysBuilder {
     }
 
     /** A way, the change that takes it, and what follows then. */
-    private record Looked(Way way, Change change, Proposal proposal, SectionSchedule then) {}
+    private record Looked(Way way, List<Way.Step> steps, Change change, Proposal proposal, SectionSchedule then) {}
 
     private Looked look(Way way) {
         List<Change> changes = new ArrayList<>();
         if (asked != null) {
             changes.add(asked);
         }
-        if (way.steps() != null) {
-            way.steps().forEach(step -> changes.add(step.change()));
+        List<Way.Step> steps = way.steps() == null || !everywhere ? way.steps() : Everywhere.of(way.steps(), after);
+        if (steps != null) {
+            steps.forEach(step -> changes.add(step.change()));
         }
         if (changes.isEmpty()) {
-            return new Looked(way, null, null, now);
+            return new Looked(way, steps, null, null, now);
         }
         Change change = changes.size() == 1 ? changes.get(0) : new Together(does(way), changes);
         Proposal proposal = Proposal.of(base, change, false);
-        return new Looked(way, change, proposal, section(proposal.schedule(), before.key()));
+        return new Looked(way, steps, change, proposal, section(proposal.schedule(), before.key()));
     }
 
     private String does(Way way) {
@@ -145,9 +151,9 @@ final class WaysBuilder {
                 back,
                 SmallWalls.costs(way, before.course().besides().weights()),
                 way.total(),
-                way.steps() == null
+                looked.steps() == null
                         ? null
-                        : way.steps().stream()
+                        : looked.steps().stream()
                                 .map(s -> new WayStep(s.sentence(), ChangeJson.write(s.change())))
                                 .toList(),
                 amiss(looked.proposal(), true),

@@ -36,6 +36,8 @@ class WaysController {
      * @param change what was lost; null for the plan as it stands
      * @param noClassOn in place of a change, the day on which there was no class; null for none
      * @param by a day by which everything is to be as planned; null for none
+     * @param everywhere whether what a way leaves out, shortens or joins holds for all sections of the course; no where not
+     *     said
      * @param tidy whether tidying the whole term is one of them
      */
     record WaysAsked(
@@ -47,7 +49,8 @@ class WaysController {
 
             @Nullable LocalDate noClassOn,
             @Nullable LocalDate by,
-            boolean tidy) {}
+            boolean tidy,
+            @Nullable Boolean everywhere) {}
 
     @PostMapping(path = "/ways", consumes = "application/json")
     WaysView ways(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody WaysAsked asked) {
@@ -56,7 +59,11 @@ class WaysController {
                 ? NoClass.on(stored.decisions(), asked.course(), asked.section(), asked.noClassOn())
                 : asked.change() == null || asked.change().isNull() ? null : ChangeGiven.read(asked.change());
         try {
-            return new WaysBuilder(stored.decisions(), asked.course() + "/" + asked.section(), change)
+            return new WaysBuilder(
+                            stored.decisions(),
+                            asked.course() + "/" + asked.section(),
+                            change,
+                            Boolean.TRUE.equals(asked.everywhere()))
                     .view(stored.version(), asked.by(), asked.tidy());
         } catch (IllegalArgumentException e) {
             throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "no-ways", "No ways out", e.getMessage());

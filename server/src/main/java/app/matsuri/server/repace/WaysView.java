@@ -10,6 +10,7 @@ import java.util.Map;
  * The ways out of what a change does to a section.
  *
  * @param version on which they were worked out
+ * @param sections how many the course has
  * @param said what the change is, without a full stop; empty where none was given
  * @param notes what did not go quite as asked
  * @param change what was asked about; null for the plan as it stands
@@ -20,6 +21,7 @@ public record WaysView(
         long version,
         String course,
         String section,
+        int sections,
         String said,
         List<String> notes,
 

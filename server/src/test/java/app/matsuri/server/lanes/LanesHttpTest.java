@@ -2,6 +2,7 @@ package app.matsuri.server.lanes;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.Browser;
 import app.matsuri.server.ServerTest;
 import app.matsuri.server.account.Accounts;
@@ -10,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Sections beside each other over HTTP, and what brings one back into step. */
 @ServerTest
@@ -99,5 +101,34 @@ class LanesHttpTest {
         assertThat(browser.get("/api/terms/" + term + "/lanes/in-step?course=HYD%20210&section=Z")
                         .status())
                 .isEqualTo(404);
+    }
+
+    /** Parallel courses with a shared test: it stands on each of their lanes, and where its days differ that is said. */
+    @Test
+    void aTestThatCoursesShareStandsOnTheirLanes() throws Exception {
+        assertThat(lanes().path("apart")).isEmpty();
+        ObjectNode midterm = null;
+        for (JsonNode unit :
+                Json.read(browser.plan(term)).path("courses").get(0).path("units")) {
+            for (JsonNode item : unit.path("items")) {
+                midterm = item.path("id").stringValue("").equals("midterm") ? (ObjectNode) item : midterm;
+            }
+        }
+        assertThat(midterm).isNotNull();
+        midterm.putArray("shared").add("MAP 115");
+        browser.change(term, 1, "{\"kind\":\"put-item\",\"course\":\"HYD 210\",\"item\":" + Json.write(midterm) + "}");
+        JsonNode view = lanes();
+        assertThat(lane(view, "A").path("tests").get(0).path("date").stringValue())
+                .isEqualTo("2026-10-30");
+        JsonNode map = null;
+        for (JsonNode lane : view.path("lanes")) {
+            map = lane.path("course").stringValue().equals("MAP 115") ? lane : map;
+        }
+        assertThat(map).isNotNull();
+        assertThat(map.path("tests").get(0).path("title").stringValue()).isEqualTo("Midterm, in class");
+        assertThat(view.path("apart").get(0).stringValue())
+                .startsWith("HYD 210 “Midterm, in class” is on")
+                .contains("HYD 210 A, MAP 115 A")
+                .contains("HYD 210 B");
     }
 }

@@ -106,6 +106,21 @@ class WaysHttpTest {
     @Test
     void whatCannotBeAskedIsSaid() throws Exception {
         assertThat(ways("Z", "").body().path("detail").stringValue()).contains("There is no section “HYD 210/Z”");
-        assertThat(ways("B", "").body().path("detail").stringValue()).contains("paced by minutes");
+        assertThat(ways("B", "").body().path("ways").size())
+                .as("by minutes too")
+                .isPositive();
+    }
+
+    /** What a way leaves out, shortens or joins for one section, it does for all of the course where that is asked for. */
+    @Test
+    void aWayHoldsForAllSectionsWhereAsked() throws Exception {
+        String flood = ",\"change\":" + ServerTest.FLOOD;
+        JsonNode one = ways("A", flood).body();
+        assertThat(one.path("sections").asInt()).isEqualTo(2);
+        JsonNode all = ways("A", flood + ",\"everywhere\":true").body();
+        assertThat(one.path("ways").toString()).doesNotContain("in all sections");
+        assertThat(all.path("ways").toString()).contains("in all sections");
+        assertThat(all.path("ways").get(1).path("total"))
+                .isEqualTo(one.path("ways").get(1).path("total"));
     }
 }
