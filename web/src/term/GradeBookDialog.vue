@@ -71,7 +71,7 @@ async function read(event: Event) {
           aria-label="Hand-ins, as a file"
           @change="read"
       /></label>
-      <span class="soft"> {{ name || ".csv or .xlsx with the columns course, work, student, handed in" }}</span>
+      <span class="soft said">{{ name || ".csv or .xlsx with the columns course, work, student, handed in" }}</span>
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <template v-if="book?.wrong.length">
@@ -86,3 +86,9 @@ async function read(event: Event) {
     </template>
   </Dialog>
 </template>
+
+<style scoped>
+.said {
+  padding-left: 10px;
+}
+</style>

@@ -22,7 +22,7 @@ const at = (beat?: string | null) =>
       Courses and sections
       <span class="side">
         <button type="button" class="do" @click="emit('book')">grade book</button>
-        <button type="button" class="do" @click="emit('timetable')">read the timetable (.ics)</button>
+        <button type="button" class="do add" @click="emit('timetable')">read the timetable (.ics)</button>
         <button type="button" class="do add" @click="emit('course', '')">add a course</button>
       </span>
     </h2>

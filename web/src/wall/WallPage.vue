@@ -99,14 +99,18 @@ async function load(section: string) {
     focus.value = days.find((d) => d.date >= wall.value!.today)?.date ?? days[0]?.date ?? "";
     document.title = `${wall.value.section.course} ${wall.value.section.section}, Wall, Matsuri`;
   }
-  if (takingOver.value && wall.value) {
-    const change = takingOver.value;
-    takingOver.value = null;
-    await state.propose(change, "always");
-  }
+  await takeOver();
   const thing = String(route.query.thing ?? "");
   if (thing && wall.value) goTo(thing);
 }
+/** Proposes a what-if to the plan as it stands, where one is to be taken over. */
+async function takeOver() {
+  const change = takingOver.value;
+  if (!change || !wall.value) return;
+  takingOver.value = null;
+  await state.propose(change, "always");
+}
+watch(takingOver, takeOver);
 /** Chooses a thing and opens the day it is on. */
 function goTo(thing: string) {
   const [what, id] = [thing.slice(0, thing.indexOf(":")), thing.slice(thing.indexOf(":") + 1)];

@@ -43,6 +43,24 @@ class Screenshots {
                 take(page, "ways");
                 page.press("Back to the wall");
                 page.see(".strip");
+                page.press("What if…");
+                page.see("#keep-name");
+                page.keys("The flood, let slide", Keys.ENTER);
+                page.seeText(".notice", "Kept as");
+                page.press("What if");
+                page.see(".beside .small");
+                take(page, "what-if");
+                page.press("Wall");
+                page.press("not told");
+                page.see("#tell-why");
+                take(page, "told");
+                page.keys(Keys.ESCAPE);
+                page.gone(".p-dialog");
+                page.click(day("2026-10-09"));
+                page.press("Day off…");
+                page.type("#off-reason", "Flood warning");
+                page.press("See what it does");
+                page.see(".strip");
                 page.press("Apply");
                 page.seeText(".notice", "Flood warning");
                 page.click("[aria-label='Undo']");
@@ -108,7 +126,6 @@ class Screenshots {
                 .moveToElement(page.see(day("2026-10-21")))
                 .perform();
         page.see(".carried");
-        take(page, "drag");
         page.keys(Keys.ESCAPE);
         new Actions(page.driver).release().perform();
         page.gone(".carried");
@@ -195,7 +212,6 @@ class Screenshots {
                         + "November 24   Early dismissal 12:30 pm\nNov. 25 - 27   Holiday break, college closed\n"
                         + "Reading day as announced by the Dean");
         page.seeText(".understood", "Bridge Day");
-        take(page, "term-list");
         page.keys(org.openqa.selenium.Keys.ESCAPE);
         page.gone(".p-dialog");
         page.press("change HYD 210 A");
