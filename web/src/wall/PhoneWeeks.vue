@@ -116,6 +116,7 @@ function reopen(day: Day) {
               <span class="code" :class="units.get(l.unit)?.look">{{ l.id }}</span> {{ l.title }}
               <span v-if="l.parts > 1" class="soft">{{ l.part }} of {{ l.parts }}</span>
               <Mark v-if="l.pinned" is="pin" />
+              <span v-if="l.told" class="toldso"><Mark is="told" /> {{ l.told }}</span>
             </div>
             <div v-if="!day.sessions.length && !day.off && day.inTerm && !day.items.length" class="soft">
               does not meet
@@ -134,6 +135,7 @@ function reopen(day: Day) {
                 }}</template
                 ><span v-if="i.which !== 'main-due'" class="soft which">{{ i.which.replace("main-", "") }}</span></span
               >
+              <span v-if="i.told" class="toldso"><Mark is="told" /> {{ i.told }}</span>
               <span class="soft">{{ clock(i.time) }}</span>
             </div>
             <div v-for="n in day.notices" :key="noticeKey(n)" class="it">
