@@ -74,7 +74,7 @@ final class App implements AutoCloseable {
                 .redirectErrorStream(true)
                 .redirectOutput(data.resolve("server.log").toFile())
                 .start();
-        long limit = System.nanoTime() + Duration.ofSeconds(120).toNanos();
+        long limit = System.nanoTime() + Duration.ofSeconds(240).toNanos();
         while (!healthy()) {
             if (!process.isAlive() || System.nanoTime() > limit) {
                 throw new IllegalStateException("not started: " + Files.readString(data.resolve("server.log")));
