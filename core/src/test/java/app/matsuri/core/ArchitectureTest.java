@@ -36,22 +36,41 @@ class ArchitectureTest {
             .definedBy("app.matsuri.core.repace")
             .layer("gradebook")
             .definedBy("app.matsuri.core.gradebook")
+            .layer("lookback")
+            .definedBy("app.matsuri.core.lookback")
+            .layer("rollover")
+            .definedBy("app.matsuri.core.rollover")
             .whereLayer("session")
             .mayOnlyBeAccessedByLayers(
-                    "plan", "flow", "schedule", "change", "findings", "proposal", "repace", "gradebook")
+                    "plan",
+                    "flow",
+                    "schedule",
+                    "change",
+                    "findings",
+                    "proposal",
+                    "repace",
+                    "gradebook",
+                    "lookback",
+                    "rollover")
             .whereLayer("plan")
-            .mayOnlyBeAccessedByLayers("flow", "schedule", "change", "findings", "proposal", "repace", "gradebook")
+            .mayOnlyBeAccessedByLayers(
+                    "flow", "schedule", "change", "findings", "proposal", "repace", "gradebook", "lookback", "rollover")
             .whereLayer("flow")
-            .mayOnlyBeAccessedByLayers("schedule", "change", "findings", "proposal", "repace", "gradebook")
+            .mayOnlyBeAccessedByLayers(
+                    "schedule", "change", "findings", "proposal", "repace", "gradebook", "lookback", "rollover")
             .whereLayer("schedule")
-            .mayOnlyBeAccessedByLayers("change", "findings", "proposal", "repace", "gradebook")
+            .mayOnlyBeAccessedByLayers("change", "findings", "proposal", "repace", "gradebook", "lookback", "rollover")
             .whereLayer("change")
-            .mayOnlyBeAccessedByLayers("findings", "proposal", "repace")
+            .mayOnlyBeAccessedByLayers("findings", "proposal", "repace", "rollover")
             .whereLayer("findings")
             .mayOnlyBeAccessedByLayers("proposal")
+            .whereLayer("repace")
+            .mayOnlyBeAccessedByLayers("rollover")
+            .whereLayer("lookback")
+            .mayOnlyBeAccessedByLayers("rollover")
             .whereLayer("gradebook")
             .mayNotBeAccessedByAnyLayer()
-            .whereLayer("repace")
+            .whereLayer("rollover")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("proposal")
             .mayNotBeAccessedByAnyLayer();

@@ -57,6 +57,8 @@ public sealed interface Change
                 PutWeekNote,
                 SetWeights,
                 Tell,
+                BringCourses,
+                RememberPace,
                 Together {
 
     /**

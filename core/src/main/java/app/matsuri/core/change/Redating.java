@@ -2,6 +2,7 @@ package app.matsuri.core.change;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.calendar.WholeWeeks;
 import app.matsuri.core.change.Change.Outcome;
 import app.matsuri.core.change.Redate.How;
 import app.matsuri.core.plan.Adjustment;
@@ -20,10 +21,8 @@ import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.format.TextStyle;
 import java.time.temporal.TemporalAdjusters;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -272,21 +271,12 @@ final class Redating {
             return Optional.of(by.unit() == Offset.Unit.HOURS ? at.plusHours(by.n()) : at.plusMinutes(by.n()));
         }
         if (by.unit() == Offset.Unit.DAYS && by.n() % 7 != 0) {
-            notes.add(weekdaysChange(by.n()));
+            notes.add(WholeWeeks.trap(by.n()));
         }
         if (to.isEmpty()) {
             notes.add("“" + item.title() + "” stays on " + Say.day(day) + ": the term does not reach so far.");
         }
         return to.map(d -> d.atTime(at.toLocalTime()));
-    }
-
-    /** That so many days are no whole weeks, and which weeks lie on either side. */
-    private static String weekdaysChange(int days) {
-        String becomes = DayOfWeek.MONDAY.plus(days).getDisplayName(TextStyle.FULL, Locale.ENGLISH);
-        int less = Math.abs(days) / 7 * 7;
-        return "By " + Math.abs(days) + (days == 1 || days == -1 ? " day" : " days")
-                + " weekdays change: what is on a Monday comes to a " + becomes + ". "
-                + (less == 0 ? "" : less + " or ") + (less + 7) + " days keep them.";
     }
 
     private static Optional<LocalDate> session(LocalDate day, int by, SectionSchedule view) {

@@ -15,10 +15,7 @@ public record SetWeights(String course, Weights weights) implements Change {
         if (was.weights().equals(weights)) {
             throw new Refused("These are the costs that “" + course + "” has.");
         }
-        return new Outcome(
-                before.withCourse(in.withBesides(
-                        new Besides(was.notices(), was.rhythms(), was.dayNotes(), was.weekNotes(), weights))),
-                weights.doubts());
+        return new Outcome(before.withCourse(in.withBesides(was.withWeights(weights))), weights.doubts());
     }
 
     @Override

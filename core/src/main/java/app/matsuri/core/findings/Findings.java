@@ -25,6 +25,7 @@ public final class Findings {
             new WeeksOverLimit(),
             new MinutesMissing(),
             new ToldOtherwise(),
+            new UnitsTooTight(),
             new SessionsWithoutPlan(),
             new SessionRemarks());
 

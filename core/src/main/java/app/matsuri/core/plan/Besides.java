@@ -8,34 +8,50 @@ import java.util.function.UnaryOperator;
  * What a course has besides its plan: notices, rhythms, words on days and weeks.
  *
  * @param weights what giving way costs when it is paced anew
+ * @param took how long its units took in earlier terms
  */
 public record Besides(
-        List<Notice> notices, List<Rhythm> rhythms, List<DayNote> dayNotes, List<WeekNote> weekNotes, Weights weights) {
+        List<Notice> notices,
+        List<Rhythm> rhythms,
+        List<DayNote> dayNotes,
+        List<WeekNote> weekNotes,
+        Weights weights,
+        List<Took> took) {
 
     /** Nothing. */
-    public static final Besides NONE = new Besides(List.of(), List.of(), List.of(), List.of(), Weights.USUAL);
+    public static final Besides NONE =
+            new Besides(List.of(), List.of(), List.of(), List.of(), Weights.USUAL, List.of());
 
     public Besides {
         notices = List.copyOf(notices);
         rhythms = List.copyOf(rhythms);
         dayNotes = List.copyOf(dayNotes);
         weekNotes = List.copyOf(weekNotes);
+        took = List.copyOf(took);
     }
 
     public Besides withNotices(List<Notice> others) {
-        return new Besides(others, rhythms, dayNotes, weekNotes, weights);
+        return new Besides(others, rhythms, dayNotes, weekNotes, weights, took);
     }
 
     public Besides withRhythms(List<Rhythm> others) {
-        return new Besides(notices, others, dayNotes, weekNotes, weights);
+        return new Besides(notices, others, dayNotes, weekNotes, weights, took);
     }
 
     public Besides withDayNotes(List<DayNote> others) {
-        return new Besides(notices, rhythms, others, weekNotes, weights);
+        return new Besides(notices, rhythms, others, weekNotes, weights, took);
     }
 
     public Besides withWeekNotes(List<WeekNote> others) {
-        return new Besides(notices, rhythms, dayNotes, others, weights);
+        return new Besides(notices, rhythms, dayNotes, others, weights, took);
+    }
+
+    public Besides withWeights(Weights others) {
+        return new Besides(notices, rhythms, dayNotes, weekNotes, others, took);
+    }
+
+    public Besides withTook(List<Took> others) {
+        return new Besides(notices, rhythms, dayNotes, weekNotes, weights, others);
     }
 
     /** The same with every notice changed. */

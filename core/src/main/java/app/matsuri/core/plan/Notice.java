@@ -106,6 +106,11 @@ public record Notice(
         return with(when, With.entry(sections, section, other), only, shared);
     }
 
+    /** The same hidden until another time; null for as soon as students are told. */
+    public Notice hiddenUntil(DateRule other) {
+        return new Notice(id, unit, title, text, place, links, when, sections, reach, only, shared, other, extra);
+    }
+
     /** The same for courses and sections by other codes. */
     public Notice withShared(List<String> others) {
         return with(when, sections, only, others);

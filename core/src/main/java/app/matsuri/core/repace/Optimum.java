@@ -53,8 +53,8 @@ public final class Optimum {
     /** The lesson that is dealt with, and where its states come from. */
     private Asked asked;
 
-    private int[] from;
-    private int[] starting;
+    private final int[] from;
+    private final int[] starting;
 
     /** The cheapest ways to the start of a slot, with nothing of the unit before and with something, less what that splits. */
     private long bare;
@@ -64,8 +64,11 @@ public final class Optimum {
     private int begunFrom;
     private long splits;
 
+    /** By lesson, the first state behind it, and from there on where each came from. */
+    private final int[] lowest;
+
     private final int[][] back;
-    /** By lesson and state, the position in which it begins; null where that follows from where it ends. */
+    /** By lesson, from its first state on, the position in which it begins; null where that follows from where it ends. */
     private final int[][] starts;
 
     private Optimum(Stretch stretch) {
@@ -82,8 +85,11 @@ public final class Optimum {
         int width = positions.size() * 4;
         was = new long[width];
         is = new long[width];
-        back = new int[lessons.size()][width];
-        starts = stretch.usual() > 0 ? new int[lessons.size()][width] : null;
+        from = new int[width];
+        starting = stretch.usual() > 0 ? new int[width] : null;
+        lowest = new int[lessons.size()];
+        back = new int[lessons.size()][];
+        starts = stretch.usual() > 0 ? new int[lessons.size()][] : null;
     }
 
     /**
@@ -111,7 +117,7 @@ public final class Optimum {
         int end = pass();
         Place[] places = new Place[lessons.size()];
         for (int i = lessons.size() - 1; i >= 0; i--) {
-            int how = back[i][end];
+            int how = back[i][end - lowest[i]];
             places[i] = place(i, end, how);
             end = how & (1 << FROM_BITS) - 1;
         }
@@ -147,14 +153,17 @@ public final class Optimum {
     private void lesson(int i, boolean newUnit) {
         asked = lessons.get(i);
         fall.look(asked);
-        from = back[i];
-        starting = starts == null ? null : starts[i];
         nextLow = Integer.MAX_VALUE;
         nextHigh = -1;
         nextLeast = NEVER;
         splits = asked.keepsWeeks() && asked.had() < 0 && !newUnit ? fall.split : 0;
         step(newUnit);
         place();
+        lowest[i] = nextLow;
+        back[i] = Arrays.copyOfRange(from, nextLow, nextHigh + 1);
+        if (starts != null) {
+            starts[i] = Arrays.copyOfRange(starting, nextLow, nextHigh + 1);
+        }
         Arrays.fill(was, low, high + 1, NEVER);
         long[] swap = was;
         was = is;
@@ -173,7 +182,8 @@ public final class Optimum {
             case JOINED -> Place.joined(positions.last(position));
             case PLACED -> {
                 int given = how >> FROM_BITS + KIND_BITS;
-                int start = starts == null ? positions.whole(positions.slot(position) - given) : starts[i][at];
+                int start =
+                        starts == null ? positions.whole(positions.slot(position) - given) : starts[i][at - lowest[i]];
                 int first = positions.slot(start);
                 int end = positions.end(start, given, lessons.get(i).whole());
                 yield new Place(Kind.PLACED, first, end - first + 1, given, positions.used(start));

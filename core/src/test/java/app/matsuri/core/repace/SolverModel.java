@@ -41,10 +41,20 @@ public final class SolverModel {
 
     /** The least cost. */
     public static long least(Stretch stretch) {
-        return new SolverModel(stretch).solve();
+        return least(stretch, Long.MAX_VALUE);
     }
 
-    private long solve() {
+    /**
+     * The least cost, looked for among pacings that cost no more than so much: with the cost of one that is known, the solver
+     * only has to prove that there is none cheaper.
+     *
+     * @throws IllegalStateException where there is no pacing so cheap
+     */
+    public static long least(Stretch stretch, long most) {
+        return new SolverModel(stretch).solve(most);
+    }
+
+    private long solve(long most) {
         IntVar cursor = model.newConstant(-1);
         BoolVar shared = model.newBoolVar("shared");
         model.addEquality(shared, 0);
@@ -119,6 +129,9 @@ public final class SolverModel {
             before = breaksThen;
         }
         model.minimize(cost);
+        if (most < Long.MAX_VALUE) {
+            model.addLessOrEqual(cost, most);
+        }
         CpSolver solver = new CpSolver();
         solver.getParameters().setNumWorkers(2);
         CpSolverStatus status = solver.solve(model);

@@ -1,6 +1,7 @@
 package app.matsuri.exchange.change;
 
 import app.matsuri.core.change.ArrangeNotice;
+import app.matsuri.core.change.BringCourses;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.ChangeNoticeSeries;
 import app.matsuri.core.change.MoveNotice;
@@ -8,17 +9,22 @@ import app.matsuri.core.change.PutDayNote;
 import app.matsuri.core.change.PutNotice;
 import app.matsuri.core.change.PutRhythm;
 import app.matsuri.core.change.PutWeekNote;
+import app.matsuri.core.change.RememberPace;
 import app.matsuri.core.change.RemoveNotice;
 import app.matsuri.core.change.RemoveRhythm;
 import app.matsuri.core.change.SetWeights;
 import app.matsuri.core.change.Tell;
+import app.matsuri.core.plan.Course;
 import app.matsuri.exchange.plan.BesidesReader;
 import app.matsuri.exchange.plan.BesidesWriter;
+import app.matsuri.exchange.plan.CourseReader;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.Out;
+import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.plan.Words;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 
@@ -65,6 +71,13 @@ final class BesidesJson {
         KINDS.put("put-week-note", in -> {
             var note = ChangeJson.needed(in, "note", in.object("note", BesidesReader::weekNote));
             return note == null ? null : new PutWeekNote(in.required("course"), note);
+        });
+        KINDS.put(
+                "remember-pace",
+                in -> new RememberPace(in.required("course"), in.objects("took", BesidesReader::took)));
+        KINDS.put("bring-courses", in -> {
+            List<Course> courses = in.objects("courses", CourseReader::course);
+            return courses.isEmpty() ? null : new BringCourses(in.text("does", "Bring courses"), courses);
         });
         KINDS.put(
                 "tell",
@@ -114,6 +127,14 @@ final class BesidesJson {
             out.put("kind", "remove-rhythm").put("course", remove.course()).put("rhythm", remove.rhythm());
         } else if (change instanceof PutDayNote put) {
             out.put("kind", "put-day-note").put("course", put.course()).put("note", BesidesWriter.dayNote(put.note()));
+        } else if (change instanceof RememberPace keep) {
+            out.put("kind", "remember-pace").put("course", keep.course()).put("took", BesidesWriter.took(keep.took()));
+        } else if (change instanceof BringCourses bring) {
+            out.put("kind", "bring-courses")
+                    .put("does", bring.does())
+                    .put(
+                            "courses",
+                            bring.courses().stream().map(PlanWriter::course).toList());
         } else if (change instanceof Tell tell) {
             out.put("kind", "tell")
                     .put("course", tell.course())

@@ -10,6 +10,7 @@ import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Rhythm;
+import app.matsuri.core.plan.Took;
 import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.plan.Weights;
 import java.time.DayOfWeek;
@@ -36,7 +37,19 @@ public final class BesidesReader {
                 in.objects("rhythms", BesidesReader::rhythm),
                 in.objects("dayNotes", BesidesReader::dayNote),
                 in.objects("weekNotes", BesidesReader::weekNote),
-                weights(in));
+                weights(in),
+                in.objects("took", BesidesReader::took));
+    }
+
+    /** How long a unit took in an earlier term; null when a fault leaves it without meaning. */
+    public static Took took(In in) {
+        String unit = in.id("unit");
+        String term = in.required("term");
+        String section = in.id("section");
+        Integer sessions = in.number("sessions", null, 0);
+        return unit == null || term == null || section == null || sessions == null
+                ? null
+                : new Took(unit, term, section, sessions);
     }
 
     private static Weights weights(In in) {

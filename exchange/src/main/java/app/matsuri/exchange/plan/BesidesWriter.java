@@ -109,6 +109,18 @@ public final class BesidesWriter {
         return differ;
     }
 
+    /** How long units took in earlier terms. */
+    public static List<Map<String, Object>> took(List<Took> took) {
+        return took.stream()
+                .map(t -> new Out()
+                        .put("unit", t.unit())
+                        .put("term", t.term())
+                        .put("section", t.section())
+                        .put("sessions", t.sessions())
+                        .map())
+                .toList();
+    }
+
     public static Map<String, Object> dayNote(DayNote note) {
         return new Out()
                 .put("date", note.date().toString())

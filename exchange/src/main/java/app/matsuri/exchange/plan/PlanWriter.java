@@ -106,6 +106,7 @@ public final class PlanWriter {
                         course.sections().stream().map(PlanWriter::section).toList())
                 .put("units", course.units().stream().map(PlanWriter::unit).toList())
                 .some("weights", BesidesWriter.weights(besides.weights()))
+                .some("took", BesidesWriter.took(besides.took()))
                 .some(
                         "notices",
                         besides.notices().stream().map(BesidesWriter::notice).toList())

@@ -41,6 +41,8 @@ class ChangeJsonTest {
                 "{'kind':'remove-section','course':'C','section':'A'}",
                 "{'kind':'put-course','course':{'code':'C','title':'T','usualMinutes':50,'sections':[],'units':[],'weights':{'told':4,'noRoom':500}}}",
                 "{'kind':'remove-course','course':'C'}",
+                "{'kind':'remember-pace','course':'C','took':[{'unit':'U','term':'Spring 2026','section':'A','sessions':11}]}",
+                "{'kind':'bring-courses','does':'Roll over C','courses':[{'code':'C','title':'T','usualMinutes':50,'sections':[{'code':'A','pace':'sessions'}],'units':[]}]}",
                 "{'kind':'put-closure','first':'2026-10-12','last':'2026-10-13','reason':'Break','closure':{'first':'2026-10-12','last':'2026-10-16','reason':'Break','kind':'break','only':['C/A'],'justInCase':true}}",
                 "{'kind':'mark-days','first':'2026-10-17','last':'2026-10-18','as':'teaches'}",
                 "{'kind':'mark-days','first':'2026-10-13','last':'2026-10-13','as':'runs-as','weekday':'MO'}",

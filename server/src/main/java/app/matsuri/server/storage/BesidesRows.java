@@ -58,7 +58,8 @@ final class BesidesRows {
                         n -> n.course.equals(course),
                         n -> n.position,
                         n -> new WeekNote(n.firstDay, none(n.section), n.headline, RowReader.texts(n.targets))),
-                row.weights == null ? Weights.USUAL : RowReader.read(row.weights, BesidesReader::costs));
+                row.weights == null ? Weights.USUAL : RowReader.read(row.weights, BesidesReader::costs),
+                RowReader.list(row.took, BesidesReader::took));
     }
 
     private <R extends Row, T> List<T> list(

@@ -116,6 +116,7 @@ final class RowWriter {
         row.usualMinutes = course.usualMinutes();
         Map<String, Integer> weights = BesidesWriter.weights(course.besides().weights());
         row.weights = weights.isEmpty() ? null : json(weights);
+        row.took = list(BesidesWriter.took(course.besides().took()));
         row.weekLimit = course.weekLimit();
         row.dayLimit = course.dayLimit();
         row.extra = extra(course.extra());

@@ -27,6 +27,7 @@ public final class CourseRow implements Row {
     public int usualMinutes;
     public int weekLimit;
     public String weights;
+    public String took;
     public int dayLimit;
     public String extra;
 

@@ -1,0 +1,165 @@
+package app.matsuri.core.rollover;
+
+import app.matsuri.core.change.BringCourses;
+import app.matsuri.core.change.Change;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.repace.Way;
+import app.matsuri.core.repace.Ways;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/**
+ * Courses of one term copied to another. Rosters, records of what was taught, adjustments and what students were told stay
+ * behind; files, links, rhythms and notices come along.
+ *
+ * @param from the old term
+ * @param courses codes of the courses, one or more
+ * @param units ids of the units that come; empty for all
+ * @param taken what waited for a hand and was given a date
+ * @param fit what finds no session is made to fit, by pacing each such section anew at the least cost
+ * @param again units that are in the new term already are put in place of those
+ */
+public record Rollover(
+        Decisions from,
+        List<String> courses,
+        Set<String> units,
+        RollBy by,
+        Map<Taken, LocalDateTime> taken,
+        boolean fit,
+        boolean again) {
+
+    /**
+     * Something that waits for a hand.
+     *
+     * @param what as in {@link Rolled}
+     * @param id of the lesson or item; of dates that a unit has for what is in it {@code unit:} and the unit's
+     */
+    public record Taken(String course, String what, String id) {}
+
+    public Rollover {
+        courses = List.copyOf(courses);
+        units = Set.copyOf(units);
+        taken = Map.copyOf(taken);
+    }
+
+    /** All of a course, nothing given a date by hand yet. */
+    public static Rollover of(Decisions from, String course, RollBy by) {
+        return new Rollover(from, List.of(course), Set.of(), by, Map.of(), false, false);
+    }
+
+    /** The same by another way. */
+    public Rollover by(RollBy other) {
+        return new Rollover(from, courses, units, other, taken, fit, again);
+    }
+
+    /**
+     * What the new term would come to.
+     *
+     * @throws app.matsuri.core.change.Refused when it cannot be done; the message says what to do
+     */
+    public RolledOver into(Decisions to) {
+        Decisions now = to;
+        List<String> notes = new ArrayList<>();
+        List<CourseRolled> rolled = new ArrayList<>();
+        for (String code : courses) {
+            CourseRolled one = new CourseRolled(this, code, now, notes);
+            rolled.add(one);
+            now = one.brought();
+        }
+        now = keepingPartners(now);
+        if (fit) {
+            now = fitted(now, notes);
+        }
+        Schedule schedule = Schedule.of(now);
+        List<Rolled> rows = new ArrayList<>();
+        for (CourseRolled one : rolled) {
+            rows.addAll(one.rows(schedule));
+        }
+        List<Course> brought = new ArrayList<>();
+        for (String code : courses) {
+            brought.add(now.course(code).orElseThrow());
+        }
+        return new RolledOver(this, to, now, schedule, rows, notes, new BringCourses(sentence(), brought));
+    }
+
+    private String sentence() {
+        String what = String.join(" and ", courses);
+        String which = units.isEmpty() ? "" : units.size() == 1 ? ", one unit," : ", " + units.size() + " units,";
+        String name =
+                from.term().name().isEmpty() ? "the term before" : from.term().name();
+        return "Roll over " + what + which + " from " + name + ", " + word(by);
+    }
+
+    /** "by class", "by week", "by teaching week", "by 141 days", "by rule". */
+    public static String word(RollBy by) {
+        if (by instanceof RollBy.ByDays days) {
+            return "by " + days.days() + " days";
+        }
+        return by instanceof RollBy.ByWeek week
+                ? week.teaching() ? "by teaching week" : "by week"
+                : by instanceof RollBy.ByClass ? "by class" : "by rule";
+    }
+
+    /** What is shared with, or part of, a course that is not in the new term belongs to itself there. */
+    private Decisions keepingPartners(Decisions now) {
+        Set<String> known = new LinkedHashSet<>();
+        now.courses().forEach(c -> {
+            known.add(c.code());
+            c.sections().forEach(s -> known.add(c.code() + "/" + s.code()));
+        });
+        UnaryOperator<List<String>> kept =
+                others -> others.stream().filter(known::contains).toList();
+        Decisions all = now;
+        for (String code : courses) {
+            all = all.withCourse(
+                    code,
+                    course -> course.withSections(course.sections().stream()
+                                    .map(s -> known.contains(s.partOf()) ? s : s.asPartOf(""))
+                                    .toList())
+                            .withUnits(course.units().stream()
+                                    .map(u -> u.withItems(u.items().stream()
+                                            .map(i -> i.withDetails(i.details()
+                                                    .shared(kept.apply(
+                                                            i.details().shared()))))
+                                            .toList()))
+                                    .toList())
+                            .withBesides(course.besides().eachNotice(n -> n.withShared(kept.apply(n.shared())))));
+        }
+        return all;
+    }
+
+    private Decisions fitted(Decisions in, List<String> notes) {
+        Decisions now = in;
+        for (String code : courses) {
+            for (Section section : in.course(code).orElseThrow().sections()) {
+                SectionSchedule follows = Schedule.of(
+                                now.withCourses(List.of(now.course(code).orElseThrow())))
+                        .section(code, section.code())
+                        .orElseThrow();
+                if (follows.placements().stream().noneMatch(p -> p.noSession())) {
+                    continue;
+                }
+                Way way = Ways.tidy(follows);
+                Map<String, Integer> kinds = new LinkedHashMap<>();
+                for (Way.Step step : way.steps() == null ? List.<Way.Step>of() : way.steps()) {
+                    now = Change.make(step.change(), now).decisions();
+                    kinds.merge(step.sentence(), 1, Integer::sum);
+                }
+                if (way.steps() != null) {
+                    notes.add(code + " " + section.code() + " made to fit: " + String.join("; ", kinds.keySet()) + ".");
+                }
+            }
+        }
+        return now;
+    }
+}

@@ -1,0 +1,143 @@
+package app.matsuri.exchange;
+
+import app.matsuri.core.change.Refused;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.rollover.RollBy;
+import app.matsuri.core.rollover.RolledOver;
+import app.matsuri.core.rollover.Rollover;
+import app.matsuri.exchange.plan.Fault;
+import app.matsuri.exchange.plan.PlanFile;
+import app.matsuri.exchange.table.RolloverTable;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.io.StringWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * The command <code>./matsuri roll FILE --course 'HYD 210' --to TERM.json --by class|week|teaching-week|days=141|rule</code>: a
+ * course rolled over to another term without a server. Prints the table of every date, old and new; writes the new plan file
+ * where one is asked for.
+ */
+public final class RollCommand {
+
+    private static final String USAGE = "Usage: ./matsuri roll FILE --course 'HYD 210' --to TERM.json"
+            + " --by class|week|teaching-week|days=141|rule [--units BA,CH] [--fit] [--again] [--out NEW.json]";
+    private static final List<String> VALUES = List.of("--course", "--to", "--by", "--units", "--out");
+    private static final List<String> FLAGS = List.of("--fit", "--again");
+
+    private RollCommand() {}
+
+    public static void main(String[] arguments) throws IOException {
+        PrintStream err = new PrintStream(System.err, true, StandardCharsets.UTF_8);
+        StringWriter text = new StringWriter();
+        int status = run(arguments, text, err);
+        System.out.write(text.toString().getBytes(StandardCharsets.UTF_8));
+        System.out.flush();
+        System.exit(status);
+    }
+
+    /** Runs the command; the exit status. */
+    static int run(String[] arguments, Writer out, PrintStream err) throws IOException {
+        Map<String, String> asked;
+        RollBy by;
+        try {
+            asked = asked(arguments);
+            by = by(asked.get("--by"));
+        } catch (IllegalArgumentException e) {
+            err.println(e.getMessage());
+            err.println(USAGE);
+            return 2;
+        }
+        PlanFile.Reading from = read(arguments[0], err);
+        PlanFile.Reading to = from == null ? null : read(asked.get("--to"), err);
+        if (from == null || to == null) {
+            return 2;
+        }
+        Decisions after;
+        try {
+            RolledOver over = new Rollover(
+                            from.decisions(),
+                            List.of(asked.get("--course")),
+                            units(asked.get("--units")),
+                            by,
+                            Map.of(),
+                            asked.containsKey("--fit"),
+                            asked.containsKey("--again"))
+                    .into(to.decisions());
+            RolloverTable.write(over.rows(), false, out);
+            over.notes().forEach(err::println);
+            after = over.after();
+        } catch (Refused e) {
+            err.println(arguments[0] + ": " + e.getMessage());
+            return 2;
+        }
+        if (asked.containsKey("--out")) {
+            Files.writeString(Path.of(asked.get("--out")), PlanFile.write(after));
+        }
+        return from.faulty() || to.faulty() ? 2 : 0;
+    }
+
+    private static PlanFile.Reading read(String name, PrintStream err) throws IOException {
+        byte[] bytes = DatesCommand.bytes(name, err);
+        if (bytes == null) {
+            return null;
+        }
+        PlanFile.Reading reading = PlanFile.read(bytes);
+        for (Fault fault : reading.faults()) {
+            err.println(fault.line(name));
+        }
+        return reading.decisions() == null ? null : reading;
+    }
+
+    private static Map<String, String> asked(String[] arguments) {
+        Map<String, String> given = new LinkedHashMap<>();
+        for (int i = 1; i < arguments.length; i++) {
+            String name = arguments[i];
+            boolean value = VALUES.contains(name);
+            if (!value && !FLAGS.contains(name) || given.containsKey(name) || value && i + 1 >= arguments.length) {
+                throw new IllegalArgumentException("“" + name + "” is not understood.");
+            }
+            given.put(name, value ? arguments[++i] : "");
+        }
+        for (String needed : List.of("--course", "--to", "--by")) {
+            if (arguments.length == 0 || !given.containsKey(needed)) {
+                throw new IllegalArgumentException("Give a plan file, " + needed + " and what it needs.");
+            }
+        }
+        return given;
+    }
+
+    private static Set<String> units(String given) {
+        return given == null ? Set.of() : new LinkedHashSet<>(List.of(given.split("\\s*,\\s*")));
+    }
+
+    /**
+     * Reads "class", "week", "teaching-week", "days=141" or "rule".
+     *
+     * @throws IllegalArgumentException for anything else
+     */
+    public static RollBy by(String word) {
+        if (word.startsWith("days=")) {
+            try {
+                return new RollBy.ByDays(Integer.parseInt(word.substring("days=".length())));
+            } catch (NumberFormatException e) {
+                throw new IllegalArgumentException("“" + word + "” names no number of days such as days=141.", e);
+            }
+        }
+        return switch (word) {
+            case "class" -> new RollBy.ByClass();
+            case "week" -> new RollBy.ByWeek(false);
+            case "teaching-week" -> new RollBy.ByWeek(true);
+            case "rule" -> new RollBy.ByRule();
+            default -> throw new IllegalArgumentException("There is no way “" + word + "”.");
+        };
+    }
+}

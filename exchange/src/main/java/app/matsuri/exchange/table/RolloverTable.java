@@ -1,0 +1,47 @@
+package app.matsuri.exchange.table;
+
+import app.matsuri.core.rollover.Rolled;
+import app.matsuri.exchange.plan.Words;
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.io.Writer;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** What a rollover comes to as a table: RFC 4180 CSV, lines ending in CRLF. */
+public final class RolloverTable {
+
+    private RolloverTable() {}
+
+    /**
+     * Writes a row for each dated thing of each section.
+     *
+     * @param courses with the course before each row, for several at once
+     */
+    public static void write(List<Rolled> rows, boolean courses, Writer out) {
+        try (CsvWriter csv =
+                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
+            List<String> head = List.of("section", "what", "id", "title", "old", "new", "why");
+            csv.writeRecord(courses ? before("course", head) : head);
+            for (Rolled row : rows) {
+                List<String> cells = List.of(
+                        row.section(),
+                        row.what(),
+                        row.id(),
+                        row.title(),
+                        row.old() == null ? "" : Words.moment(row.old()),
+                        row.now() == null ? "" : Words.moment(row.now()),
+                        row.why());
+                csv.writeRecord(courses ? before(row.course(), cells) : cells);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static List<String> before(String first, List<String> rest) {
+        return Stream.concat(Stream.of(first), rest.stream()).toList();
+    }
+}

@@ -1,0 +1,1 @@
+alter table course add column took varchar(1000000);
