@@ -64,16 +64,16 @@ final class DatesRolled {
         for (Unit unit : in.units) {
             Unit before = course.unit(unit.id()).orElseThrow();
             if (!before.dates().isEmpty()) {
-                Item all = everything(before);
-                Item rolled = rolled(before, all, before.dates(), own, is, new HashMap<>());
-                Map<Which, DateRule> dates = new EnumMap<>(before.dates());
-                for (Which which : Which.values()) {
-                    if (rolled.rule(which) != null) {
-                        dates.put(which, rolled.rule(which));
-                    } else if (said.keySet().stream().anyMatch(k -> k.id().equals(all.id()) && k.which() == which)) {
-                        dates.remove(which);
-                    }
-                }
+                Map<Which, DateRule> dates = new EnumMap<>(Which.class);
+                dates.putAll(before.dates());
+                rolled(before, everything(before), before.dates(), own, is, new HashMap<>())
+                        .forEach((which, rule) -> {
+                            if (rule == null) {
+                                dates.remove(which);
+                            } else {
+                                dates.put(which, rule);
+                            }
+                        });
                 course = course.withUnit(before.withDates(dates));
             }
             for (Item item : before.items()) {
@@ -84,9 +84,9 @@ final class DatesRolled {
                     }
                 }
                 Map<String, Map<Which, Optional<DateRule>>> apart = new HashMap<>();
-                Item rolled = rolled(before, item, rules, own, is, apart);
-                if (rolled != item) {
-                    course = course.withItem(rolled);
+                Map<Which, DateRule> others = rolled(before, item, rules, own, is, apart);
+                if (!others.isEmpty()) {
+                    course = course.withItem(item.withRules(others));
                 }
                 for (Map.Entry<String, Map<Which, Optional<DateRule>>> each : apart.entrySet()) {
                     Section section = course.section(each.getKey()).orElseThrow();
@@ -105,7 +105,8 @@ final class DatesRolled {
         return Item.of("unit:" + unit.id(), null, "other", "Everything in " + unit.title(), null);
     }
 
-    private Item rolled(
+    /** The rules that differ; null for one that goes. */
+    private Map<Which, DateRule> rolled(
             Unit unit,
             Item item,
             Map<Which, DateRule> rules,
@@ -129,7 +130,7 @@ final class DatesRolled {
                 }
             }
         });
-        return others.isEmpty() ? item : item.withRules(others);
+        return others;
     }
 
     private static ItemDates dates(SectionSchedule schedule, Unit unit, Item item, boolean now) {

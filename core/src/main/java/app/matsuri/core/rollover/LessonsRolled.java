@@ -253,7 +253,7 @@ final class LessonsRolled {
             Carried raw = old == null || byRule ? null : in.ways.get(code).raw(old);
             boolean dated = raw != null && raw.at() != null && !(in.rollover.by() instanceof RollBy.ByClass);
             boolean noClass = dated && on(is, raw.at().toLocalDate()).isEmpty();
-            boolean pinned = had.section().pin(lesson) != null && is.section().pin(lesson) == null;
+            boolean pinned = had.section().pin(lesson) != null && is.section().pin(now.lesson()) == null;
             LocalDateTime suggested =
                     pinned && old != null ? in.ways.get(code).date(old).at() : null;
             String why = start == null

@@ -4,6 +4,7 @@ import app.matsuri.core.plan.DayNote;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Rhythm;
+import app.matsuri.core.plan.Took;
 import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.plan.Weights;
 import java.util.LinkedHashMap;
