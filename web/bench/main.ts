@@ -174,6 +174,7 @@ async function ours(): Promise<Parts[]> {
         target: null,
         carrying: false,
         close: false,
+        past: null,
         openWeek: 0,
       }),
   });

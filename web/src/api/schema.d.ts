@@ -148,6 +148,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rollover-previews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rollover-sources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_5"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rollover-tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rollovers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["roll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/starts": {
         parameters: {
             query?: never;
@@ -571,7 +635,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["read_5"];
+        get: operations["read_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -652,6 +716,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["inStep"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/look-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lookBack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/look-back.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -772,6 +868,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/past-weeks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pastWeeks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/plan": {
         parameters: {
             query?: never;
@@ -814,6 +926,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/rollover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1702,6 +1830,80 @@ export interface components {
             name?: string | null;
             text?: string | null;
         };
+        LookBackView: {
+            course: string;
+            courses: string[];
+            /** Format: int32 */
+            findings: number;
+            name: string;
+            redo?: string | null;
+            /** @description See docs/plan-file.md */
+            remember?: string | null;
+            section: string;
+            sections: string[];
+            /** Format: int64 */
+            termId: number;
+            terms: components["schemas"]["LookTerm"][];
+            undo?: string | null;
+            units: components["schemas"]["LookUnit"][];
+            /** Format: int64 */
+            version: number;
+        };
+        LookCell: {
+            /** Format: date */
+            date: string;
+            kind: string;
+            test: boolean;
+            what: string;
+        };
+        LookRow: {
+            beside: string;
+            cells: components["schemas"]["LookCell"][];
+            /** Format: date */
+            first?: string | null;
+            here: boolean;
+            /** Format: date */
+            last?: string | null;
+            lost: string[];
+            notes: string[];
+            /** @description See docs/plan-file.md */
+            pace?: string | null;
+            /** Format: int32 */
+            planned: number;
+            sentence: string;
+            /** Format: int32 */
+            sessions: number;
+            state: string;
+            /** Format: int32 */
+            taught: number;
+            /** Format: int32 */
+            teachingWeeks: number;
+            term: string;
+            /** Format: int64 */
+            termId: number;
+            tests: string[];
+            /** Format: int32 */
+            weeks: number;
+        };
+        LookTerm: {
+            /** Format: date */
+            first: string;
+            /** Format: int64 */
+            id: number;
+            name: string;
+            shown: boolean;
+        };
+        LookUnit: {
+            code: string;
+            colour?: string | null;
+            id: string;
+            /** Format: int32 */
+            number: number;
+            range?: string | null;
+            rows: components["schemas"]["LookRow"][];
+            tight: boolean;
+            title: string;
+        };
         Made: {
             sentence: string;
             /** Format: int64 */
@@ -1751,6 +1953,16 @@ export interface components {
             displayName: string;
             password: string;
             signIn: string;
+        };
+        NewTerm: {
+            country: string;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            name: string;
+            region: string;
+            without: string[];
         };
         NewWhatIf: {
             /** @description See docs/plan-file.md */
@@ -1896,6 +2108,24 @@ export interface components {
             startsWeek: boolean;
             title: string;
         };
+        PastDay: {
+            /** Format: date */
+            date: string;
+            lessons: string[];
+            off?: string | null;
+            titles: string[];
+        };
+        PastWeek: {
+            days: components["schemas"]["PastDay"][];
+            /** Format: date */
+            first: string;
+            /** Format: int32 */
+            number: number;
+        };
+        PastWeeks: {
+            name: string;
+            weeks: components["schemas"]["PastWeek"][];
+        };
         Place: {
             code: string;
             name: string;
@@ -1917,6 +2147,157 @@ export interface components {
             /** Format: int64 */
             version: number;
             wall?: components["schemas"]["WallView"];
+        };
+        RollCourse: {
+            code: string;
+            title: string;
+            units: components["schemas"]["RollUnit"][];
+        };
+        RollOff: {
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            reason: string;
+        };
+        RollSpare: {
+            course: string;
+            /** Format: int32 */
+            free: number;
+            /** Format: int32 */
+            reserve: number;
+            section: string;
+            /** Format: int32 */
+            sessions: number;
+        };
+        RollTerm: {
+            courses: string[];
+            /** Format: date */
+            first: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: date */
+            last: string;
+            name: string;
+        };
+        RollUnit: {
+            code: string;
+            id: string;
+            title: string;
+        };
+        RollWay: {
+            by: string;
+            /** Format: int64 */
+            hands: number;
+            /** Format: int64 */
+            landed: number;
+            messes: string;
+            /** Format: int64 */
+            noSession: number;
+            /** Format: int64 */
+            weekdays: number;
+        };
+        RolledRow: {
+            colour?: string | null;
+            course: string;
+            hand?: string | null;
+            id: string;
+            landed: boolean;
+            /** Format: date-time */
+            now?: string | null;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            old?: string | null;
+            section: string;
+            /** Format: date-time */
+            suggested?: string | null;
+            title: string;
+            unit?: string | null;
+            unitCode?: string | null;
+            weekday?: string | null;
+            what: string;
+            why: string;
+        };
+        RolloverAsked: {
+            form: components["schemas"]["RolloverForm"];
+            /** Format: int64 */
+            version: number;
+        };
+        RolloverChoices: {
+            courses: components["schemas"]["RollCourse"][];
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            name: string;
+            /** Format: int64 */
+            next?: number | null;
+            terms: components["schemas"]["RollTerm"][];
+            yearOn: string[];
+        };
+        RolloverCsv: {
+            content: string;
+            name: string;
+        };
+        RolloverForm: {
+            again: boolean;
+            by: string;
+            courses: string[];
+            fit: boolean;
+            /** Format: int64 */
+            from?: number | null;
+            source?: string | null;
+            taken: components["schemas"]["TakenDate"][];
+            term?: components["schemas"]["NewTerm"];
+            /** Format: int64 */
+            to?: number | null;
+            units: string[];
+        };
+        RolloverMade: {
+            sentence: string;
+            /** Format: int64 */
+            termId: number;
+        };
+        RolloverSource: {
+            courses: components["schemas"]["RollCourse"][];
+            /** Format: date */
+            first: string;
+            id: string;
+            /** Format: int32 */
+            items: number;
+            /** Format: date */
+            last: string;
+            name: string;
+            wrong: components["schemas"]["WrongCell"][];
+        };
+        RolloverSourceGiven: {
+            /** Format: byte */
+            content: string;
+            course: string;
+            name: string;
+            /** Format: int64 */
+            term?: number | null;
+        };
+        RolloverView: {
+            by: string;
+            /** Format: int32 */
+            days: number;
+            /** Format: date */
+            first: string;
+            from: string;
+            /** Format: date */
+            last: string;
+            notes: string[];
+            off: components["schemas"]["RollOff"][];
+            refused?: string | null;
+            rows: components["schemas"]["RolledRow"][];
+            spare: components["schemas"]["RollSpare"][];
+            there: boolean;
+            to: string;
+            /** Format: int64 */
+            version: number;
+            ways: components["schemas"]["RollWay"][];
         };
         RosterGiven: {
             /** Format: byte */
@@ -2127,6 +2508,13 @@ export interface components {
             /** Format: int32 */
             same: number;
         };
+        TakenDate: {
+            /** Format: date-time */
+            at: string;
+            course: string;
+            id: string;
+            what: string;
+        };
         TellingView: {
             /** Format: int32 */
             differ: number;
@@ -2140,6 +2528,7 @@ export interface components {
             /** Format: date */
             last: string;
             name: string;
+            now: boolean;
             role: string;
             sections: string[];
         };
@@ -2411,6 +2800,12 @@ export interface components {
             name: string;
             steps: string[];
         };
+        WrongCell: {
+            /** Format: int32 */
+            row: number;
+            said: string;
+            text: string;
+        };
         WrongLine: {
             /** Format: int32 */
             line: number;
@@ -2663,6 +3058,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Mail"][];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RolloverForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RolloverView"];
+                };
+            };
+        };
+    };
+    read_5: {
+        parameters: {
+            query?: {
+                language?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RolloverSourceGiven"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RolloverSource"];
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RolloverForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RolloverCsv"];
+                };
+            };
+        };
+    };
+    roll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RolloverAsked"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RolloverMade"];
                 };
             };
         };
@@ -3375,7 +3868,7 @@ export interface operations {
             };
         };
     };
-    read_5: {
+    read_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -3518,6 +4011,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InStepView"][];
+                };
+            };
+        };
+    };
+    lookBack: {
+        parameters: {
+            query?: {
+                course?: string;
+                section?: string;
+                terms?: number[];
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookBackView"];
+                };
+            };
+        };
+    };
+    table_1: {
+        parameters: {
+            query: {
+                course: string;
+                section: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };
@@ -3700,6 +4244,32 @@ export interface operations {
             };
         };
     };
+    pastWeeks: {
+        parameters: {
+            query: {
+                past: number;
+                course: string;
+                section: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PastWeeks"];
+                };
+            };
+        };
+    };
     plan: {
         parameters: {
             query?: never;
@@ -3775,6 +4345,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Made"];
+                };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RolloverChoices"];
                 };
             };
         };

@@ -15,6 +15,8 @@ export const router = createRouter({
     { path: "/terms/:termId/dates", component: () => import("../dates/DatesPage.vue") },
     { path: "/terms/:termId/lanes", component: () => import("../lanes/LanesPage.vue") },
     { path: "/terms/:termId/what-ifs", component: () => import("../whatif/WhatIfsPage.vue") },
+    { path: "/terms/:termId/rollover", component: () => import("../rollover/RolloverPage.vue") },
+    { path: "/terms/:termId/look-back", component: () => import("../lookback/LookBackPage.vue") },
     { path: "/terms/:termId/history", component: () => import("../history/HistoryPage.vue") },
   ],
 });

@@ -2,7 +2,10 @@
 import { useRoute } from "vue-router";
 
 /** The views of a term, in the order in which the work is done. The section that is looked at goes along. */
-defineProps<{ termId: number; here: "term" | "wall" | "dates" | "lanes" | "what-ifs" | "history" }>();
+defineProps<{
+  termId: number;
+  here: "term" | "wall" | "dates" | "lanes" | "what-ifs" | "rollover" | "look-back" | "history";
+}>();
 const route = useRoute();
 const views = [
   { path: "term", name: "Term" },
@@ -10,6 +13,8 @@ const views = [
   { path: "dates", name: "Dates" },
   { path: "lanes", name: "Lanes" },
   { path: "what-ifs", name: "What if" },
+  { path: "rollover", name: "Rollover" },
+  { path: "look-back", name: "Look back" },
   { path: "history", name: "History" },
 ] as const;
 </script>

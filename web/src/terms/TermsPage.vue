@@ -15,8 +15,12 @@ const chooser = ref<HTMLInputElement>();
 onMounted(async () => {
   try {
     const found = await ask(api.GET("/api/terms"));
+    // who signs in means the term that they are in
+    const running = found.length === 1 ? found : found.filter((term) => term.now);
     const only =
-      found.length === 1 && found[0] && String(window.history.state?.back).startsWith("/sign-in") ? found[0] : null;
+      running.length === 1 && running[0] && String(window.history.state?.back).startsWith("/sign-in")
+        ? running[0]
+        : null;
     if (only) await router.replace(`/terms/${only.id}/${only.role === "substitute" ? "sheet" : "wall"}`);
     else terms.value = found;
   } catch (e) {

@@ -6,6 +6,7 @@ import { clock, weekdayLong, weekdayName } from "../ui/say";
 import WallRow from "./WallRow.vue";
 import { type Row, rowsOf } from "./rows";
 import { type Looks, looksOf } from "./units";
+import type { Past } from "./usePast";
 
 /** The term on one page: a row a week, a column a weekday. */
 const props = defineProps<{
@@ -23,9 +24,13 @@ const props = defineProps<{
   /** Close-set: one line a day and one week open. */
   close: boolean;
   openWeek: number;
+  /** An earlier term beside this one; null for none. */
+  past: Past | null;
 }>();
 const emit = defineEmits<{ week: [number: number] }>();
 
+/** Width of the earlier term's column, in pixels. */
+const PAST = 168;
 const looks = computed<Looks>((old) => looksOf(props.wall, old));
 const grid = ref<HTMLElement>();
 const width = ref(1000);
@@ -35,11 +40,12 @@ const parts = computed(() =>
   props.wall.columns.map((c) => (c.meets || equal.value ? 2 : width.value < 760 ? 0.68 : 1)),
 );
 const template = computed(
-  () => `${side.value[0]}px ${parts.value.map((p) => `minmax(0,${p}fr)`).join(" ")} ${side.value[1]}px`,
+  () =>
+    `${side.value[0]}px ${parts.value.map((p) => `minmax(0,${p}fr)`).join(" ")} ${side.value[1]}px${props.past ? ` ${PAST}px` : ""}`,
 );
 const room = computed(() => {
   const all = parts.value.reduce((a, b) => a + b, 0);
-  const free = width.value - (side.value[0] ?? 0) - (side.value[1] ?? 0);
+  const free = width.value - (side.value[0] ?? 0) - (side.value[1] ?? 0) - (props.past ? PAST : 0);
   return parts.value.map((p, n) => (free * p) / all - (props.wall.columns[n]?.meets ? 31 : 15));
 });
 const nowWeek = computed(
@@ -94,6 +100,12 @@ defineExpose({ focusDay });
         <span v-else-if="!column.meets" class="soft nc">does not meet</span>
       </div>
       <div class="wh last" role="columnheader">{{ close ? "Work" : "Student work" }}</div>
+      <div v-if="past" class="wh then" role="columnheader">
+        <b>{{ past.name }}</b>
+        <RouterLink :to="{ query: { ...$route.query, past: undefined } }" :aria-label="`Without ${past.name}`"
+          >×</RouterLink
+        >
+      </div>
     </div>
     <WallRow
       v-for="{ week, cells } in rows"
@@ -114,6 +126,7 @@ defineExpose({ focusDay });
       :limit="wall.section.weekLimit"
       :close="close"
       :open="week.number === openWeek"
+      :then="past ? (past.weeks.get(week.number) ?? null) : undefined"
       @keep="emit('week', week.number)"
     />
   </div>

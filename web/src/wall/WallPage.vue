@@ -22,6 +22,7 @@ import { dropChange, fullness, saysDrop } from "./drop";
 import { putOn } from "./outline";
 import { useDrag } from "./useDrag";
 import { useHands } from "./useHands";
+import { usePast } from "./usePast";
 import { WALL, useWall } from "./useWall";
 
 const route = useRoute();
@@ -50,6 +51,7 @@ const openWeek = computed(() => keptWeek.value || weekOf(focus.value));
 const openedDay = computed(() => shown.value?.weeks.flatMap((w) => w.days).find((d) => d.date === opened.value));
 const key = computed(() => (wall.value ? `${wall.value.section.course}/${wall.value.section.section}` : ""));
 
+const past = usePast(termId, key, problem);
 const drag = useDrag(
   () => picked.value,
   (keys, date, held) => {
@@ -290,6 +292,7 @@ async function closeSlip() {
       <WallGrid
         ref="grid"
         :wall="shown"
+        :past="past"
         :focus="focus"
         :opened="opened"
         :run="run"

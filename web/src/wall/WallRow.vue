@@ -5,7 +5,9 @@ import { dayMonth, span } from "../ui/say";
 import DayCell from "./DayCell.vue";
 import LoadStrokes from "./LoadStrokes.vue";
 import type { Cell } from "./rows";
+import PastCell from "./PastCell.vue";
 import type { Looks } from "./units";
+import type { PastWeek } from "./usePast";
 
 /** One week of the wall. Given only what concerns this week, so that a week that says the same is not drawn again. */
 const props = defineProps<{
@@ -32,6 +34,8 @@ const props = defineProps<{
   /** The wall is close-set; then one week is open. */
   close: boolean;
   open: boolean;
+  /** The same week of an earlier term, null where that has none; undefined where no term lies beside this one. */
+  then?: PastWeek | null | undefined;
 }>();
 const emit = defineEmits<{ keep: [] }>();
 const past = computed(() => props.week.days.every((d) => d.past));
@@ -39,7 +43,7 @@ const past = computed(() => props.week.days.every((d) => d.past));
 
 <template>
   <div role="row" class="row" :class="{ nr: cells.some((c) => c.nowLeft) }">
-    <div v-if="band" class="brk hatched" role="gridcell">
+    <div v-if="band" class="brk hatched" :class="{ beside: then !== undefined }" role="gridcell">
       <span class="when">{{ span(week.days[0]!.date, week.days[week.days.length - 1]!.date) }}</span>
       <span class="whole">{{ week.away || "no class" }}</span>
     </div>
@@ -89,5 +93,6 @@ const past = computed(() => props.week.days.every((d) => d.past));
         <LoadStrokes :minutes="week.minutes" :over="week.over" :limit="limit" :close="close && !open" />
       </div>
     </template>
+    <PastCell v-if="then !== undefined" :week="then" />
   </div>
 </template>

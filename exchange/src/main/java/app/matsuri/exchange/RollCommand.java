@@ -5,8 +5,11 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.rollover.RollBy;
 import app.matsuri.core.rollover.RolledOver;
 import app.matsuri.core.rollover.Rollover;
+import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.PlanFile;
+import app.matsuri.exchange.rollover.DatesOfAnother;
 import app.matsuri.exchange.table.RolloverTable;
 import java.io.IOException;
 import java.io.PrintStream;
@@ -15,6 +18,7 @@ import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.ZoneOffset;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -29,8 +33,10 @@ import java.util.Set;
 public final class RollCommand {
 
     private static final String USAGE = "Usage: ./matsuri roll FILE --course 'HYD 210' --to TERM.json"
-            + " --by class|week|teaching-week|days=141|rule [--units BA,CH] [--fit] [--again] [--out NEW.json]";
-    private static final List<String> VALUES = List.of("--course", "--to", "--by", "--units", "--out");
+            + " --by class|week|teaching-week|days=141|rule [--units BA,CH] [--fit] [--again] [--out NEW.json]\n"
+            + "FILE is a plan file, or a table (.csv, .xlsx) with columns title and due, opens or closes; its dates are of the term"
+            + " of --from OLD.json.";
+    private static final List<String> VALUES = List.of("--course", "--to", "--by", "--units", "--out", "--from");
     private static final List<String> FLAGS = List.of("--fit", "--again");
 
     private RollCommand() {}
@@ -56,7 +62,9 @@ public final class RollCommand {
             err.println(USAGE);
             return 2;
         }
-        PlanFile.Reading from = read(arguments[0], err);
+        PlanFile.Reading from = arguments[0].endsWith(".json")
+                ? read(arguments[0], err)
+                : table(arguments[0], asked.get("--course"), asked.get("--from"), err);
         PlanFile.Reading to = from == null ? null : read(asked.get("--to"), err);
         if (from == null || to == null) {
             return 2;
@@ -95,6 +103,27 @@ public final class RollCommand {
             err.println(fault.line(name));
         }
         return reading.decisions() == null ? null : reading;
+    }
+
+    private static PlanFile.Reading table(String name, String course, String old, PrintStream err) throws IOException {
+        byte[] bytes = DatesCommand.bytes(name, err);
+        PlanFile.Reading then = old == null ? null : read(old, err);
+        if (bytes == null || old != null && then == null) {
+            return null;
+        }
+        try {
+            DatesOfAnother.Read read = DatesOfAnother.read(
+                    new Given(Path.of(name).getFileName().toString(), bytes),
+                    course,
+                    then == null ? null : then.decisions(),
+                    ZoneOffset.UTC,
+                    false);
+            read.wrong().forEach(w -> err.println(name + ": row " + w.row() + ": “" + w.text() + "”: " + w.said()));
+            return new PlanFile.Reading(read.decisions(), List.of());
+        } catch (Unreadable e) {
+            err.println(name + ": " + e.getMessage());
+            return null;
+        }
     }
 
     private static Map<String, String> asked(String[] arguments) {

@@ -1,5 +1,6 @@
 package app.matsuri.core.lookback;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Unit;
 import java.time.LocalDate;
 import java.util.List;
@@ -71,6 +72,39 @@ public record UnitPace(
     /** Its sessions, taught and to come. */
     public int sessions() {
         return (int) cells.stream().filter(c -> c.kind() != Kind.LOST).count();
+    }
+
+    /** "Five weeks, of which one was a break: 11 sessions". */
+    public String sentence() {
+        if (first == null) {
+            return "No session";
+        }
+        int off = weeks - teachingWeeks;
+        String long1 = capital(number(weeks)) + (weeks == 1 ? " week" : " weeks");
+        String broken = off == 0 ? "" : ", of which " + number(off) + (off == 1 ? " was a break" : " were breaks");
+        return long1 + broken + ": " + Say.count(sessions(), "session");
+    }
+
+    /** "as planned", "2 more than planned", "still to come". */
+    public String beside() {
+        int more = usual - planned;
+        return switch (state) {
+            case TO_COME -> "still to come";
+            case UNDER_WAY -> taught + " of " + sessions() + " taught";
+            case TAUGHT ->
+                more == 0 ? "as planned" : Math.abs(more) + (more > 0 ? " more" : " fewer") + " than planned";
+        };
+    }
+
+    private static String number(int n) {
+        List<String> words = List.of(
+                "no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven",
+                "twelve");
+        return n < words.size() ? words.get(n) : String.valueOf(n);
+    }
+
+    private static String capital(String word) {
+        return Character.toUpperCase(word.charAt(0)) + word.substring(1);
     }
 
     /** The classes lost between its first and its last. */

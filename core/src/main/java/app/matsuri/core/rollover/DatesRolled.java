@@ -317,13 +317,12 @@ final class DatesRolled {
         LocalDateTime suggested = null;
         String because = why;
         if (hand != null) {
-            suggested = carried != null && carried.at() != null ? carried.at() : lastDay(is, old);
-            because = hand
-                    + (carried != null && carried.at() != null
-                            ? "; " + carried.why() + " would be " + Say.moment(carried.at())
-                            : suggested == null
-                                    ? ""
-                                    : "; the last day that teaches would be " + Say.day(suggested.toLocalDate()));
+            boolean placed = carried != null && carried.at() != null;
+            suggested = placed ? carried.at() : lastDay(is, old);
+            hand += placed
+                    ? "; " + carried.why() + " would be"
+                    : suggested == null ? "" : "; the last day that teaches would be";
+            because = suggested == null ? hand : hand + " " + Say.moment(suggested);
         }
         return new Rolled(
                 in.code,

@@ -265,8 +265,11 @@ final class LessonsRolled {
                                     + (!byRule && was.placed() && was.first() < now.first()
                                             ? ", behind the lessons before it"
                                             : "");
-            String hand = pinned ? "pinned to " + Say.day(had.section().pin(lesson)) + " by hand" : null;
-            String because = pinned && start != null ? hand + "; " + why + " would be" : why;
+            String hand = !pinned
+                    ? null
+                    : "pinned to " + Say.day(had.section().pin(lesson)) + " by hand"
+                            + (suggested == null ? "" : "; " + why + " would be");
+            String because = suggested == null ? why : hand + " " + Say.moment(suggested);
             rows.add(new Rolled(
                     in.code,
                     code,

@@ -1,9 +1,14 @@
 package app.matsuri.core.rollover;
 
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.calendar.WholeWeeks;
 import app.matsuri.core.change.BringCourses;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.format.TextStyle;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * What a rollover comes to, before anything is written.
@@ -41,6 +46,76 @@ public record RolledOver(
     /** How many lessons find no session. */
     public long noSession() {
         return rows.stream().filter(Rolled::noSession).count();
+    }
+
+    /** What it does to dates, in a sentence or two. */
+    public String sentence() {
+        RollBy by = rollover.by();
+        if (by instanceof RollBy.ByDays days) {
+            return WholeWeeks.keeps(days.days())
+                    ? days.days() + " days are " + days.days() / 7 + " whole weeks: weekdays stay." + first()
+                    : WholeWeeks.trap(days.days()) + first();
+        }
+        if (by instanceof RollBy.ByWeek) {
+            return "The same weekday of the same week." + first();
+        }
+        if (by instanceof RollBy.ByRule) {
+            long pins =
+                    hands().stream().filter(r -> r.what().equals(Rolled.LESSON)).count();
+            long dates = hands().size() - pins;
+            return "Keeps the rules and lets the lessons flow into the new sessions. "
+                    + (hands().isEmpty()
+                            ? "Nothing waits for a hand."
+                            : "Only what was fixed by hand waits for a hand: "
+                                    + said(dates, "date")
+                                    + (dates > 0 && pins > 0 ? " and " : "")
+                                    + said(pins, "lesson") + ".");
+        }
+        return byClass();
+    }
+
+    private static String said(long n, String thing) {
+        return n == 0 ? "" : Say.count((int) n, thing);
+    }
+
+    /** The first thing that lands on a day off. */
+    private String first() {
+        return rows.stream()
+                .filter(Rolled::landed)
+                .findFirst()
+                .map(r -> " “" + r.title() + "”: " + r.why()
+                        + (landed() > 1 ? ", and " + (landed() - 1) + " more." : "."))
+                .orElse("");
+    }
+
+    private String byClass() {
+        String code = rollover.courses().get(0);
+        SectionSchedule is = schedule.sections(code).stream().findFirst().orElse(null);
+        if (is == null || is.sessions().size() == 0) {
+            return "There is no class to go by.";
+        }
+        int n = is.sessions().size();
+        List<String> lost = rows.stream()
+                .filter(r -> r.noSession()
+                        && r.section().equals(is.section().code())
+                        && r.course().equals(code))
+                .map(Rolled::id)
+                .toList();
+        return "Session 1 goes to session 1, and so on to " + n + "."
+                + (lost.isEmpty()
+                        ? ""
+                        : " More are missing, so " + String.join(", ", lost.subList(0, Math.min(3, lost.size())))
+                                + (lost.size() > 3 ? " and " + (lost.size() - 3) + " more" : "")
+                                + (lost.size() == 1 ? " finds" : " find") + " no session.")
+                + (changeWeekday() == 0
+                        ? ""
+                        : " The first class is on "
+                                + is.sessions()
+                                        .get(0)
+                                        .date()
+                                        .getDayOfWeek()
+                                        .getDisplayName(TextStyle.FULL, Locale.ENGLISH)
+                                + ".");
     }
 
     /** What waits for a hand, each once, whatever the number of sections; lessons without a session are not among it. */

@@ -13,8 +13,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalLong;
 import java.util.Random;
-import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledOnOs;
 import org.junit.jupiter.api.condition.OS;
@@ -313,26 +313,31 @@ class OptimumTest {
         return new Stretch(slots, lessons, null, Weights.USUAL);
     }
 
-    /** OR-Tools CP-SAT (reference library) on 200 random stretches of 20 to 90 sessions: what was found is there, and nothing is cheaper. */
+    /**
+     * OR-Tools CP-SAT (reference library) on 200 random stretches of 20 to 90 sessions, more of them short: what was found is
+     * there, and nothing is cheaper. The few that it does not decide soon are left out, and others drawn. With
+     * {@code -DargLine=-Dspread=2} more of them are long, and it takes some minutes.
+     */
     @Test
     @EnabledOnOs(
             value = OS.LINUX,
             architectures = "amd64",
             disabledReason = "the solver's native part is taken for this one")
     void isTheOptimumThatAConstraintSolverProves() {
-        assertThat(IntStream.range(0, 200).mapToObj(OptimumTest::disagreement))
-                .filteredOn(said -> !said.isEmpty())
-                .isEmpty();
-    }
-
-    /** What the solver says otherwise of a random stretch; empty where both agree. */
-    private static String disagreement(int n) {
-        Random random = new Random(20261009L + n);
-        // 20 to 90, more of them short, to be quick
-        int sessions = 20 + (int) Math.round(70 * Math.pow(n / 199.0, 5));
-        Stretch stretch = term(random, sessions);
-        long mine = Scorer.total(Scorer.costs(stretch, Optimum.of(stretch)));
-        long proved = SolverModel.least(stretch, mine);
-        return mine == proved ? "" : "case " + n + " of " + sessions + " sessions: " + mine + ", proved " + proved;
+        double spread = Double.parseDouble(System.getProperty("spread", "8"));
+        int proved = 0;
+        int drawn = 0;
+        while (proved < 200) {
+            Random random = new Random(20261009L + drawn++);
+            int sessions = 20 + (int) Math.round(70 * Math.pow(proved / 199.0, spread));
+            Stretch stretch = term(random, sessions);
+            long mine = Scorer.total(Scorer.costs(stretch, Optimum.of(stretch)));
+            OptionalLong least = SolverModel.least(stretch, mine, spread < 4 ? 2 : 1);
+            if (least.isPresent()) {
+                assertThat(mine).as("case %d of %d sessions", drawn, sessions).isEqualTo(least.getAsLong());
+                proved++;
+            }
+            assertThat(drawn).as("drawn for %d proved", proved).isLessThan(260);
+        }
     }
 }

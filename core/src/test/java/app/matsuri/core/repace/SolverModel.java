@@ -14,6 +14,7 @@ import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.LinearExprBuilder;
 import com.google.ortools.sat.Literal;
 import java.util.List;
+import java.util.OptionalLong;
 
 /**
  * The cost model of re-pacing as constraints for OR-Tools CP-SAT (reference library): cursors, gaps and lengths, and costs read
@@ -41,20 +42,23 @@ public final class SolverModel {
 
     /** The least cost. */
     public static long least(Stretch stretch) {
-        return least(stretch, Long.MAX_VALUE);
+        return new SolverModel(stretch)
+                .solve(Long.MAX_VALUE, Double.POSITIVE_INFINITY)
+                .orElseThrow();
     }
 
     /**
      * The least cost, looked for among pacings that cost no more than so much: with the cost of one that is known, the solver
      * only has to prove that there is none cheaper.
      *
-     * @throws IllegalStateException where there is no pacing so cheap
+     * @param effort at most so much, in the solver's own units, which do not hang on the machine
+     * @return empty when that was not enough
      */
-    public static long least(Stretch stretch, long most) {
-        return new SolverModel(stretch).solve(most);
+    public static OptionalLong least(Stretch stretch, long most, double effort) {
+        return new SolverModel(stretch).solve(most, effort);
     }
 
-    private long solve(long most) {
+    private OptionalLong solve(long most, double effort) {
         IntVar cursor = model.newConstant(-1);
         BoolVar shared = model.newBoolVar("shared");
         model.addEquality(shared, 0);
@@ -134,11 +138,15 @@ public final class SolverModel {
         }
         CpSolver solver = new CpSolver();
         solver.getParameters().setNumWorkers(2);
+        solver.getParameters().setMaxDeterministicTime(effort);
         CpSolverStatus status = solver.solve(model);
+        if (status == CpSolverStatus.UNKNOWN || status == CpSolverStatus.FEASIBLE) {
+            return OptionalLong.empty();
+        }
         if (status != CpSolverStatus.OPTIMAL) {
             throw new IllegalStateException("the solver found no proof: " + status);
         }
-        return Math.round(solver.objectiveValue());
+        return OptionalLong.of(Math.round(solver.objectiveValue()));
     }
 
     private IntVar element(IntVar index, long[] table, String name) {

@@ -10,7 +10,8 @@ import java.util.regex.Pattern;
 /** Times of day as people type them: "23:59", "5 pm", "5.30pm", "17h", "17h30", "17 Uhr", "noon". */
 public final class TimeWords {
 
-    static final Pattern TIME = Pattern.compile(
+    /** A time of day within a text. */
+    public static final Pattern TIME = Pattern.compile(
             "\\b(?:(?:at|um|à|a las)\\s+)?(?:(noon|midnight|mittag|mitternacht|midi|minuit|mediod[ií]a|medianoche)"
                     + "|(\\d{1,2})(?:\\s*[:.h]\\s*(\\d{2}))?\\s*(am|pm|a\\.m\\.|p\\.m\\.|uhr|heures?|horas?|h\\b)"
                     + "|(\\d{1,2})\\s?h\\s?(\\d{2})|(\\d{1,2})[:.](\\d{2}))(?![\\d.])",
@@ -24,7 +25,8 @@ public final class TimeWords {
         return matcher.matches() ? of(matcher) : Optional.empty();
     }
 
-    static Optional<LocalTime> of(Matcher m) {
+    /** The time that {@link #TIME} found. */
+    public static Optional<LocalTime> of(Matcher m) {
         if (m.group(1) != null) {
             boolean noon = m.group(1).toLowerCase(Locale.ROOT).matches("noon|mittag|midi|mediod[ií]a");
             return Optional.of(noon ? LocalTime.NOON : LocalTime.of(23, 59));

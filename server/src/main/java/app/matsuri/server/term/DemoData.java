@@ -43,6 +43,9 @@ class DemoData implements SmartInitializingSingleton {
         SignedIn college = accounts.create("tolvanen", "I. Tolvanen", DemoAccounts.PASSWORD);
         Stored autumn = load(college, "autumn-2026.json");
         book.take(autumn.termId(), handIns(autumn));
+        load(college, "spring-2026.json");
+        load(college, "spring-2025.json");
+        load(college, "spring-2027.json");
         SignedIn school = accounts.create("aldous", "K. Aldous", DemoAccounts.PASSWORD);
         load(school, "year-2026-27.json");
     }

@@ -3,6 +3,7 @@ package app.matsuri.server.term;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.PlanFile;
+import app.matsuri.server.Today;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.ChangeService;
 import app.matsuri.server.colleague.Access;
@@ -40,20 +41,24 @@ class TermController {
     private final Access access;
     private final ChangeService changes;
     private final Walls walls;
+    private final Today today;
 
-    TermController(TermStore store, Access access, ChangeService changes, Walls walls) {
+    TermController(TermStore store, Access access, ChangeService changes, Walls walls, Today today) {
         this.store = store;
         this.access = access;
         this.changes = changes;
         this.walls = walls;
+        this.today = today;
     }
 
     /**
      * A term in the list of terms.
      *
      * @param role "own", or as what it was shared: "co-teacher", "reader" or "substitute"
+     * @param now whether today lies in it
      */
-    record TermLine(long id, String name, LocalDate first, LocalDate last, List<String> sections, String role) {}
+    record TermLine(
+            long id, String name, LocalDate first, LocalDate last, List<String> sections, String role, boolean now) {}
 
     /** A term that was made, with what is worth knowing about its file. */
     record MadeTerm(long id, List<Fault> faults) {}
@@ -68,13 +73,20 @@ class TermController {
         return lines;
     }
 
-    private static TermLine line(Stored stored, String role) {
+    private TermLine line(Stored stored, String role) {
         Term term = stored.decisions().term();
         List<String> sections = stored.decisions().courses().stream()
                 .flatMap(c -> c.sections().stream().map(s -> c.code() + "/" + s.code()))
                 .filter(s -> !role.equals("substitute"))
                 .toList();
-        return new TermLine(stored.termId(), term.name(), term.first(), term.last(), sections, role);
+        return new TermLine(
+                stored.termId(),
+                term.name(),
+                term.first(),
+                term.last(),
+                sections,
+                role,
+                term.contains(today.in(term.zone())));
     }
 
     /** Makes a term from a plan file; faults that leave it a meaning are told. */
