@@ -99,7 +99,9 @@ async function choose(event: Event) {
     return;
   }
   await rollover.read(file, only.value?.code ?? courses.value[0]?.code ?? "Course");
-  asked.to = termId;
+  // what is of this term goes on to the next; what is of another comes into this one
+  const own = source.value?.first === choices.value?.first && source.value?.last === choices.value?.last;
+  asked.to = own ? (choices.value?.next ?? null) : termId;
 }
 function backToTerm() {
   source.value = null;

@@ -180,6 +180,16 @@ final class Page implements AutoCloseable {
         on(css, field -> new Select(field).selectByVisibleText(option));
     }
 
+    /** Chooses an option by what it stands for, where several say the same. */
+    void chooseValue(String css, String value) {
+        on(css, field -> new Select(field).selectByValue(value));
+    }
+
+    /** The term that is looked at, by the address. */
+    String term() {
+        return driver.getCurrentUrl().replaceAll(".*/terms/(\\d+)/.*", "$1");
+    }
+
     /** Does something with the first such thing; again where it was drawn anew in between. */
     private void on(String css, Consumer<WebElement> action) {
         waiting().withMessage("on " + css).until(d -> {

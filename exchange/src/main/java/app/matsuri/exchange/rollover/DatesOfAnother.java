@@ -66,7 +66,8 @@ public final class DatesOfAnother {
      * Reads a table.
      *
      * @param code of the course that it becomes
-     * @param then the term that its dates are of, with the sections of the course where it has them; null where that is not known
+     * @param then the term that its dates are of, with the sections of the course where it has them; null where that is not known.
+     *     Where no date lies in it, they are of another
      * @param dayFirst whether 10/11 is the tenth of November
      * @throws Unreadable when it is no such table; the message says what lacks
      */
@@ -113,8 +114,9 @@ public final class DatesOfAnother {
             throw new Unreadable(
                     "No row of “" + file.name() + "” has a date that can be read, such as 2026-10-05 17:00.");
         }
-        Term of = term == null ? around(all, zone) : term;
-        Course known = then == null ? null : then.course(code).orElse(null);
+        boolean within = term != null && all.stream().anyMatch(term::contains);
+        Term of = within ? term : around(all, zone);
+        Course known = !within ? null : then.course(code).orElse(null);
         String title = known == null ? code : known.title();
         Course course =
                 Course.of(code, title, known == null ? 50 : known.usualMinutes(), sections(known), units(units));
