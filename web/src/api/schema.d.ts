@@ -2231,6 +2231,7 @@ export interface components {
             /** Format: date */
             last: string;
             name: string;
+            nameThen: string;
             /** Format: int64 */
             next?: number | null;
             terms: components["schemas"]["RollTerm"][];

@@ -104,7 +104,13 @@ export function useChanges<V extends { version: number }>(termId: number, source
   }
 
   async function reload() {
-    view.value = source.keep(view.value, await source.fetch());
+    try {
+      view.value = source.keep(view.value, await source.fetch());
+    } catch (e) {
+      // what was shown is there no longer, as when the course that was looked at is taken back
+      if (e instanceof ProblemError && e.status === 404) view.value = null;
+      throw e;
+    }
   }
 
   async function fetchProposal(change: Change) {
@@ -149,8 +155,8 @@ export function useChanges<V extends { version: number }>(termId: number, source
     const version = view.value?.version;
     if (version === undefined) return;
     const made = await ask(api.POST(`/api/terms/{termId}/${way}`, { params: { path: { termId } }, body: { version } }));
-    await reload();
     done.value = { text: made.sentence, undo: false };
+    await reload();
   }
 
   function discard() {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, provide, ref, watch } from "vue";
+import { computed, onMounted, provide, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import ChangeLine from "../change/ChangeLine.vue";
+import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
@@ -72,7 +73,6 @@ useFocusBack(
 );
 
 onMounted(async () => {
-  document.addEventListener("keydown", anywhere);
   await state.load();
   document.title = `${view.value?.termName || "Term"}, dates, Matsuri`;
   const asked = String(route.query.section ?? "");
@@ -82,24 +82,12 @@ onMounted(async () => {
   sheet.go(0, 1);
   await grid.value?.focus();
 });
-onBeforeUnmount(() => document.removeEventListener("keydown", anywhere));
 
-function anywhere(event: KeyboardEvent) {
-  const typing = (event.target as HTMLElement).closest("input, select, textarea, [role=dialog]") !== null;
-  if (typing) return;
-  const key = event.key.toLowerCase();
-  if ((event.ctrlKey || event.metaKey) && key === "z") {
-    event.preventDefault();
-    void (event.shiftKey ? state.redo() : state.undo());
-  } else if (event.key === "/") {
-    event.preventDefault();
-    find.value?.focus();
-  } else if (proposal.value && !event.ctrlKey && (key === "a" || key === "x")) {
-    event.preventDefault();
-    if (key === "a") void state.apply();
-    else state.discard();
-  }
-}
+useStepKeys(state, (event) => {
+  if (event.key !== "/") return;
+  event.preventDefault();
+  find.value?.focus();
+});
 function chooseCourse(event: Event) {
   const code = (event.target as HTMLSelectElement).value;
   filter.value.course = code;

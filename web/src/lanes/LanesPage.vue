@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRoute } from "vue-router";
 import { type Change, type Schemas, api, ask } from "../api/client";
 import ChangeLine from "../change/ChangeLine.vue";
+import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
@@ -24,6 +25,7 @@ const asked = shallowRef<Lane | null>(null);
 const ways = shallowRef<Schemas["InStepView"][] | null>(null);
 const wrong = ref("");
 
+useStepKeys(state);
 onMounted(async () => {
   await state.load();
   try {

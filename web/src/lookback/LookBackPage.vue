@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import type { Change, Schemas } from "../api/client";
 import ChangeLine from "../change/ChangeLine.vue";
+import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
@@ -19,6 +20,7 @@ const { state, asked } = useLookBack(termId, String(route.query.section ?? ""));
 const { view, problem, proposal } = state;
 const table = ref(false);
 
+useStepKeys(state);
 onMounted(async () => {
   document.title = "Look back, Matsuri";
   // the section of another view may be of a course without lessons here; the first one is then looked at

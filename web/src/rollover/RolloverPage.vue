@@ -341,4 +341,9 @@ summary::after {
 .empty {
   padding: 20px;
 }
+@media (width < 900px) {
+  .strip .say p:last-child {
+    display: none;
+  }
+}
 </style>

@@ -98,6 +98,7 @@ export function useRollover(termId: number) {
       await doing(async () => {
         const found = await ask(api.GET("/api/terms/{termId}/rollover", { params: { path: { termId } } }));
         choices.value = found;
+        asked.name = found.nameThen;
         asked.first = found.yearOn[0] ?? "";
         asked.last = found.yearOn[1] ?? "";
         asked.to = found.next ?? null;

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, provide, ref, shallowRef, watch } from "vue";
+import { computed, onMounted, provide, ref, shallowRef, watch } from "vue";
 import { useRoute } from "vue-router";
 import ChangeLine from "../change/ChangeLine.vue";
 import { draftOf, written } from "../change/closure";
+import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
@@ -47,9 +48,7 @@ const at = ref({ course: "", section: "" });
 const classAt = ref("");
 let anchor = "";
 
-onBeforeUnmount(() => document.removeEventListener("keydown", anywhere));
 onMounted(async () => {
-  document.addEventListener("keydown", anywhere);
   await state.load();
   document.title = `${view.value?.termName || "Term"}, set up, Matsuri`;
   const days = view.value?.weeks.flatMap((w) => w.days) ?? [];
@@ -122,16 +121,7 @@ function key(event: KeyboardEvent) {
     else painted([date, date], true);
   } else if (event.key === "Escape") close();
 }
-function anywhere(event: KeyboardEvent) {
-  const typing = (event.target as HTMLElement).closest("input, select, textarea, [role=dialog]") !== null;
-  if (typing) return;
-  const lower = event.key.toLowerCase();
-  if ((event.ctrlKey || event.metaKey) && lower === "z") {
-    event.preventDefault();
-    void (event.shiftKey ? state.redo() : state.undo());
-  } else if (lower === "a" && proposal.value && !event.ctrlKey) void state.apply();
-  else if (lower === "x" && proposal.value && !event.ctrlKey) state.discard();
-}
+useStepKeys(state);
 function stand(event: FocusEvent) {
   const date = (event.target as HTMLElement).dataset.date;
   if (date) focus.value = date;

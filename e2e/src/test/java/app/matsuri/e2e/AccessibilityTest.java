@@ -179,6 +179,15 @@ class AccessibilityTest {
         page.press("Lanes");
         page.see(".lanes .knot");
         inBoth(page, "lanes");
+        page.press("Rollover");
+        page.see(".rolled .maybe");
+        inBoth(page, "rollover");
+        page.press("Look back");
+        page.see(".unit .pace");
+        inBoth(page, "look back");
+        page.press("Table");
+        page.see(".scroll table");
+        sound(page, "look back as a table");
         page.press("Wall");
         page.see(".ol .r");
         page.choose("[aria-label='Kind of work']", "reading");

@@ -136,16 +136,6 @@ class Screenshots {
         take(page, "item");
         page.keys(Keys.ESCAPE);
         page.gone(".p-dialog");
-        page.js(
-                "document.querySelector(\".ol [data-row='lesson:CH3']\").dispatchEvent(new MouseEvent('dblclick',{bubbles:true}))");
-        String[] steps = {"Where we stopped", "Reading a section", "Walk to Mill Reach", "Tape and level, in pairs"};
-        for (int i = 0; i < steps.length; i++) {
-            page.press("add a step");
-            page.type("[aria-label='Step " + (i + 1) + ": what happens']", steps[i]);
-        }
-        take(page, "lesson");
-        page.keys(Keys.ESCAPE);
-        page.gone(".p-dialog");
         page.press("Dates");
         page.see(".dg .dg-row");
         page.type(".sieve [type=search]", "log");
@@ -183,6 +173,12 @@ class Screenshots {
         page.gone(".strip");
         page.click("[aria-label='Undo']");
         page.seeText(".title", "every section is in step");
+        page.go("/terms/1/rollover?section=HYD%20210/A");
+        page.see(".rolled .maybe");
+        take(page, "rollover");
+        page.press("Look back");
+        page.see(".unit .pace");
+        take(page, "look-back");
     }
 
     /** The Term view: full, painted, proposed, a list read, a section. */
@@ -199,7 +195,6 @@ class Screenshots {
         page.seeText(".sec.now", "takes 1 class from HYD 210 A");
         page.press("See what it does");
         page.see(".strip");
-        take(page, "term-proposal");
         page.press("Discard");
         page.gone(".strip");
         page.press("paste a list or read a file");

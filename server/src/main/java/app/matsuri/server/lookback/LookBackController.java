@@ -144,6 +144,13 @@ class LookBackController {
 
     private static SectionSchedule section(Stored stored, String course, String section) {
         List<Course> courses = stored.decisions().courses();
+        if (courses.isEmpty()) {
+            throw new Problem(
+                    HttpStatus.NOT_FOUND,
+                    "no-section",
+                    "Nothing to look back at",
+                    "There is no course in this term yet. Roll one over from an earlier term, or add one on the Term view.");
+        }
         String code =
                 course != null || courses.isEmpty() ? course : courses.get(0).code();
         return section(stored, code, section, null);

@@ -21,6 +21,7 @@ import java.io.StringWriter;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,6 +37,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping(path = "/api", produces = "application/json")
 class RolloverController {
+
+    private static final Pattern YEAR = Pattern.compile("\\b(19|20|21)\\d{2}\\b");
 
     private final Rollovers rollovers;
     private final Access access;
@@ -61,6 +64,7 @@ class RolloverController {
      *
      * @param next id of the term that comes next; null for none
      * @param yearOn first and last day a year on, on the same weekdays
+     * @param nameThen what it may be called then
      */
     record RolloverChoices(
             String name,
@@ -69,7 +73,8 @@ class RolloverController {
             List<RollCourse> courses,
             List<RollTerm> terms,
             @Nullable Long next,
-            List<LocalDate> yearOn) {}
+            List<LocalDate> yearOn,
+            String nameThen) {}
 
     @GetMapping("/terms/{termId}/rollover")
     RolloverChoices choices(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
@@ -90,7 +95,9 @@ class RolloverController {
                 courses(from),
                 terms,
                 next,
-                List.of(from.term().first().plusWeeks(52), from.term().last().plusWeeks(52)));
+                List.of(from.term().first().plusWeeks(52), from.term().last().plusWeeks(52)),
+                YEAR.matcher(from.term().name())
+                        .replaceAll(year -> String.valueOf(Integer.parseInt(year.group()) + 1)));
     }
 
     private static RollTerm term(Stored stored) {
