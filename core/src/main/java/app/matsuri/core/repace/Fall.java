@@ -26,8 +26,8 @@ final class Fall {
     private final long testAfterBreak;
     private final long[] dates;
     private final Weights weights;
-    private final Stretch.Begun begins;
-    private final Positions positions;
+    /** By position, how many breaks end before the last session of the unit that is under way there. */
+    private final int[] before;
 
     /** The lesson that is looked at, and what it costs to move it from the day that was told. */
     private Asked asked;
@@ -36,9 +36,7 @@ final class Fall {
     private long told;
 
     Fall(Stretch stretch, Positions positions) {
-        this.positions = positions;
         weights = stretch.weights();
-        begins = stretch.begun();
         empty = weights.of(Cost.EMPTY) * COST;
         across = weights.of(Cost.ACROSS) * COST;
         midWeek = weights.of(Cost.MID_WEEK) * COST;
@@ -54,6 +52,13 @@ final class Fall {
             breaks[k] = slot.breaksBefore();
             weekStart[k] = slot.weekStart();
             dates[k] = slot.date().toEpochDay();
+        }
+        before = new int[positions.size()];
+        for (int p = 0; p < before.length; p++) {
+            int last = positions.last(p);
+            before[p] = last >= 0
+                    ? breaks[last]
+                    : stretch.begun() == null ? 0 : stretch.begun().breaksBefore();
         }
     }
 
@@ -108,7 +113,6 @@ final class Fall {
 
     /** How many breaks end before the last session of the unit that is under way at a position. */
     int before(int position) {
-        int last = positions.last(position);
-        return last < 0 ? begins.breaksBefore() : breaks[last];
+        return before[position];
     }
 }

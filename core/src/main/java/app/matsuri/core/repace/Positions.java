@@ -13,7 +13,9 @@ final class Positions {
     /** That a lesson does not fit. */
     static final int NONE = -1;
 
-    private final List<Slot> slots;
+    /** Minutes of each slot. */
+    private final int[] minutes;
+
     private final int usual;
     private final int[] slotOf;
     private final int[] usedOf;
@@ -23,8 +25,8 @@ final class Positions {
 
     private int[][] ends;
 
-    private Positions(List<Slot> slots, int usual, int[] slotOf, int[] usedOf, int[] whole) {
-        this.slots = slots;
+    private Positions(int[] minutes, int usual, int[] slotOf, int[] usedOf, int[] whole) {
+        this.minutes = minutes;
         this.usual = usual;
         this.slotOf = slotOf;
         this.usedOf = usedOf;
@@ -39,6 +41,12 @@ final class Positions {
      */
     static Positions of(List<Slot> slots, int usual, int longest) {
         int n = slots.size();
+        int[] minutes = new int[n];
+        int most = 0;
+        for (int k = 0; k < n; k++) {
+            minutes[k] = slots.get(k).minutes();
+            most = Math.max(most, minutes[k]);
+        }
         int[] whole = new int[n + 1];
         if (usual == 0) {
             int[] slotOf = new int[n + 1];
@@ -46,9 +54,8 @@ final class Positions {
                 slotOf[k] = k;
                 whole[k] = k;
             }
-            return new Positions(slots, 0, slotOf, new int[n + 1], whole);
+            return new Positions(minutes, 0, slotOf, new int[n + 1], whole);
         }
-        int most = slots.stream().mapToInt(Slot::minutes).max().orElse(0);
         boolean[] found = new boolean[(n + 1) * (most + 1)];
         int count = 0;
         // lessons only lead forward, so one pass finds every position
@@ -61,7 +68,7 @@ final class Positions {
             found[at] = true;
             count++;
             for (int length = 1; length <= longest; length++) {
-                long taken = take(slots, slot, used, length * usual);
+                long taken = take(minutes, slot, used, length * usual);
                 if (taken == NONE) {
                     break;
                 }
@@ -82,7 +89,7 @@ final class Positions {
                 number[at] = p++;
             }
         }
-        Positions positions = new Positions(slots, usual, slotOf, usedOf, whole);
+        Positions positions = new Positions(minutes, usual, slotOf, usedOf, whole);
         positions.tables(number, most + 1, longest);
         return positions;
     }
@@ -92,7 +99,7 @@ final class Positions {
         ends = new int[longest + 1][slotOf.length];
         for (int length = 1; length <= longest; length++) {
             for (int p = 0; p < slotOf.length; p++) {
-                long taken = take(slots, slotOf[p], usedOf[p], length * usual);
+                long taken = take(minutes, slotOf[p], usedOf[p], length * usual);
                 behind[length][p] = taken == NONE ? NONE : number[slot(taken) * width + used(taken)];
                 ends[length][p] = end(taken);
             }
@@ -117,15 +124,15 @@ final class Positions {
     }
 
     /** Takes minutes from session to session: where it ends up; {@link #NONE} where there are too few. */
-    private static long take(List<Slot> slots, int from, int gone, int need) {
+    private static long take(int[] minutes, int from, int gone, int need) {
         int at = from;
         int used = gone;
         int rest = need;
-        while (at < slots.size()) {
-            int left = slots.get(at).minutes() - used;
+        while (at < minutes.length) {
+            int left = minutes[at] - used;
             if (rest < left) {
                 used += rest;
-                boolean tooShort = slots.get(at).minutes() - used < Timetable.LEAST_MINUTES;
+                boolean tooShort = minutes[at] - used < Timetable.LEAST_MINUTES;
                 return tooShort ? key(at + 1, 0, at) : key(at, used, at);
             }
             rest -= left;
@@ -172,7 +179,7 @@ final class Positions {
             return behind[length][position];
         }
         int slot = slotOf[position] + length;
-        return slot > slots.size() ? NONE : whole[slot];
+        return slot > minutes.length ? NONE : whole[slot];
     }
 
     /** The last slot that such a lesson takes. */
