@@ -10,6 +10,7 @@ import ViewLinks from "../frame/ViewLinks.vue";
 import { count, span } from "../ui/say";
 import { threadOf } from "../wall/units";
 import PaceBar from "./PaceBar.vue";
+import PaceTable from "./PaceTable.vue";
 import { useLookBack } from "./useLookBack";
 
 /** How long each unit took, this term beside earlier ones, as bars and as a table; an earlier pace for this plan. */
@@ -176,47 +177,7 @@ const beside = (id: number) => ({
         </div>
       </section>
     </div>
-    <div v-else class="scroll">
-      <table>
-        <caption class="vh">
-          How long each unit of
-          {{
-            view.course
-          }}
-          took, term by term
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Unit</th>
-            <th scope="col">Term</th>
-            <th scope="col">Planned</th>
-            <th scope="col">Taught</th>
-            <th scope="col">Sessions</th>
-            <th scope="col">From, to</th>
-            <th scope="col">Weeks</th>
-            <th scope="col">Teaching weeks</th>
-            <th scope="col">Lost</th>
-            <th scope="col">Tests</th>
-            <th scope="col">Why</th>
-          </tr>
-        </thead>
-        <tbody v-for="u in view.units" :key="u.id">
-          <tr v-for="(r, n) in u.rows" :key="r.termId">
-            <th v-if="n === 0" scope="rowgroup" :rowspan="u.rows.length">{{ u.code }} {{ u.title }}</th>
-            <td>{{ r.term }}</td>
-            <td>{{ r.planned }}</td>
-            <td>{{ r.taught }}</td>
-            <td>{{ r.sessions }}</td>
-            <td>{{ r.first && r.last ? span(r.first, r.last) : "" }}</td>
-            <td>{{ r.weeks }}</td>
-            <td>{{ r.teachingWeeks }}</td>
-            <td>{{ r.lost.join("; ") }}</td>
-            <td>{{ r.tests.join("; ") }}</td>
-            <td>{{ r.notes.join(". ") }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <PaceTable v-else :course="view.course" :units="view.units" />
   </main>
   <main v-else class="page">
     <h1 class="vh">Look back</h1>
@@ -260,7 +221,8 @@ h1 {
   gap: 6px;
   flex-wrap: wrap;
 }
-[aria-pressed="true"] {
+[aria-pressed="true"],
+.btn[aria-pressed="true"]:hover:not(:disabled) {
   background: var(--ink);
   color: var(--paper);
 }
@@ -348,21 +310,6 @@ h1 {
 .row .btn {
   min-height: 26px;
   padding: 1px 9px;
-}
-.scroll {
-  overflow: auto;
-}
-table {
-  border-collapse: collapse;
-  font-size: 13px;
-  width: 100%;
-}
-.scroll th,
-.scroll td {
-  text-align: left;
-  vertical-align: top;
-  padding: 3px 10px;
-  border-bottom: 1px solid var(--rule);
 }
 .foot {
   margin: 0;

@@ -7,8 +7,10 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.format.TextStyle;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /**
  * What a rollover comes to, before anything is written.
@@ -120,16 +122,12 @@ public record RolledOver(
 
     /** What waits for a hand, each once, whatever the number of sections; lessons without a session are not among it. */
     public List<Rolled> hands() {
-        return rows.stream()
-                .filter(r -> r.hand() != null)
-                .filter(r -> rows.stream()
-                        .filter(o -> o.hand() != null
-                                && o.course().equals(r.course())
-                                && o.what().equals(r.what())
-                                && o.id().equals(r.id()))
-                        .findFirst()
-                        .orElse(r)
-                        .equals(r))
-                .toList();
+        Map<List<String>, Rolled> first = new LinkedHashMap<>();
+        for (Rolled row : rows) {
+            if (row.hand() != null) {
+                first.putIfAbsent(List.of(row.course(), row.what(), row.id()), row);
+            }
+        }
+        return List.copyOf(first.values());
     }
 }

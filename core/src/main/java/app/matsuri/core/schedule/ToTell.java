@@ -40,12 +40,14 @@ public final class ToTell {
      * Nothing where they were told nothing yet, and nothing that lies behind the day up to which they were told.
      */
     public static List<Untold> differing(SectionSchedule in) {
+        return in.section().told().begun() ? differing(in, planned(in)) : List.of();
+    }
+
+    /** Likewise, with what is planned. */
+    private static List<Untold> differing(SectionSchedule in, Map<Thing, LocalDateTime> planned) {
         Told told = in.section().told();
-        if (!told.begun()) {
-            return List.of();
-        }
         boolean onlyLessons = told.work().isEmpty() && told.tellings().isEmpty();
-        List<Untold> differing = differing(in, told.upTo());
+        List<Untold> differing = differing(in, planned, told.upTo());
         return onlyLessons
                 ? differing.stream().filter(u -> u.what().equals(Untold.LESSON)).toList()
                 : differing;
@@ -57,9 +59,12 @@ public final class ToTell {
      * @param upTo the last day; null for all
      */
     public static List<Untold> differing(SectionSchedule in, LocalDate upTo) {
+        return differing(in, planned(in), upTo);
+    }
+
+    private static List<Untold> differing(SectionSchedule in, Map<Thing, LocalDateTime> is, LocalDate upTo) {
         Told told = in.section().told();
         Map<Thing, LocalDateTime> was = told(told);
-        Map<Thing, LocalDateTime> is = planned(in);
         List<Untold> differing = new ArrayList<>();
         for (Thing thing : union(is, was)) {
             LocalDateTime from = was.get(thing);
@@ -105,7 +110,10 @@ public final class ToTell {
             }
             Map<Thing, LocalDateTime> from = planned(old.get());
             Map<Thing, LocalDateTime> to = planned(is);
-            List<Untold> dates = differing(is).stream()
+            if (from.equals(to)) {
+                continue;
+            }
+            List<Untold> dates = differing(is, to).stream()
                     .filter(u -> {
                         Thing thing = new Thing(u.what(), u.id());
                         return !Objects.equals(from.get(thing), to.get(thing));

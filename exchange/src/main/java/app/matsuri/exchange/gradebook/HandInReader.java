@@ -7,13 +7,13 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.file.NamedColumns;
 import app.matsuri.exchange.file.TableFile;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -49,7 +49,7 @@ public final class HandInReader {
      */
     public static Read read(Given file, Decisions decisions) {
         List<List<String>> rows = TableFile.rows(file);
-        Map<String, Integer> columns = rows.isEmpty() ? Map.of() : columns(rows.get(0));
+        NamedColumns columns = new NamedColumns(rows.isEmpty() ? List.of() : rows.get(0), COLUMNS);
         List<Wrong> wrong = new ArrayList<>();
         if (columns.size() < COLUMNS.size()) {
             wrong.add(new Wrong(
@@ -74,38 +74,24 @@ public final class HandInReader {
         return new Read(List.copyOf(earliest.values()), wrong);
     }
 
-    private static Map<String, Integer> columns(List<String> header) {
-        Map<String, Integer> found = new LinkedHashMap<>();
-        for (int i = 0; i < header.size(); i++) {
-            String word = header.get(i).strip().toLowerCase(Locale.ROOT).replace("\uFEFF", "");
-            int at = i;
-            COLUMNS.forEach((column, words) -> {
-                if (words.contains(word)) {
-                    found.putIfAbsent(column, at);
-                }
-            });
-        }
-        return found;
-    }
-
-    private static HandIn handIn(List<String> row, Map<String, Integer> columns, Decisions decisions) {
-        String code = cell(row, columns, "course");
+    private static HandIn handIn(List<String> row, NamedColumns columns, Decisions decisions) {
+        String code = columns.cell(row, "course");
         Course course = decisions
                 .course(code)
                 .orElseThrow(() -> new IllegalArgumentException(
                         "There is no course “" + code + "” in this term: write its code as it stands there."));
-        String work = cell(row, columns, "work");
+        String work = columns.cell(row, "work");
         Item item = course.item(work)
                 .or(() -> course.items().stream()
                         .filter(i -> i.title().equalsIgnoreCase(work))
                         .findFirst())
                 .orElseThrow(() -> new IllegalArgumentException(
                         "“" + code + "” has no work “" + work + "”: write its id or its title."));
-        String who = cell(row, columns, "student");
+        String who = columns.cell(row, "student");
         String student = student(course, who)
                 .orElseThrow(() -> new IllegalArgumentException("“" + who + "” is on no roster of “" + code
                         + "”: write the id or the name that stands there."));
-        String at = cell(row, columns, "at");
+        String at = columns.cell(row, "at");
         try {
             return new HandIn(course.code(), item.id(), student, LocalDateTime.parse(at.replace(' ', 'T')));
         } catch (DateTimeParseException e) {
@@ -124,10 +110,5 @@ public final class HandInReader {
                 .or(() ->
                         all.stream().filter(s -> s.name().equalsIgnoreCase(who)).findFirst())
                 .map(Student::id);
-    }
-
-    private static String cell(List<String> row, Map<String, Integer> columns, String column) {
-        int at = columns.get(column);
-        return at >= row.size() ? "" : row.get(at).strip();
     }
 }

@@ -10,6 +10,7 @@ import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.file.NamedColumns;
 import app.matsuri.exchange.file.TableFile;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.outline.DayWords;
@@ -74,9 +75,9 @@ public final class DatesOfAnother {
     public static Read read(Given file, String code, Decisions then, ZoneId zone, boolean dayFirst) {
         Term term = then == null ? null : then.term();
         List<List<String>> rows = TableFile.rows(file);
-        Map<String, Integer> columns = rows.isEmpty() ? Map.of() : columns(rows.get(0));
-        boolean dated = List.of("opens", "due", "closes").stream().anyMatch(columns::containsKey);
-        if (!columns.containsKey("title") || !dated) {
+        NamedColumns columns = new NamedColumns(rows.isEmpty() ? List.of() : rows.get(0), COLUMNS);
+        boolean dated = List.of("opens", "due", "closes").stream().anyMatch(columns::has);
+        if (!columns.has("title") || !dated) {
             throw new Unreadable("The first row of “" + file.name()
                     + "” must name a column with titles and one with dates:" + " title, and due, opens or closes.");
         }
@@ -87,13 +88,13 @@ public final class DatesOfAnother {
         LocalDate base = term == null ? LocalDate.of(1900, 1, 1) : term.first();
         DayWords words = new DayWords(base, base, term == null ? LocalDate.of(2200, 1, 1) : term.last(), dayFirst);
         for (int i = 1; i < rows.size(); i++) {
-            String title = cell(rows.get(i), columns, "title");
+            String title = columns.cell(rows.get(i), "title");
             if (title.isEmpty()) {
                 continue;
             }
             Map<Which, DateRule> dates = new EnumMap<>(Which.class);
             for (Which which : Which.values()) {
-                String text = cell(rows.get(i), columns, which.name().toLowerCase(Locale.ROOT));
+                String text = columns.cell(rows.get(i), which.name().toLowerCase(Locale.ROOT));
                 if (!text.isEmpty()) {
                     Optional<LocalDateTime> at = moment(text, words, which);
                     at.ifPresent(moment -> {
@@ -105,9 +106,9 @@ public final class DatesOfAnother {
                     }
                 }
             }
-            String unit = cell(rows.get(i), columns, "unit");
+            String unit = columns.cell(rows.get(i), "unit");
             units.computeIfAbsent(unit.isEmpty() ? "Work" : unit, u -> new ArrayList<>())
-                    .add(Item.of(id(title, ids), null, kind(cell(rows.get(i), columns, "kind")), title, null)
+                    .add(Item.of(id(title, ids), null, kind(columns.cell(rows.get(i), "kind")), title, null)
                             .withRules(dates));
         }
         if (all.isEmpty()) {
@@ -184,24 +185,5 @@ public final class DatesOfAnother {
             id = base + "-" + n;
         }
         return id;
-    }
-
-    private static Map<String, Integer> columns(List<String> header) {
-        Map<String, Integer> found = new LinkedHashMap<>();
-        for (int i = 0; i < header.size(); i++) {
-            String word = header.get(i).strip().toLowerCase(Locale.ROOT).replace("\uFEFF", "");
-            int at = i;
-            COLUMNS.forEach((column, words) -> {
-                if (words.contains(word)) {
-                    found.putIfAbsent(column, at);
-                }
-            });
-        }
-        return found;
-    }
-
-    private static String cell(List<String> row, Map<String, Integer> columns, String column) {
-        Integer at = columns.get(column);
-        return at == null || at >= row.size() ? "" : row.get(at).strip();
     }
 }

@@ -74,7 +74,10 @@ public class ChangeService {
         Change change = given instanceof Tell tell ? tell.at(now) : given;
         String sentence = change.sentence(before.decisions());
         Decisions after = Change.make(change, before.decisions()).decisions();
-        if (seen) {
+        boolean told = after.courses().stream()
+                .flatMap(course -> course.sections().stream())
+                .anyMatch(section -> section.told().begun());
+        if (seen && told) {
             var altered = ToTell.altered(Schedule.of(before.decisions()), Schedule.of(after));
             after = ToTell.seen(altered, after, now);
         }

@@ -19,6 +19,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.StringWriter;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
@@ -211,7 +212,7 @@ class RolloverController {
                         file,
                         given.course(),
                         then,
-                        then == null ? java.time.ZoneOffset.UTC : then.term().zone(),
+                        then == null ? ZoneOffset.UTC : then.term().zone(),
                         CellWords.dayFirst(Locale.forLanguageTag(language)));
                 decisions = read.decisions();
                 wrong = read.wrong().stream()

@@ -17,6 +17,7 @@ import app.matsuri.server.storage.Stored;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -101,7 +102,7 @@ class Rollovers {
         List<Closure> closures = List.of();
         if (!term.country().isEmpty()) {
             try {
-                Set<java.time.LocalDate> without = new HashSet<>(term.without());
+                Set<LocalDate> without = new HashSet<>(term.without());
                 closures =
                         PublicHolidays.of(term.country(), term.region(), term.first(), term.last(), Locale.ENGLISH)
                                 .stream()
