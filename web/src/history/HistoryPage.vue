@@ -2,6 +2,7 @@
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRoute } from "vue-router";
 import { type Schemas, api, ask } from "../api/client";
+import { useDoing } from "../ui/useDoing";
 import Band from "../frame/Band.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { tryIn } from "../whatif/mode";
@@ -10,11 +11,10 @@ import { tryIn } from "../whatif/mode";
 const route = useRoute();
 const termId = Number(route.params.termId);
 const history = shallowRef<Schemas["HistoryView"] | null>(null);
-const problem = ref("");
+const { busy, problem, doing: one } = useDoing();
 const said = ref("");
 const naming = ref(0);
 const name = ref("");
-const busy = ref(false);
 // the history is the plan's, and so are undo and redo here
 tryIn(null);
 
@@ -23,19 +23,14 @@ const lines = computed(() => [...(history.value?.lines ?? [])].reverse());
 async function load() {
   history.value = await ask(api.GET("/api/terms/{termId}/history", { params: { path: { termId } } }));
 }
+/** Does something, and shows the history as it is then. */
 async function doing(action: () => Promise<void>) {
-  busy.value = true;
-  problem.value = "";
-  try {
-    await action();
-  } catch (e) {
-    problem.value = (e as Error).message;
-  } finally {
-    busy.value = false;
-    await load().catch(() => undefined);
-  }
+  const fine = await one(action);
+  const went = problem.value;
+  await one(load);
+  if (!fine) problem.value = went;
 }
-onMounted(() => doing(async () => undefined));
+onMounted(() => one(load));
 
 function step(way: "undo" | "redo") {
   return doing(async () => {

@@ -1,6 +1,7 @@
-import { computed, reactive, ref, shallowRef, watch } from "vue";
+import { computed, reactive, shallowRef, watch } from "vue";
 import { type Schemas, api, ask } from "../api/client";
 import { base64 } from "../ui/file";
+import { useDoing } from "../ui/useDoing";
 
 export type RolloverView = Schemas["RolloverView"];
 export type RolledRow = Schemas["RolledRow"];
@@ -14,8 +15,7 @@ export function useRollover(termId: number) {
   const choices = shallowRef<Schemas["RolloverChoices"] | null>(null);
   const source = shallowRef<Schemas["RolloverSource"] | null>(null);
   const view = shallowRef<RolloverView | null>(null);
-  const problem = ref("");
-  const busy = ref(false);
+  const { busy, problem, doing } = useDoing();
   const asked = reactive({
     courses: [] as string[],
     units: [] as string[],
@@ -58,18 +58,6 @@ export function useRollover(termId: number) {
   const ready = computed(
     () => asked.courses.length > 0 && (asked.to !== null || (asked.first !== "" && asked.last !== "")),
   );
-
-  async function doing(action: () => Promise<void>) {
-    busy.value = true;
-    problem.value = "";
-    try {
-      await action();
-    } catch (e) {
-      problem.value = (e as Error).message;
-    } finally {
-      busy.value = false;
-    }
-  }
 
   let turn = 0;
   async function look() {

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { type Change, type Schemas, api, ask } from "../api/client";
+import { useDoing } from "../ui/useDoing";
 import Band from "../frame/Band.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count } from "../ui/say";
@@ -20,22 +21,10 @@ const chosen = ref<number[]>([]);
 const section = ref(String(route.query.section ?? ""));
 const name = ref("");
 const dropping = ref(0);
-const problem = ref("");
-const busy = ref(false);
+const { busy, problem, doing } = useDoing();
 /** As many lie beside the plan at most. */
 const MOST = 3;
 
-async function doing(action: () => Promise<void>) {
-  busy.value = true;
-  problem.value = "";
-  try {
-    await action();
-  } catch (e) {
-    problem.value = (e as Error).message;
-  } finally {
-    busy.value = false;
-  }
-}
 onMounted(async () => {
   document.title = "What if, Matsuri";
   await doing(async () => {

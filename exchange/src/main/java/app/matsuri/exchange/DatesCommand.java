@@ -11,7 +11,6 @@ import app.matsuri.exchange.plan.PlanFile;
 import app.matsuri.exchange.table.DatesTable;
 import java.io.IOException;
 import java.io.PrintStream;
-import java.io.StringWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -24,12 +23,7 @@ public final class DatesCommand {
     private DatesCommand() {}
 
     public static void main(String[] arguments) throws IOException {
-        PrintStream err = new PrintStream(System.err, true, StandardCharsets.UTF_8);
-        StringWriter text = new StringWriter();
-        int status = run(arguments, text, err);
-        System.out.write(text.toString().getBytes(StandardCharsets.UTF_8));
-        System.out.flush();
-        System.exit(status);
+        CommandLine.run(arguments, DatesCommand::run);
     }
 
     /** Runs the command; the exit status. */

@@ -13,9 +13,7 @@ import app.matsuri.exchange.rollover.DatesOfAnother;
 import app.matsuri.exchange.table.RolloverTable;
 import java.io.IOException;
 import java.io.PrintStream;
-import java.io.StringWriter;
 import java.io.Writer;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.ZoneOffset;
@@ -42,12 +40,7 @@ public final class RollCommand {
     private RollCommand() {}
 
     public static void main(String[] arguments) throws IOException {
-        PrintStream err = new PrintStream(System.err, true, StandardCharsets.UTF_8);
-        StringWriter text = new StringWriter();
-        int status = run(arguments, text, err);
-        System.out.write(text.toString().getBytes(StandardCharsets.UTF_8));
-        System.out.flush();
-        System.exit(status);
+        CommandLine.run(arguments, RollCommand::run);
     }
 
     /** Runs the command; the exit status. */

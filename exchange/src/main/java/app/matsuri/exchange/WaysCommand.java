@@ -16,9 +16,7 @@ import app.matsuri.exchange.plan.PlanFile;
 import app.matsuri.exchange.plan.Words;
 import java.io.IOException;
 import java.io.PrintStream;
-import java.io.StringWriter;
 import java.io.Writer;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -38,12 +36,7 @@ public final class WaysCommand {
     private WaysCommand() {}
 
     public static void main(String[] arguments) throws IOException {
-        PrintStream err = new PrintStream(System.err, true, StandardCharsets.UTF_8);
-        StringWriter text = new StringWriter();
-        int status = run(arguments, text, err);
-        System.out.write(text.toString().getBytes(StandardCharsets.UTF_8));
-        System.out.flush();
-        System.exit(status);
+        CommandLine.run(arguments, WaysCommand::run);
     }
 
     /** What was asked for. */

@@ -91,14 +91,24 @@ public record Section(
 
     /** A section that meets as said and has decided nothing of its own. */
     public static Section of(String code, Pace pace, List<MeetingPattern> meets) {
+        return blank(code, "", "", pace, meets, null);
+    }
+
+    /** The same group, meeting as said, with nobody on its roster and nothing decided, recorded or told. */
+    public Section anew(List<MeetingPattern> others) {
+        return blank(code, instructor, partOf, pace, others, beat);
+    }
+
+    private static Section blank(
+            String code, String instructor, String partOf, Pace pace, List<MeetingPattern> meets, Beat beat) {
         return new Section(
                 code,
-                "",
-                "",
+                instructor,
+                partOf,
                 List.of(),
                 pace,
                 meets,
-                null,
+                beat,
                 List.of(),
                 Set.of(),
                 Map.of(),

@@ -1,6 +1,5 @@
 package app.matsuri.core.rollover;
 
-import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.change.Change;
@@ -14,7 +13,6 @@ import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
-import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Took;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.WeekNote;
@@ -167,7 +165,8 @@ final class CourseRolled {
             SectionSchedule from = schedule.section(code, section.code()).orElseThrow();
             boolean known = base.section(section.code()).isPresent();
             if (there == null || there.sections().isEmpty()) {
-                sections.add(copy(section));
+                sections.add(
+                        section.anew(section.meets().stream().map(this::pattern).toList()));
                 had.put(section.code(), from);
             } else if (known) {
                 had.put(section.code(), from);
@@ -178,31 +177,6 @@ final class CourseRolled {
             }
         }
         return base.withSections(sections);
-    }
-
-    private Section copy(Section section) {
-        return new Section(
-                section.code(),
-                section.instructor(),
-                section.partOf(),
-                List.of(),
-                section.pace(),
-                section.meets().stream().map(this::pattern).toList(),
-                section.beat(),
-                List.of(),
-                Set.of(),
-                Map.of(),
-                Map.of(),
-                Set.of(),
-                Set.of(),
-                Map.of(),
-                Set.of(),
-                Map.of(),
-                Set.of(),
-                Map.of(),
-                Told.NOTHING,
-                List.of(),
-                Extra.NONE);
     }
 
     private MeetingPattern pattern(MeetingPattern pattern) {
