@@ -290,15 +290,7 @@ final class Redating {
 
     /** From a day off, or from a day that does not teach where the old day did, on to the next that teaches. */
     private LocalDate onward(LocalDate old, LocalDate to, Item item, SectionSchedule view) {
-        TeachingCalendar calendar = view.calendar();
-        boolean off = view.nothingDue(to.atTime(12, 0));
-        if (!off && (calendar.teaches(to) || !calendar.teaches(old))) {
-            return to;
-        }
-        LocalDate next = calendar.plus(to, off && calendar.teaches(to) ? 1 : 0).orElse(to);
-        while (view.nothingDue(next.atTime(12, 0)) && calendar.plus(next, 1).isPresent()) {
-            next = calendar.plus(next, 1).orElseThrow();
-        }
+        LocalDate next = view.onward(to.atTime(12, 0), view.calendar().teaches(old));
         if (!next.equals(to)) {
             notes.add("“" + item.title() + "” would fall on " + Say.day(to) + ", which does not teach, and goes to "
                     + Say.day(next) + ".");

@@ -45,7 +45,7 @@ final class Carrying {
             return there;
         }
         LocalDate day = there.at().toLocalDate();
-        LocalDate rolled = onward(at.toLocalDate(), there.at());
+        LocalDate rolled = to.onward(there.at(), from.teaches(at.toLocalDate()));
         return rolled.equals(day)
                 ? there
                 : new Carried(
@@ -192,20 +192,6 @@ final class Carrying {
 
     private String number(int index) {
         return "session " + (index + 1) + " of " + has.size();
-    }
-
-    /** From a day off, or from a day that does not teach where the old day did, on to the next that does. */
-    private LocalDate onward(LocalDate old, LocalDateTime at) {
-        LocalDate day = at.toLocalDate();
-        boolean off = to.nothingDue(at);
-        if (!off && (calendar.teaches(day) || !from.teaches(old))) {
-            return day;
-        }
-        Optional<LocalDate> next = calendar.plus(day, off && calendar.teaches(day) ? 1 : 0);
-        while (next.isPresent() && to.nothingDue(next.get().atTime(at.toLocalTime()))) {
-            next = calendar.plus(next.get(), 1);
-        }
-        return next.orElse(day);
     }
 
     private String whyNot(LocalDateTime at) {

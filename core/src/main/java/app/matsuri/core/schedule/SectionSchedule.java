@@ -210,6 +210,25 @@ public record SectionSchedule(
                         .anyMatch(c -> c.nothingDue() && c.concerns(course.code(), section.code()) && c.covers(moment));
     }
 
+    /**
+     * The day of a moment, or where nothing may be due then, or it does not teach and the day that it comes from did, the next that
+     * teaches and on which things may be due; the day itself where the term has no such day.
+     *
+     * @param taught whether the day that it comes from taught
+     */
+    public LocalDate onward(LocalDateTime at, boolean taught) {
+        LocalDate day = at.toLocalDate();
+        boolean off = nothingDue(at);
+        if (!off && (calendar.teaches(day) || !taught)) {
+            return day;
+        }
+        Optional<LocalDate> next = calendar.plus(day, off && calendar.teaches(day) ? 1 : 0);
+        while (next.isPresent() && nothingDue(next.get().atTime(at.toLocalTime()))) {
+            next = calendar.plus(next.get(), 1);
+        }
+        return next.orElse(day);
+    }
+
     /** The lessons that take or took a session on the day, in time order. */
     public List<Placement> lessonsOn(LocalDate day) {
         return placements.stream()
