@@ -48,7 +48,8 @@ final class LessonsWithoutSession implements Check {
     private static Lesson pinAfter(SectionSchedule in, int index) {
         for (int i = index + 1; i < in.placements().size(); i++) {
             Placement placement = in.placements().get(i);
-            if (!placement.leftOut() && in.section().pin(placement.lesson()) != null) {
+            boolean begun = placement.slots().stream().anyMatch(Placement.Slot::taught);
+            if (!placement.leftOut() && !begun && in.section().pin(placement.lesson()) != null) {
                 return placement.lesson();
             }
         }

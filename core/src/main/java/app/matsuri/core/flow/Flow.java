@@ -120,7 +120,8 @@ public final class Flow {
             for (int i = rests.size() - 1; i >= 0; i--) {
                 limits[i] = limit;
                 if (rests.get(i).pin() != null) {
-                    limit = pinned(rests.get(i)) + (rests.get(i).joins(section) ? 1 : 0);
+                    int shareable = rests.get(i).joins(section) ? 1 : 0;
+                    limit = Math.min(usable.size(), pinned(rests.get(i)) + shareable);
                 }
             }
         }
