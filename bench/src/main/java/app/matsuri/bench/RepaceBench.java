@@ -58,7 +58,7 @@ public class RepaceBench {
         for (int i = 0; i < 180 * times; i++) {
             int week = i / 5;
             // three days are lost, and every ninth week is a break
-            slots.add(new Slot(first.plusWeeks(week + week / 9).plusDays(i % 5), i % 5 == 0, week / 9, 75));
+            slots.add(new Slot(first.plusWeeks(week + week / 9).plusDays(i % 5), i % 5 == 0, week / 9, 75, false));
         }
         List<Asked> lessons = new ArrayList<>();
         for (int n = 0; n < 180 * times; n++) {
@@ -81,7 +81,7 @@ public class RepaceBench {
                     n % 15 == 13,
                     -1));
         }
-        return new Stretch(slots, lessons, null, Weights.USUAL, usual);
+        return new Stretch(slots, lessons, null, Weights.USUAL, usual, 0);
     }
 
     @Benchmark

@@ -63,8 +63,10 @@ class NothingThrowsTest {
     }
 
     private static void look(Decisions plan, Random random) {
-        Schedule schedule = Schedule.of(plan);
-        assertThat(Findings.of(schedule)).doesNotContainNull();
+        LocalDate today = random.nextInt(3) == 0 ? null : plan.term().first().plusDays(random.nextInt(50));
+        Proposal.Before base = Proposal.Before.of(plan, today);
+        Schedule schedule = base.schedule();
+        assertThat(base.findings()).doesNotContainNull();
         for (SectionSchedule in : schedule.sections()) {
             LookBack.of(in);
             Ways.slide(in);
@@ -72,16 +74,19 @@ class NothingThrowsTest {
             for (Change change : changes(in, random)) {
                 Proposal proposal;
                 try {
-                    proposal = Proposal.of(plan, change);
+                    proposal = Proposal.of(base, change, random.nextBoolean(), random.nextInt(4) > 0);
                 } catch (Refused e) {
                     assertThat(e.getMessage()).isNotBlank();
                     continue;
                 }
-                SectionSchedule after = proposal
-                        .schedule()
+                SectionSchedule after = proposal.schedule()
                         .section("HYD 210", in.section().code())
                         .orElseThrow();
-                Ways.out(in, after, random.nextBoolean() ? plan.term().first().plusDays(20) : null);
+                Ways.out(
+                        in,
+                        after,
+                        random.nextBoolean() ? plan.term().first().plusDays(20) : null,
+                        today == null ? null : today.atStartOfDay());
             }
         }
         if (random.nextInt(4) == 0) {
@@ -133,11 +138,14 @@ class NothingThrowsTest {
     @Test
     void aJoinedLessonWhosePinIsBehindTheLastClassFindsNoRoom() {
         Decisions plan = Plans.plan(
-                Plans.sectionA().withJoined(java.util.Set.of("L3")).withPin("L3", java.util.Optional.of(Plans.day("2026-12-19"))),
+                Plans.sectionA()
+                        .withJoined(java.util.Set.of("L3"))
+                        .withPin("L3", java.util.Optional.of(Plans.day("2026-12-19"))),
                 Plans.unit(50));
         SectionSchedule in = Schedule.of(plan).sections().get(0);
         assertThat(in.byLesson().get("L3").why()).isEqualTo(Placement.Lack.PIN_HAS_NO_ROOM);
         assertThat(Findings.of(Schedule.of(plan)))
-                .anyMatch(f -> f.code().equals("no-room-before-pin") && f.about().id().equals("L3"));
+                .anyMatch(f ->
+                        f.code().equals("no-room-before-pin") && f.about().id().equals("L3"));
     }
 }

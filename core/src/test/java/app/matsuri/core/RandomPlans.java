@@ -82,7 +82,8 @@ public final class RandomPlans {
                     items.add(item("I" + ++work, id, "U" + u));
                 }
             }
-            String yields = own.isEmpty() || !one(3) ? null : own.get(own.size() - 1).id();
+            String yields =
+                    own.isEmpty() || !one(3) ? null : own.get(own.size() - 1).id();
             units.add(new Unit("U" + u, "U" + u, "Unit " + u, one(2), yields, "", Map.of(), own, items, Extra.NONE));
         }
         Course course = Course.of("HYD 210", "Reading Rivers", 50, List.of(Plans.sectionA(), Plans.sectionB()), units);
@@ -126,7 +127,8 @@ public final class RandomPlans {
     }
 
     private Decisions decided(Decisions plan, Section section) {
-        SectionSchedule in = Schedule.of(plan).section("HYD 210", section.code()).orElseThrow();
+        SectionSchedule in =
+                Schedule.of(plan).section("HYD 210", section.code()).orElseThrow();
         Set<String> out = new LinkedHashSet<>();
         Set<String> joined = new LinkedHashSet<>();
         Set<String> midWeek = new LinkedHashSet<>();
@@ -181,7 +183,11 @@ public final class RandomPlans {
             boolean other = one(10) && !lessons.isEmpty();
             if (!one(4)) {
                 records.put(
-                        name, other ? List.of(lessons.get(random.nextInt(lessons.size())).id()) : one(8) ? List.of() : ids);
+                        name,
+                        other
+                                ? List.of(lessons.get(random.nextInt(lessons.size()))
+                                        .id())
+                                : one(8) ? List.of() : ids);
             }
             ids.forEach(id -> choose(partly, id, 4));
         }

@@ -28,6 +28,11 @@ public final class Say {
         return first.equals(last) ? day(first) : day(first) + " to " + day(last);
     }
 
+    /** "1 class", "2 classes". */
+    public static String classes(int n) {
+        return n == 1 ? "1 class" : n + " classes";
+    }
+
     /** "1 lesson", "2 lessons". */
     public static String count(int n, String thing) {
         return n + " " + thing + (n == 1 ? "" : "s");

@@ -7,9 +7,12 @@ import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.With;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -68,6 +71,11 @@ public record ArrangeLessons(String course, List<String> lessons, String unit, S
             units.add(each.withLessons(rest).withItems(items));
         }
         return Outcome.of(decisions.withCourse(in.withUnits(units)));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.lessons(in, course, null, TakesHold.movedBefore(in, lessons, unit, before), null);
     }
 
     @Override

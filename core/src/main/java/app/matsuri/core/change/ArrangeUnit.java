@@ -4,8 +4,11 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.With;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Puts a unit elsewhere in the order of the plan.
@@ -27,6 +30,11 @@ public record ArrangeUnit(String course, String unit, String before) implements 
         }
         units.add(place, moved);
         return Outcome.of(decisions.withCourse(in.withUnits(units)));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.lessons(in, course, null, TakesHold.inUnits(in, unit, before), null);
     }
 
     @Override

@@ -3,6 +3,10 @@ package app.matsuri.core.change;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.With;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -18,6 +22,11 @@ public record BeginMidWeek(String course, String section, String lesson, boolean
         Section was = Find.section(before, course, section);
         Section other = was.withMidWeek(With.member(was.midWeek(), lesson, anyDay));
         return Outcome.of(before.withCourse(course, c -> c.withSection(other)));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.lessons(in, course, section, List.of(lesson), null);
     }
 
     @Override

@@ -1,7 +1,10 @@
 package app.matsuri.core.change;
 
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Whatever a person does to a term: a pure function from decisions to decisions. */
@@ -31,6 +34,7 @@ public sealed interface Change
                 Move,
                 Pin,
                 RecordTaught,
+                RecordHeld,
                 RemoveRecord,
                 HoldEmpty,
                 LeaveOut,
@@ -74,6 +78,19 @@ public sealed interface Change
     /** Lessons and items that it moves by hand. */
     default Set<Hand> hands(Decisions before) {
         return Set.of();
+    }
+
+    /**
+     * Where it takes hold of a section as a repair: when the class at hand begins, which is the first that may be another after it;
+     * {@link LocalDateTime#MAX} for no class in particular. Empty where it is no repair of the section.
+     */
+    default Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return Optional.empty();
+    }
+
+    /** The same as it is made at a moment, in the term's zone. */
+    default Change at(LocalDateTime moment) {
+        return this;
     }
 
     /**

@@ -4,7 +4,9 @@ import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.With;
+import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
+import java.util.Optional;
 
 /**
  * Holds a class empty, or gives it back to the plan.
@@ -28,6 +30,11 @@ public record HoldEmpty(String course, String section, LocalDateTime session, bo
         }
         Section held = in.withHoldsEmpty(With.member(in.holdsEmpty(), session, hold));
         return Outcome.of(before.withCourse(course, c -> c.withSection(held)));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.session(in, course, section, session);
     }
 
     @Override

@@ -4,6 +4,10 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.With;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Lets a lesson share the last class of the lesson before it, in one section, or gives it its own again. */
@@ -19,6 +23,11 @@ public record Join(String course, String section, String lesson, boolean join) i
         }
         Section other = was.withJoined(With.member(was.joined(), lesson, join));
         return Outcome.of(before.withCourse(course, c -> c.withSection(other)));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.lessons(in, course, section, List.of(lesson), null);
     }
 
     @Override

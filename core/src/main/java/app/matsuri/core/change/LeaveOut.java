@@ -4,6 +4,10 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.With;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Leaves a lesson out of one section, or takes it in again. */
@@ -18,6 +22,11 @@ public record LeaveOut(String course, String section, String lesson, boolean lea
         }
         Section other = in.withLeavesOut(With.member(in.leavesOut(), lesson, leave));
         return Outcome.of(before.withCourse(course, c -> c.withSection(other)));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.lessons(in, course, section, List.of(lesson), null);
     }
 
     @Override

@@ -216,6 +216,11 @@ public record Move(
     }
 
     @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return lessons.isEmpty() ? Optional.empty() : TakesHold.lessons(in, course, null, lessons, to);
+    }
+
+    @Override
     public String sentence(Decisions before) {
         List<String> titles = new ArrayList<>();
         lessons.forEach(id -> titles.add("“" + Find.lesson(before, course, id).title() + "”"));

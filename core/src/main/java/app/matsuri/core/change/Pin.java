@@ -3,7 +3,10 @@ package app.matsuri.core.change;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
@@ -29,6 +32,11 @@ public record Pin(String course, String section, String lesson, LocalDate date) 
         Optional<LocalDate> pin =
                 date != null ? Optional.of(date) : pinned.pin() == null ? null : Optional.<LocalDate>empty();
         return Outcome.of(before.withCourse(course, c -> c.withSection(own.withPin(lesson, pin))));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.lessons(in, course, section, List.of(lesson), date);
     }
 
     @Override

@@ -4,8 +4,12 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -35,6 +39,21 @@ public record PutLesson(String course, String unit, Lesson lesson, String before
         }
         lessons.add(place, lesson);
         return Outcome.of(decisions.withCourse(in.withUnit(to.withLessons(lessons))));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        Lesson old = in.course().lesson(lesson.id()).orElse(null);
+        if (old == null) {
+            return before == null ? Optional.empty() : TakesHold.lessons(in, course, null, List.of(before), null);
+        }
+        boolean placedOtherwise = old.length() != lesson.length()
+                || old.gapBefore() != lesson.gapBefore()
+                || old.reserve() != lesson.reserve()
+                || !Objects.equals(old.pin(), lesson.pin());
+        return placedOtherwise
+                ? TakesHold.lessons(in, course, null, List.of(lesson.id()), lesson.pin())
+                : Optional.empty();
     }
 
     @Override

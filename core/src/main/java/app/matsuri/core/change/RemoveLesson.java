@@ -5,6 +5,10 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.With;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Takes a lesson out of the plan; not when it was taught. */
@@ -42,6 +46,11 @@ public record RemoveLesson(String course, String lesson) implements Change {
                     return other.lengths().containsKey(lesson) ? other.withLength(lesson, null) : other;
                 })
                 .toList());
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.lessons(in, course, null, List.of(lesson), null);
     }
 
     @Override

@@ -4,6 +4,9 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.With;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
+import java.util.Optional;
 
 /** Takes a unit with its lessons, items, notices and rhythms out of the plan; not when one of its lessons was taught. */
 public record RemoveUnit(String course, String unit) implements Change {
@@ -20,6 +23,11 @@ public record RemoveUnit(String course, String unit) implements Change {
                 .withNotices(With.without(in.besides().notices(), n -> unit.equals(n.unit())))
                 .withRhythms(With.without(in.besides().rhythms(), r -> r.unit().equals(unit))));
         return Outcome.of(before.withCourse(in.withUnits(With.without(in.units(), u -> u.id().equals(unit)))));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.lessons(in, course, null, TakesHold.inUnits(in, unit, null), null);
     }
 
     @Override

@@ -3,6 +3,10 @@ package app.matsuri.core.change;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -20,6 +24,11 @@ public record SetGap(String course, String section, String lesson, int empty) im
             throw new Refused("Fewer than no classes cannot be left empty before “" + in.title() + "”.");
         }
         return Outcome.of(before.withCourse(course, c -> c.withSection(was.withGap(lesson, empty - in.gapBefore()))));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.lessons(in, course, section, List.of(lesson), null);
     }
 
     @Override

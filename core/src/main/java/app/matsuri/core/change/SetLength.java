@@ -3,6 +3,10 @@ package app.matsuri.core.change;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -21,6 +25,11 @@ public record SetLength(String course, String section, String lesson, Integer le
         }
         Integer own = length == null || length == in.length() ? null : length;
         return Outcome.of(before.withCourse(course, c -> c.withSection(was.withLength(lesson, own))));
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return TakesHold.lessons(in, course, section, List.of(lesson), null);
     }
 
     @Override

@@ -3,10 +3,13 @@ package app.matsuri.core.change;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -58,6 +61,11 @@ public record Shift(
             throw new Refused("By nothing is no move: say by how many.");
         }
         return new Shifting(this, before).run();
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return Shifting.takesHold(this, in);
     }
 
     @Override

@@ -41,6 +41,18 @@ final class Shifting {
         this.lessons = new Pushing(shift, before, view, notes);
     }
 
+    /** Where the lessons that a shift chooses have their first class to come; nowhere where it chooses none. */
+    static Optional<LocalDateTime> takesHold(Shift shift, SectionSchedule in) {
+        LocalDate from = shift.week() == null
+                ? shift.from()
+                : in.calendar().week(shift.week()).orElse(null);
+        List<String> lessons = new ArrayList<>(shift.lessons());
+        lessons.addAll(TakesHold.inUnits(in, shift.unit(), null));
+        return lessons.isEmpty() && from == null
+                ? Optional.empty()
+                : TakesHold.lessons(in, shift.course(), shift.section(), lessons, from);
+    }
+
     Outcome run() {
         Set<String> chosen = chosenLessons();
         List<Lesson> movable = new ArrayList<>();

@@ -24,6 +24,7 @@ import java.util.Objects;
 public record Tell(String course, String section, LocalDate upTo, String why, LocalDateTime at) implements Change {
 
     /** The same at a moment. */
+    @Override
     public Tell at(LocalDateTime moment) {
         return new Tell(course, section, upTo, why, moment);
     }

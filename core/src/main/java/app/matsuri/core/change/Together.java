@@ -1,9 +1,12 @@
 package app.matsuri.core.change;
 
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -22,6 +25,11 @@ public record Together(String does, List<Change> changes) implements Change {
     }
 
     @Override
+    public Together at(LocalDateTime moment) {
+        return new Together(does, changes.stream().map(c -> c.at(moment)).toList());
+    }
+
+    @Override
     public Outcome apply(Decisions before) {
         Decisions now = before;
         List<String> notes = new ArrayList<>();
@@ -31,6 +39,14 @@ public record Together(String does, List<Change> changes) implements Change {
             notes.addAll(outcome.notes());
         }
         return new Outcome(now, notes);
+    }
+
+    @Override
+    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
+        return changes.stream()
+                .map(change -> change.takesHold(in))
+                .flatMap(Optional::stream)
+                .min(LocalDateTime::compareTo);
     }
 
     @Override

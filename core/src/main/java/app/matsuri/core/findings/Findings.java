@@ -1,6 +1,7 @@
 package app.matsuri.core.findings;
 
 import app.matsuri.core.schedule.Schedule;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -31,10 +32,22 @@ public final class Findings {
 
     private Findings() {}
 
-    /** Problems first, then warnings, then remarks; within each in the order of the plan. */
+    /** As they are whatever day it is. */
     public static List<Finding> of(Schedule schedule) {
+        return of(schedule, null);
+    }
+
+    /**
+     * Problems first, then warnings, then remarks; within each in the order of the plan.
+     *
+     * @param today the day on which they are looked for; null for those alone that hang on no day
+     */
+    public static List<Finding> of(Schedule schedule, LocalDate today) {
         List<Finding> all = new ArrayList<>();
         schedule.sections().forEach(section -> CHECKS.forEach(check -> check.look(section, all::add)));
+        if (today != null) {
+            schedule.sections().forEach(section -> ClassesWithoutRecord.look(section, today, all::add));
+        }
         Clashes.look(schedule, all::add);
         TestsTogether.look(schedule, all::add);
         SectionsApart.look(schedule, all::add);

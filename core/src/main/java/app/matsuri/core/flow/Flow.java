@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Places the lessons of a course on the sessions of one section, in order. Deterministic; linear in lessons plus
@@ -29,22 +30,26 @@ public final class Flow {
     private final Usable usable;
 
     private final Map<String, List<Integer>> taught;
+    private final Set<String> tests;
 
-    private Flow(Course course, Section section, Sessions sessions, DayOfWeek weekStart) {
+    private Flow(Course course, Section section, Sessions sessions, DayOfWeek weekStart, Set<String> tests) {
         this.course = course;
         this.section = section;
         this.sessions = sessions;
         usable = Usable.of(sessions, weekStart);
         taught = taught();
+        this.tests = tests;
     }
 
     /**
      * Where every lesson of the course falls in the section, in the order of the plan.
      *
      * @param weekStart the first day of a week
+     * @param tests ids of lessons that hold a test, which by minutes keep to one session where they fit into one
      */
-    public static List<Placement> place(Course course, Section section, Sessions sessions, DayOfWeek weekStart) {
-        return new Flow(course, section, sessions, weekStart).run();
+    public static List<Placement> place(
+            Course course, Section section, Sessions sessions, DayOfWeek weekStart, Set<String> tests) {
+        return new Flow(course, section, sessions, weekStart, tests).run();
     }
 
     /** For each lesson with a record, the sessions in which it was taught, in time order. */
@@ -59,7 +64,8 @@ public final class Flow {
     }
 
     /** What is still to be placed of a lesson. */
-    private record Rest(Unit unit, Lesson lesson, boolean resumed, boolean opensUnit, int length, LocalDate pin) {
+    private record Rest(
+            Unit unit, Lesson lesson, boolean resumed, boolean opensUnit, int length, int minutes, LocalDate pin) {
 
         boolean joins(Section section) {
             return section.joined().contains(lesson.id()) && !resumed && !lesson.reserve();
@@ -81,18 +87,22 @@ public final class Flow {
                 boolean resumed = had != null && section.partly().contains(lesson.id());
                 if (had == null || resumed) {
                     int length = section.length(lesson);
+                    int minutes = resumed
+                            ? section.minutesLeft(lesson, had.size(), course.usualMinutes())
+                            : length * course.usualMinutes();
                     rests.add(new Rest(
                             unit,
                             lesson,
                             resumed,
                             first,
                             resumed ? Math.max(1, length - had.size()) : length,
+                            minutes,
                             resumed ? null : section.pin(lesson)));
                     places.add(done.size());
                 }
                 List<Slot> slots = had == null
                         ? List.of()
-                        : had.stream().map(i -> new Slot(i, true)).toList();
+                        : had.stream().map(i -> new Slot(i, true, 0)).toList();
                 done.add(new Placement(unit, lesson, slots, false, false, 0, null));
                 first = false;
             }
@@ -144,7 +154,7 @@ public final class Flow {
         /** Takes what the lesson needs below the limit, or sets {@link #lack}; returns the sessions missing. */
         private int take(Rest rest, int limit, List<Slot> slots) {
             if (shared >= 0 && rest.joins(section) && (rest.pin() == null || shared == pinned(rest))) {
-                slots.add(new Slot(usable.session(shared), false));
+                slots.add(new Slot(usable.session(shared), false, 0));
                 shared = -1;
                 return 0;
             }
@@ -165,7 +175,10 @@ public final class Flow {
                 first = at;
                 at += rest.length();
             } else {
-                first = takeMinutes(rest.length() * course.usualMinutes(), limit);
+                if (!rest.resumed() && tests.contains(rest.lesson().id())) {
+                    inOneSession(rest.minutes());
+                }
+                first = takeMinutes(rest.minutes(), limit);
             }
             int end = used > 0 ? at + 1 : at;
             if (first >= limit || end > limit || unfinished) {
@@ -176,14 +189,31 @@ public final class Flow {
                 unfinished = false;
                 return Math.max(1, rest.length() - room);
             }
+            boolean minutes = byMinutes && !rest.lesson().reserve();
+            int left = minutes ? rest.minutes() : 0;
             for (int i = first; i < end; i++) {
-                slots.add(new Slot(usable.session(i), false));
+                int taken = Math.min(left, minutes(i) - (i == first ? begun : 0));
+                slots.add(new Slot(usable.session(i), false, taken));
+                left -= taken;
             }
             shared = end - 1;
             return 0;
         }
 
         private boolean unfinished;
+        /** Minutes gone of the session in which the lesson at hand begins. */
+        private int begun;
+
+        /** Leaves the rest of a session that is too short for so many minutes, where the next session is long enough. */
+        private void inOneSession(int need) {
+            while (at < usable.size() && left() < Timetable.LEAST_MINUTES) {
+                next();
+            }
+            boolean cut = used > 0 && need - left() >= Timetable.LEAST_MINUTES;
+            if (cut && at + 1 < usable.size() && need - minutes(at + 1) < Timetable.LEAST_MINUTES) {
+                next();
+            }
+        }
 
         /** Takes minutes from session to session; returns where it began. */
         private int takeMinutes(int need, int limit) {
@@ -192,6 +222,7 @@ public final class Flow {
             }
             int first = at;
             int rest = need;
+            begun = used;
             while (at < limit) {
                 int left = left();
                 if (rest < left) {
@@ -250,7 +281,11 @@ public final class Flow {
         }
 
         private int left() {
-            return sessions.get(usable.session(at)).minutes() - used;
+            return minutes(at) - used;
+        }
+
+        private int minutes(int k) {
+            return sessions.get(usable.session(k)).minutes();
         }
 
         private void next() {

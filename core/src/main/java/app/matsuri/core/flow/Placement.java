@@ -31,8 +31,10 @@ public record Placement(
      *
      * @param session index in the section's sessions
      * @param taught whether the lesson is recorded as taught in it
+     * @param minutes by minutes, how many of the session it takes; 0 by sessions, of a session in which it was taught, and of one
+     *     that it shares
      */
-    public record Slot(int session, boolean taught) {}
+    public record Slot(int session, boolean taught, int minutes) {}
 
     public boolean placed() {
         return !slots.isEmpty();

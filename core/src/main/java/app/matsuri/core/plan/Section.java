@@ -34,6 +34,8 @@ import java.util.function.Consumer;
  * @param holdsEmpty names of sessions held empty
  * @param taught session name to the ids of the lessons taught in it; none for a session in which nothing was reached
  * @param partly ids of lessons taught in part, whose rest goes on
+ * @param minutesHad by minutes, for lessons taught in part: the minutes that they had; where it is not known, each class that one
+ *     had counts as a usual one
  * @param notes lesson id to why it took longer
  * @param told what its students were told
  * @param adjustments other dates for this section, or for one of its students
@@ -56,6 +58,7 @@ public record Section(
         Set<LocalDateTime> holdsEmpty,
         Map<LocalDateTime, List<String>> taught,
         Set<String> partly,
+        Map<String, Integer> minutesHad,
         Map<String, String> notes,
         Told told,
         List<Adjustment> adjustments,
@@ -84,6 +87,7 @@ public record Section(
         holdsEmpty = Collections.unmodifiableSet(new LinkedHashSet<>(holdsEmpty));
         taught = Collections.unmodifiableMap(new LinkedHashMap<>(taught));
         partly = Collections.unmodifiableSet(new LinkedHashSet<>(partly));
+        minutesHad = Collections.unmodifiableMap(new LinkedHashMap<>(minutesHad));
         notes = Collections.unmodifiableMap(new LinkedHashMap<>(notes));
         Objects.requireNonNull(told, "told");
         adjustments = List.copyOf(adjustments);
@@ -120,6 +124,7 @@ public record Section(
                 Map.of(),
                 Set.of(),
                 Map.of(),
+                Map.of(),
                 Told.NOTHING,
                 List.of(),
                 Extra.NONE);
@@ -146,6 +151,19 @@ public record Section(
         return lengths.getOrDefault(lesson.id(), lesson.length());
     }
 
+    /**
+     * By minutes, how many a lesson taught in part still asks for: the least there is to go on with, or more.
+     *
+     * @param classes in how many it was taught
+     * @param usual minutes of a usual class
+     */
+    public int minutesLeft(Lesson lesson, int classes, int usual) {
+        Integer had = minutesHad.get(lesson.id());
+        return had == null
+                ? Math.max(1, length(lesson) - classes) * usual
+                : Math.max(Timetable.LEAST_MINUTES, length(lesson) * usual - had);
+    }
+
     public boolean leavesOut(Lesson lesson) {
         return leavesOut.contains(lesson.id());
     }
@@ -165,6 +183,7 @@ public record Section(
         Set<LocalDateTime> holdsEmpty;
         Map<LocalDateTime, List<String>> taught;
         Set<String> partly;
+        Map<String, Integer> minutesHad;
         Map<String, String> notes;
         Told told;
         List<Adjustment> adjustments;
@@ -185,6 +204,7 @@ public record Section(
         draft.holdsEmpty = holdsEmpty;
         draft.taught = taught;
         draft.partly = partly;
+        draft.minutesHad = minutesHad;
         draft.notes = notes;
         draft.told = told;
         draft.adjustments = adjustments;
@@ -207,6 +227,7 @@ public record Section(
                 draft.holdsEmpty,
                 draft.taught,
                 draft.partly,
+                draft.minutesHad,
                 draft.notes,
                 draft.told,
                 draft.adjustments,
@@ -261,11 +282,20 @@ public record Section(
         return with(d -> d.holdsEmpty = others);
     }
 
+    /** The same with other records; what minutes lessons had is kept of those taught in part alone. */
     public Section withTaught(Map<LocalDateTime, List<String>> records, Set<String> inPart) {
+        Map<String, Integer> had = new LinkedHashMap<>(minutesHad);
+        had.keySet().retainAll(inPart);
         return with(d -> {
             d.taught = records;
             d.partly = inPart;
+            d.minutesHad = had;
         });
+    }
+
+    /** The same with the minutes that a lesson taught in part had; null where it is not known. */
+    public Section withMinutesHad(String lesson, Integer minutes) {
+        return with(d -> d.minutesHad = With.entry(minutesHad, lesson, minutes));
     }
 
     public Section withNotes(Map<String, String> others) {

@@ -1,6 +1,7 @@
 package app.matsuri.core.proposal;
 
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.HeldAsPlanned;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Decisions;
@@ -8,6 +9,7 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.ToTell;
 import app.matsuri.core.schedule.Untold;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -22,6 +24,7 @@ import java.util.stream.Collectors;
  * @param appear findings that appear
  * @param goAway findings that go away
  * @param notes what did not go quite as asked
+ * @param held what counts as held as planned and is recorded with it
  * @param altered dates, of sections whose students were told anything, that it makes other than told
  * @param quiet only what the hand moved moves, and no problem appears: it may be done at once
  */
@@ -32,6 +35,7 @@ public record Proposal(
         List<Finding> appear,
         List<Finding> goAway,
         List<String> notes,
+        HeldAsPlanned held,
         int altered,
         boolean quiet,
         Decisions before,
@@ -54,16 +58,20 @@ public record Proposal(
      * @throws app.matsuri.core.change.Refused when it cannot be made
      */
     public static Proposal of(Decisions before, Change change, boolean seen) {
-        return of(Before.of(before), change, seen);
+        return of(Before.of(before, null), change, seen, true);
     }
 
-    /** Decisions with what follows from them, for when several changes of the same are looked at. */
-    public record Before(Decisions decisions, Schedule schedule, List<Finding> findings) {
+    /**
+     * Decisions with what follows from them, for when several changes of the same are looked at.
+     *
+     * @param today the day on which they are looked at; null where it is not known, so that nothing counts as held
+     */
+    public record Before(Decisions decisions, Schedule schedule, List<Finding> findings, LocalDate today) {
 
         /** Works out what follows. */
-        public static Before of(Decisions decisions) {
+        public static Before of(Decisions decisions, LocalDate today) {
             Schedule schedule = Schedule.of(decisions);
-            return new Before(decisions, schedule, Findings.of(schedule));
+            return new Before(decisions, schedule, Findings.of(schedule, today), today);
         }
     }
 
@@ -71,13 +79,15 @@ public record Proposal(
      * The proposal of a change of decisions whose consequences are known.
      *
      * @param seen students are told what it alters
+     * @param held earlier classes without a record count as held as planned, where it is a repair
      * @throws app.matsuri.core.change.Refused when it cannot be made
      */
-    public static Proposal of(Before base, Change change, boolean seen) {
+    public static Proposal of(Before base, Change change, boolean seen, boolean held) {
         Decisions before = base.decisions();
         String does = change.sentence(before);
-        Change.Outcome outcome = Change.make(change, before);
         Schedule old = base.schedule();
+        HeldAsPlanned past = held ? HeldAsPlanned.of(old, change, base.today()) : HeldAsPlanned.NOTHING;
+        Change.Outcome outcome = Change.make(change, past.in(before));
         Schedule now = Schedule.of(outcome.decisions());
         Map<SectionSchedule, List<Untold>> altered = ToTell.altered(old, now);
         if (seen && !altered.isEmpty()) {
@@ -86,7 +96,7 @@ public record Proposal(
         }
         List<Moved> moves = new Comparison(change.hands(before)).moves(old, now);
         List<Finding> had = base.findings();
-        List<Finding> has = Findings.of(now);
+        List<Finding> has = Findings.of(now, base.today());
         List<Finding> appear = missing(has, had);
         List<Finding> goAway = missing(had, has);
         boolean quiet = outcome.notes().isEmpty()
@@ -100,6 +110,7 @@ public record Proposal(
                 appear,
                 goAway,
                 outcome.notes(),
+                past,
                 altered.values().stream().mapToInt(List::size).sum(),
                 quiet,
                 before,

@@ -14,6 +14,7 @@ final class AtHand {
     private final Positions positions;
     private final Fall fall;
     private final int n;
+    private final int from;
     private final long usual;
     /** Time before each slot, and what the lessons before each one ask for. */
     private final long[] time;
@@ -29,6 +30,7 @@ final class AtHand {
         lessons = stretch.lessons();
         begins = stretch.begun();
         n = stretch.slots().size();
+        from = stretch.from();
         unitBegun = begins != null && !lessons.isEmpty() && lessons.get(0).unit() == begins.unit();
         usual = Math.max(1, stretch.usual());
         time = new long[n + 1];
@@ -72,16 +74,16 @@ final class AtHand {
             return gone;
         }
         int length = (int) Math.max(asked.least(), asked.length() - Math.max(0, lacks));
-        int start = start(lacks);
-        int behind = start == Positions.NONE ? Positions.NONE : positions.behind(start, length, asked.whole());
-        if (behind == Positions.NONE || positions.end(start, length, asked.whole()) >= limit) {
+        int start = start(lacks, length);
+        int behind = start == Positions.NONE ? Positions.NONE : positions.behind(start, length, asked);
+        if (behind == Positions.NONE || positions.end(start, length, asked) >= limit) {
             return gone;
         }
         int first = positions.slot(start);
         long cost = Math.max(0, first - whole()) * fall.empty
                 + (asked.length() - length) * fall.shorten
                 + fall.begins(first)
-                + fall.crosses(first, positions.end(start, length, asked.whole()));
+                + fall.crosses(first, positions.end(start, length, asked));
         if (unitBegun && asked.keepsWeeks() && asked.had() < 0) {
             cost += fall.split * (fall.breaks[first] - fall.before(at));
         }
@@ -95,17 +97,20 @@ final class AtHand {
         return positions.used(at) > 0 ? positions.slot(at) + 1 : positions.slot(at);
     }
 
-    private int start(long lacks) {
+    private int start(long lacks, int length) {
         if (asked.pin() != -1) {
             boolean within = asked.pinUsed() > 0;
             boolean there = within
-                    ? asked.pin() == positions.slot(at) && asked.pinUsed() == positions.used(at)
-                    : asked.pin() >= whole() && asked.pin() < n;
+                    ? asked.pin() == positions.slot(at)
+                            && asked.pinUsed() == positions.used(at)
+                            && !positions.leavesRest(at, length, asked)
+                    : asked.pin() >= Math.max(from, whole()) && asked.pin() < n;
             return !there ? Positions.NONE : within ? at : positions.whole(asked.pin());
         }
-        int start = asked.whole() ? positions.whole(whole()) : at;
+        boolean whole = asked.whole() || positions.leavesRest(at, length, asked);
+        int start = positions.slot(at) < from ? positions.whole(from) : whole ? positions.whole(whole()) : at;
         if (asked.opensWeek()) {
-            int opens = whole();
+            int opens = Math.max(from, whole());
             while (opens < n && !fall.weekStart[opens]) {
                 opens++;
             }

@@ -21,6 +21,7 @@ final class Fall {
     final long shorten;
     final int[] breaks;
     final boolean[] weekStart;
+    private final boolean[] afterBreak;
     private final long across;
     private final long midWeek;
     private final long testAfterBreak;
@@ -46,11 +47,13 @@ final class Fall {
         List<Slot> slots = stretch.slots();
         breaks = new int[slots.size()];
         weekStart = new boolean[slots.size()];
+        afterBreak = new boolean[slots.size()];
         dates = new long[slots.size()];
         for (int k = 0; k < slots.size(); k++) {
             Slot slot = slots.get(k);
             breaks[k] = slot.breaksBefore();
             weekStart[k] = slot.weekStart();
+            afterBreak[k] = slot.afterBreak();
             dates[k] = slot.date().toEpochDay();
         }
         before = new int[positions.size()];
@@ -73,8 +76,11 @@ final class Fall {
         return (asked.reserve() || asked.leavable()) && asked.pin() == -1;
     }
 
-    /** What it costs to leave it out, or to give it up. */
+    /** What it costs to leave it out, to give it up, or to drop what is left of it. */
     long out() {
+        if (asked.begun()) {
+            return told + asked.length() * shorten;
+        }
         return told + weights.of(asked.reserve() ? Cost.RESERVE : Cost.LEAVE_OUT) * COST;
     }
 
@@ -94,7 +100,7 @@ final class Fall {
         if (asked.opensWeek() && !weekStart[first]) {
             cost += midWeek;
         }
-        if (asked.test() && asked.had() < 0 && first > 0 && breaks[first] > breaks[first - 1]) {
+        if (asked.test() && !asked.begun() && afterBreak[first]) {
             cost += testAfterBreak;
         }
         return toldDay == dates[first] ? cost : cost + told;

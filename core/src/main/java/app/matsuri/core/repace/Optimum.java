@@ -32,6 +32,9 @@ public final class Optimum {
     private final Stretch.Begun begins;
     private final Positions positions;
     private final int n;
+    /** The first slot that lessons may take. */
+    private final int firstSlot;
+
     private final Fall fall;
 
     /** By state, the cheapest way there: of the lesson before, and of the one that is dealt with. */
@@ -76,11 +79,8 @@ public final class Optimum {
         lessons = stretch.lessons();
         begins = stretch.begun();
         n = slots.size();
-        int longest = 1;
-        for (Asked asked : lessons) {
-            longest = Math.max(longest, asked.length());
-        }
-        positions = Positions.of(slots, stretch.usual(), Math.min(longest, LONGEST));
+        firstSlot = stretch.from();
+        positions = Positions.of(stretch);
         fall = new Fall(stretch, positions);
         int width = positions.size() * 4;
         was = new long[width];
@@ -185,7 +185,7 @@ public final class Optimum {
                 int start =
                         starts == null ? positions.whole(positions.slot(position) - given) : starts[i][at - lowest[i]];
                 int first = positions.slot(start);
-                int end = positions.end(start, given, lessons.get(i).whole());
+                int end = positions.end(start, given, lessons.get(i));
                 yield new Place(Kind.PLACED, first, end - first + 1, given, positions.used(start));
             }
         };
@@ -255,7 +255,7 @@ public final class Optimum {
             }
             if (positions.used(p) > 0) {
                 boolean may = asked.pin() == -1 || asked.pin() == slot && asked.pinUsed() == positions.used(p);
-                if (p <= reached && !alone && may) {
+                if (p <= reached && !alone && may && slot >= firstSlot) {
                     goesOn(p);
                 }
                 continue;
@@ -265,8 +265,12 @@ public final class Optimum {
             if (p <= reached) {
                 carry(p * 4, p * 4 + 4);
             }
-            if ((asked.pin() == -1 || asked.pin() == slot) && asked.pinUsed() == 0) {
-                begin(p, slot, alone || asked.opensWeek() && fall.weekStart[slot] ? partial : p);
+            if ((asked.pin() == -1 || asked.pin() == slot) && asked.pinUsed() == 0 && slot >= firstSlot) {
+                boolean fromWithin = alone || asked.opensWeek() && fall.weekStart[slot];
+                begin(p, slot, fromWithin ? partial : p);
+                if (asked.oneSession() && !fromWithin) {
+                    leavingRest(p, slot, partial);
+                }
             }
             // ways that end within the slot before may leave it at its end from here on
             carry(partial * 4, p * 4);
@@ -310,7 +314,16 @@ public final class Optimum {
             }
         }
         if (reach <= most) {
-            lengths(by, reach, p);
+            lengths(by, reach, p, p);
+        }
+    }
+
+    /** A lesson that keeps to one session begins with a slot, and leaves what the one before it left of the slot before. */
+    private void leavingRest(int p, int slot, int partial) {
+        for (int at = partial * 4; at < p * 4; at++) {
+            if (was[at] <= most) {
+                lengths(at, was[at] + splitHere(at, slot), p, at / 4);
+            }
         }
     }
 
@@ -326,7 +339,7 @@ public final class Optimum {
             }
         }
         if (reach <= most) {
-            lengths(by, reach, p);
+            lengths(by, reach, p, p);
         }
     }
 
@@ -335,19 +348,20 @@ public final class Optimum {
         return splits > 0 && (at & BEGUN) != 0 ? splits * (fall.breaks[slot] - fall.before(at / 4)) : 0;
     }
 
-    private void lengths(int at, long there, int start) {
+    /** @param came the position from which it comes: where that is another than the one it begins in, only lengths that leave its rest */
+    private void lengths(int at, long there, int start, int came) {
         int first = positions.slot(start);
         long base = there + fall.begins(first) + first;
         if (base > most) {
             return;
         }
         for (int length = asked.length(); length >= asked.least(); length--) {
-            int behind = positions.behind(start, length, asked.whole());
-            if (behind == Positions.NONE) {
+            int behind = positions.behind(start, length, asked);
+            if (behind == Positions.NONE || positions.leavesRest(came, length, asked) != (came != start)) {
                 continue;
             }
             int shorter = asked.length() - length;
-            int end = positions.end(start, length, asked.whole());
+            int end = positions.end(start, length, asked);
             long all = base + shorter * fall.shorten + fall.crosses(first, end) + (shorter > 0 ? Fall.GIVES_WAY : 0);
             int to = state(behind, false, true);
             int how = at | Kind.PLACED.ordinal() << FROM_BITS | length << FROM_BITS + KIND_BITS;

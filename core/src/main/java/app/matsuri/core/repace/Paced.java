@@ -13,6 +13,7 @@ import app.matsuri.core.repace.Pacing.Place;
 import app.matsuri.core.repace.Stretch.Asked;
 import app.matsuri.core.repace.Stretch.Begun;
 import app.matsuri.core.repace.Stretch.Slot;
+import app.matsuri.core.schedule.HoldsTest;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDate;
@@ -36,9 +37,18 @@ import org.threeten.extra.LocalDateRange;
  */
 public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions, List<Placement> placements) {
 
-    /** The section. */
+    /** The section, none of whose sessions to come is over. */
     public static Paced of(SectionSchedule in) {
-        return new Reader(in).read();
+        return of(in, null);
+    }
+
+    /**
+     * The section.
+     *
+     * @param from the first moment at which a session that lessons may take begins; null where none is over
+     */
+    public static Paced of(SectionSchedule in, LocalDateTime from) {
+        return new Reader(in).read(from);
     }
 
     /** Where its lessons stand now. */
@@ -47,8 +57,7 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
         for (int i = 0; i < sessions.size(); i++) {
             slot.put(sessions.get(i), i);
         }
-        int longest = stretch.lessons().stream().mapToInt(Asked::length).max().orElse(1);
-        Positions positions = Positions.of(stretch.slots(), stretch.usual(), longest);
+        Positions positions = Positions.of(stretch);
         List<Place> places = new ArrayList<>();
         int at = 0;
         int sharable = -1;
@@ -73,7 +82,7 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
             int start = goesOn ? at : positions.whole(first);
             int last = own.get(own.size() - 1);
             places.add(new Place(Kind.PLACED, first, last - first + 1, asked.length(), positions.used(start)));
-            at = positions.behind(start, asked.length(), asked.whole());
+            at = positions.behind(start, asked.length(), asked);
             sharable = last;
         }
         return new Pacing(places);
@@ -114,9 +123,13 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
         private final SectionSchedule in;
         private final List<LocalDateRange> breaks;
         private final Usable usable;
+        /** Ids of lessons that by minutes keep to one session. */
+        private final Set<String> keptWhole;
 
         Reader(SectionSchedule in) {
             this.in = in;
+            keptWhole =
+                    in.section().pace() == Section.Pace.MINUTES ? HoldsTest.in(in.course(), in.section()) : Set.of();
             breaks = in.calendar().breaks();
             usable = Usable.of(in.sessions(), in.calendar().term().weekStart());
         }
@@ -127,7 +140,8 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                     .count();
         }
 
-        Paced read() {
+        Paced read(LocalDateTime from) {
+            int first = 0;
             List<Integer> sessions = new ArrayList<>();
             List<Slot> slots = new ArrayList<>();
             for (int k = usable.start(); k < usable.size(); k++) {
@@ -137,7 +151,11 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                         day,
                         usable.opensWeek(k),
                         breaksBefore(day),
-                        in.sessions().get(usable.session(k)).minutes()));
+                        in.sessions().get(usable.session(k)).minutes(),
+                        afterBreak(usable.session(k))));
+                if (from != null && in.sessions().get(usable.session(k)).start().isBefore(from)) {
+                    first = slots.size();
+                }
             }
             Set<String> tests = tests();
             List<Asked> lessons = new ArrayList<>();
@@ -178,39 +196,80 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                             in.course().besides().weights(),
                             in.section().pace() == Section.Pace.MINUTES
                                     ? in.course().usualMinutes()
-                                    : 0),
+                                    : 0,
+                            first),
                     List.copyOf(sessions),
                     placements);
         }
 
+        /** Whether a break lies between a session and the one before it, or before the first of the section. */
+        private boolean afterBreak(int session) {
+            int before = session == 0
+                    ? 0
+                    : breaksBefore(in.sessions().get(session - 1).date());
+            return breaksBefore(in.sessions().get(session).date()) > before;
+        }
+
         private Asked asked(Placement placement, int unit, List<Placement.Slot> had, boolean opens, Set<String> tests) {
+            if (!had.isEmpty()) {
+                return rest(placement, unit, had, tests);
+            }
             Lesson lesson = placement.lesson();
-            boolean resumed = !had.isEmpty();
             int length = in.section().length(lesson);
-            length = resumed ? Math.max(1, length - had.size()) : length;
-            LocalDate pin = resumed ? null : in.section().pin(lesson);
+            LocalDate pin = in.section().pin(lesson);
             boolean yields = lesson.id().equals(placement.unit().yields());
             boolean keepsWeeks = placement.unit().startsWeek();
             return new Asked(
                     lesson.id(),
                     unit,
                     length,
-                    resumed ? length : Math.min(lesson.minLength(), length),
+                    Math.min(lesson.minLength(), length),
                     pin == null ? -1 : pinned(pin),
                     0,
-                    !resumed && lesson.reserve(),
                     lesson.reserve(),
-                    !resumed && (lesson.optional() || yields) && !lesson.reserve(),
-                    !resumed && lesson.joinable() && !lesson.reserve(),
-                    opens && keepsWeeks && !resumed,
+                    lesson.reserve(),
+                    (lesson.optional() || yields) && !lesson.reserve(),
+                    lesson.joinable() && !lesson.reserve(),
+                    opens && keepsWeeks,
                     keepsWeeks,
-                    resumed ? null : in.section().told().lessons().get(lesson.id()),
+                    in.section().told().lessons().get(lesson.id()),
                     tests.contains(lesson.id()),
-                    resumed
-                            ? breaksBefore(in.sessions()
-                                    .get(had.get(had.size() - 1).session())
-                                    .date())
-                            : -1);
+                    -1,
+                    0,
+                    keptWhole.contains(lesson.id()));
+        }
+
+        /** What is left of a lesson that was partly taught. */
+        private Asked rest(Placement placement, int unit, List<Placement.Slot> had, Set<String> tests) {
+            Lesson lesson = placement.lesson();
+            int whole = in.section().length(lesson);
+            int usual = in.course().usualMinutes();
+            boolean minutes = in.section().pace() == Section.Pace.MINUTES && !lesson.reserve();
+            int left = minutes
+                    ? in.section().minutesLeft(lesson, had.size(), usual)
+                    : Math.max(1, whole - had.size()) * usual;
+            int length = (left + usual - 1) / usual;
+            int spent = minutes && in.section().minutesHad().containsKey(lesson.id()) ? whole - length : had.size();
+            int stillAsked = lesson.minLength() - spent;
+            return new Asked(
+                    lesson.id(),
+                    unit,
+                    length,
+                    Math.max(1, Math.min(length, stillAsked)),
+                    -1,
+                    0,
+                    false,
+                    lesson.reserve(),
+                    lesson.optional() || stillAsked <= 0,
+                    false,
+                    false,
+                    placement.unit().startsWeek(),
+                    null,
+                    tests.contains(lesson.id()),
+                    breaksBefore(
+                            in.sessions().get(had.get(had.size() - 1).session()).date()),
+                    length * usual - left,
+                    false);
         }
 
         /** The slot of a pin: the first usable session on or after it; -2 where that is over, or there is none. */

@@ -1,7 +1,9 @@
 package app.matsuri.core.repace;
 
+import app.matsuri.core.repace.Stretch.Asked;
 import app.matsuri.core.repace.Stretch.Slot;
 import app.matsuri.core.session.Timetable;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -24,6 +26,10 @@ final class Positions {
     private int[][] behind;
 
     private int[][] ends;
+    /** By slot and minutes used, the number of the position. */
+    private int[] number;
+
+    private int width;
 
     private Positions(int[] minutes, int usual, int[] slotOf, int[] usedOf, int[] whole) {
         this.minutes = minutes;
@@ -33,13 +39,18 @@ final class Positions {
         this.whole = whole;
     }
 
-    /**
-     * The positions of some slots.
-     *
-     * @param usual minutes of a lesson of length 1; 0 where lessons take whole sessions
-     * @param longest the greatest length of a lesson
-     */
-    static Positions of(List<Slot> slots, int usual, int longest) {
+    /** The positions in a stretch. */
+    static Positions of(Stretch stretch) {
+        List<Slot> slots = stretch.slots();
+        int usual = stretch.usual();
+        int longest = 1;
+        List<Asked> begun = new ArrayList<>();
+        for (Asked asked : stretch.lessons()) {
+            longest = Math.max(longest, asked.length());
+            if (asked.gone() > 0) {
+                begun.add(asked);
+            }
+        }
         int n = slots.size();
         int[] minutes = new int[n];
         int most = 0;
@@ -74,6 +85,14 @@ final class Positions {
                 }
                 found[slot(taken) * (most + 1) + used(taken)] = true;
             }
+            for (Asked asked : begun) {
+                for (int length = asked.least(); length <= asked.length(); length++) {
+                    long taken = take(minutes, slot, used, length * usual - asked.gone());
+                    if (taken != NONE) {
+                        found[slot(taken) * (most + 1) + used(taken)] = true;
+                    }
+                }
+            }
         }
         int[] slotOf = new int[count];
         int[] usedOf = new int[count];
@@ -90,11 +109,13 @@ final class Positions {
             }
         }
         Positions positions = new Positions(minutes, usual, slotOf, usedOf, whole);
-        positions.tables(number, most + 1, longest);
+        positions.number = number;
+        positions.width = most + 1;
+        positions.tables(longest);
         return positions;
     }
 
-    private void tables(int[] number, int width, int longest) {
+    private void tables(int longest) {
         behind = new int[longest + 1][slotOf.length];
         ends = new int[longest + 1][slotOf.length];
         for (int length = 1; length <= longest; length++) {
@@ -169,21 +190,39 @@ final class Positions {
         return usedOf[position] > 0 ? slotOf[position] : slotOf[position] - 1;
     }
 
-    /**
-     * The position behind a lesson that begins here; {@link #NONE} where it does not fit.
-     *
-     * @param sessions it takes whole sessions, whatever else lessons take
-     */
-    int behind(int position, int length, boolean sessions) {
-        if (usual > 0 && !sessions) {
-            return behind[length][position];
+    /** The position behind a lesson of some length that begins here; {@link #NONE} where it does not fit. */
+    int behind(int position, int length, Asked asked) {
+        if (usual > 0 && !asked.whole()) {
+            if (asked.gone() == 0) {
+                return behind[length][position];
+            }
+            long taken = rest(position, length, asked);
+            return taken == NONE ? NONE : number[slot(taken) * width + used(taken)];
         }
         int slot = slotOf[position] + length;
         return slot > minutes.length ? NONE : whole[slot];
     }
 
     /** The last slot that such a lesson takes. */
-    int end(int position, int length, boolean sessions) {
-        return usual > 0 && !sessions ? ends[length][position] : slotOf[position] + length - 1;
+    int end(int position, int length, Asked asked) {
+        if (usual == 0 || asked.whole()) {
+            return slotOf[position] + length - 1;
+        }
+        return asked.gone() == 0 ? ends[length][position] : end(rest(position, length, asked));
+    }
+
+    private long rest(int position, int length, Asked asked) {
+        return take(minutes, slotOf[position], usedOf[position], length * usual - asked.gone());
+    }
+
+    /** Whether a lesson that keeps to one session leaves the rest of this one, where it would be cut, for the next, where it fits. */
+    boolean leavesRest(int position, int length, Asked asked) {
+        int slot = slotOf[position];
+        if (!asked.oneSession() || usedOf[position] == 0 || slot + 1 >= minutes.length) {
+            return false;
+        }
+        int need = length * usual - asked.gone();
+        return need - (minutes[slot] - usedOf[position]) >= Timetable.LEAST_MINUTES
+                && need - minutes[slot + 1] < Timetable.LEAST_MINUTES;
     }
 }

@@ -50,7 +50,9 @@ public final class Scorer {
         Asked asked = stretch.lessons().get(i);
         Place place = pacing.places().get(i);
         List<Slot> slots = stretch.slots();
-        if (place.kind() == Kind.LEFT_OUT) {
+        if (place.kind() == Kind.LEFT_OUT && asked.begun()) {
+            add(Cost.SHORTEN, asked.length());
+        } else if (place.kind() == Kind.LEFT_OUT) {
             add(asked.reserve() ? Cost.RESERVE : Cost.LEAVE_OUT, 1);
         } else if (place.kind() == Kind.NO_ROOM) {
             add(Cost.NO_ROOM, asked.length());
@@ -60,10 +62,8 @@ public final class Scorer {
             int from = asked.had() >= 0 ? asked.had() : slots.get(place.first()).breaksBefore();
             add(Cost.ACROSS, slots.get(place.last()).breaksBefore() > from ? 1 : 0);
             add(Cost.MID_WEEK, asked.opensWeek() && !slots.get(place.first()).weekStart() ? 1 : 0);
-            boolean afterBreak = place.first() > 0
-                    && slots.get(place.first()).breaksBefore()
-                            > slots.get(place.first() - 1).breaksBefore();
-            add(Cost.TEST_AFTER_BREAK, asked.test() && asked.had() < 0 && afterBreak ? 1 : 0);
+            boolean afterBreak = slots.get(place.first()).afterBreak();
+            add(Cost.TEST_AFTER_BREAK, asked.test() && !asked.begun() && afterBreak ? 1 : 0);
         }
         if (asked.told() != null) {
             boolean stays = place.placed() && slots.get(place.first()).date().equals(asked.told());

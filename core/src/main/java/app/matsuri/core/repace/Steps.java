@@ -10,7 +10,6 @@ import app.matsuri.core.change.Pin;
 import app.matsuri.core.change.RecordTaught;
 import app.matsuri.core.change.SetGap;
 import app.matsuri.core.change.SetLength;
-import app.matsuri.core.flow.Flow;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Lesson;
@@ -20,6 +19,7 @@ import app.matsuri.core.plan.With;
 import app.matsuri.core.repace.Pacing.Kind;
 import app.matsuri.core.repace.Pacing.Place;
 import app.matsuri.core.repace.Stretch.Asked;
+import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
 import app.matsuri.core.session.Sessions;
 import java.time.LocalDate;
@@ -80,11 +80,8 @@ final class Steps {
 
     private void size(int i, int own) {
         Lesson lesson = lesson(i);
-        long had = paced.placements().get(i).slots().stream()
-                .filter(Placement.Slot::taught)
-                .count();
-        int length = (int) had + own;
         Asked asked = paced.stretch().lessons().get(i);
+        int length = section.length(lesson) + own - asked.length();
         if (own != asked.length()) {
             section = section.withLength(lesson.id(), length);
             add(
@@ -122,7 +119,9 @@ final class Steps {
         }
         List<String> lessons = section.taught().get(last);
         section = section.withTaught(section.taught(), With.member(section.partly(), lesson.id(), false));
-        add("Count " + title(i) + " as finished", new RecordTaught(course, section.code(), last, lessons, false, ""));
+        add(
+                "Count " + title(i) + " as finished",
+                new RecordTaught(course, section.code(), last, lessons, false, true, ""));
         return true;
     }
 
@@ -265,8 +264,7 @@ final class Steps {
     private int[] flow() {
         Course in = paced.in().course();
         Sessions sessions = section.timetable(course).sessions(paced.in().calendar());
-        List<Placement> placements =
-                Flow.place(in, section, sessions, paced.in().calendar().term().weekStart());
+        List<Placement> placements = SectionSchedule.place(paced.in().calendar(), in, section, sessions);
         Map<String, Placement> byLesson = new HashMap<>();
         placements.forEach(p -> byLesson.put(p.lesson().id(), p));
         Map<Integer, Integer> slots = new HashMap<>();

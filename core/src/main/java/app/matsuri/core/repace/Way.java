@@ -16,6 +16,7 @@ import java.util.Map;
  * @param edits what it does, in order of the plan
  * @param steps the changes that lead there, in order; null where no changes do
  * @param dates the sessions of each lesson under it, by lesson, in order of the plan
+ * @param drops titles of lessons that it leaves out though nobody said that they may be, or that hold a test or are fixed on a date
  */
 public record Way(
         String name,
@@ -23,7 +24,8 @@ public record Way(
         Map<Weights.Cost, Integer> costs,
         List<Edit> edits,
         List<Step> steps,
-        Map<String, List<LocalDateTime>> dates) {
+        Map<String, List<LocalDateTime>> dates,
+        List<String> drops) {
 
     /**
      * One thing that it does.

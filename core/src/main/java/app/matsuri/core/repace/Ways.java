@@ -1,14 +1,21 @@
 package app.matsuri.core.repace;
 
 import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.LeaveOut;
+import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.With;
 import app.matsuri.core.repace.Pacing.Kind;
 import app.matsuri.core.repace.Pacing.Place;
 import app.matsuri.core.repace.Stretch.Asked;
+import app.matsuri.core.schedule.HoldsTest;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.session.Session;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -22,11 +29,11 @@ public final class Ways {
     private final Pacing stood;
     private final Paced now;
 
-    private Ways(SectionSchedule before, SectionSchedule after) {
+    private Ways(SectionSchedule before, SectionSchedule after, LocalDateTime from) {
         this.before = before;
         this.then = Paced.of(before);
         this.stood = then.stands();
-        this.now = before == after ? then : Paced.of(after);
+        this.now = before == after && from == null ? then : Paced.of(after, from);
     }
 
     /**
@@ -35,30 +42,62 @@ public final class Ways {
      * @param before before the loss
      * @param after after it
      * @param by a day from which on nothing may differ from before; null for none
+     * @param from the moment before which classes are over and nothing changes; null for none
      */
-    public static List<Way> out(SectionSchedule before, SectionSchedule after, LocalDate by) {
-        return new Ways(before, after).out(by);
+    public static List<Way> out(SectionSchedule before, SectionSchedule after, LocalDate by, LocalDateTime from) {
+        return new Ways(before, after, from).out(by);
     }
 
     /** What lets everything stand as it falls. */
     public static Way slide(SectionSchedule in) {
-        Ways ways = new Ways(in, in);
+        Ways ways = new Ways(in, in, null);
         return ways.way("let-it-slide", "Let it slide: everything falls as it comes", ways.now.stands());
     }
 
     /** The cheapest plan of the whole term. */
     public static Way tidy(SectionSchedule in) {
-        Ways ways = new Ways(in, in);
+        return tidy(in, null);
+    }
+
+    /**
+     * The cheapest plan of what is to come.
+     *
+     * @param from the moment before which classes are over and nothing changes; null for none
+     */
+    public static Way tidy(SectionSchedule in, LocalDateTime from) {
+        Ways ways = new Ways(in, in, from);
         return ways.way(
                 "tidy-the-weeks",
                 "Tidy the weeks: the cheapest plan of the whole term",
                 Optimum.of(ways.now.stretch()));
     }
 
+    /** When the first class begins that was lost, or that has other lessons, between two schedules of a section; empty for none. */
+    public static Optional<LocalDateTime> hand(SectionSchedule before, SectionSchedule after) {
+        Set<LocalDateTime> lost = lost(before, after);
+        return before.sessions().all().stream()
+                .filter(s -> lost.contains(s.name()))
+                .map(Session::start)
+                .findFirst();
+    }
+
+    /** The one to choose beforehand: the cheapest that leaves out nothing but what may be. */
+    public static Way beforehand(List<Way> ways) {
+        return ways.stream()
+                .filter(w -> w.drops().isEmpty())
+                .min(Comparator.comparingLong(Way::total))
+                .orElse(ways.get(0));
+    }
+
     private List<Way> out(LocalDate by) {
         List<Way> ways = new ArrayList<>();
         ways.add(way("let-it-slide", "Let it slide: everything after it comes later", now.stands()));
-        LocalDate lost = lost();
+        Set<LocalDateTime> gone = lost(before, now.in());
+        LocalDate lost = before.sessions().all().stream()
+                .filter(s -> gone.contains(s.name()))
+                .map(Session::date)
+                .findFirst()
+                .orElse(null);
         if (lost == null) {
             return ways;
         }
@@ -83,33 +122,24 @@ public final class Ways {
         if (by != null) {
             caughtUp("catch-up-by-date", "Catch up by ", by).ifPresent(ways::add);
         }
-        leftOut().ifPresent(ways::add);
+        leftOut(gone).ifPresent(ways::add);
         return ways;
     }
 
-    /** The first day on which a session that a lesson had is gone, else on which one has other lessons; null where none is. */
-    private LocalDate lost() {
-        LocalDate gone = gone();
-        return gone != null ? gone : before.firstDifference(now.in()).orElse(null);
-    }
-
-    private LocalDate gone() {
+    /** Names of sessions that a lesson had and cannot have any more; where there are none, those of the first day with others. */
+    private static Set<LocalDateTime> lost(SectionSchedule before, SectionSchedule after) {
         Set<LocalDateTime> stand = new HashSet<>();
-        now.in().sessions().all().forEach(s -> stand.add(s.name()));
-        return before.placements().stream()
-                .flatMap(p -> p.slots().stream())
-                .map(s -> before.sessions().get(s.session()))
-                .filter(s -> !stand.contains(s.name()) || blocked(s.name()))
-                .map(s -> s.date())
-                .min(LocalDate::compareTo)
-                .orElse(null);
-    }
-
-    /** Whether the session stands and lessons may not take it any more. */
-    private boolean blocked(LocalDateTime name) {
-        return now.in().sessions().indexOf(name).stream()
-                .mapToObj(i -> now.in().sessions().get(i))
-                .anyMatch(s -> !s.open() && !s.record());
+        after.sessions().all().stream().filter(s -> s.open() || s.record()).forEach(s -> stand.add(s.name()));
+        Set<LocalDateTime> had = new HashSet<>(before.lessonsBySession().keySet());
+        Set<LocalDateTime> lost = new HashSet<>(had);
+        lost.removeAll(stand);
+        if (lost.isEmpty()) {
+            before.firstDifference(after)
+                    .ifPresent(day -> had.stream()
+                            .filter(name -> name.toLocalDate().equals(day))
+                            .forEach(lost::add));
+        }
+        return lost;
     }
 
     /** The day on which the unit after the one that lost a class begins. */
@@ -153,34 +183,13 @@ public final class Ways {
                 return Optional.empty();
             }
             int length = stood.given();
-            lessons.add(new Asked(
-                    asked.id(),
-                    asked.unit(),
-                    Math.max(asked.length(), length),
-                    length,
-                    first,
-                    stood.used(),
-                    asked.reserve(),
-                    asked.whole(),
-                    false,
-                    stood.kind() == Kind.JOINED,
-                    asked.opensWeek(),
-                    asked.keepsWeeks(),
-                    asked.told(),
-                    asked.test(),
-                    asked.had()));
+            lessons.add(asked.must(first, stood.used(), length, stood.kind() == Kind.JOINED));
             must.add(new Place(stood.kind(), first, stood.length(), length, stood.used()));
         }
         if (must.stream().allMatch(place -> place == null)) {
             return Optional.empty(); // nothing stands behind it that could be caught up with
         }
-        Stretch limited = new Stretch(
-                now.stretch().slots(),
-                lessons,
-                now.stretch().begun(),
-                now.stretch().weights(),
-                now.stretch().usual());
-        Pacing best = Optimum.of(limited);
+        Pacing best = Optimum.of(now.stretch().with(lessons));
         for (int i = 0; i < must.size(); i++) {
             if (must.get(i) != null && !must.get(i).equals(best.places().get(i))) {
                 return Optional.empty();
@@ -214,15 +223,19 @@ public final class Ways {
         return -1;
     }
 
-    /** The cheapest plan without the lesson that lost its class. */
-    private Optional<Way> leftOut() {
-        LocalDate lost = lost();
+    /** The cheapest plan without the lessons that lost their class; none that is fixed on a date or holds a test. */
+    private Optional<Way> leftOut(Set<LocalDateTime> gone) {
+        Set<String> tests = HoldsTest.in(before.course(), before.section());
         Set<String> out = new HashSet<>();
-        before.placements().stream()
-                .filter(p -> p.slots().stream()
-                        .anyMatch(s -> !s.taught()
-                                && before.sessions().get(s.session()).date().equals(lost)))
-                .forEach(p -> out.add(p.lesson().id()));
+        for (Placement placement : before.placements()) {
+            Lesson lesson = placement.lesson();
+            boolean lost = placement.slots().stream()
+                    .anyMatch(s -> !s.taught()
+                            && gone.contains(before.sessions().get(s.session()).name()));
+            if (lost && before.section().pin(lesson) == null && !tests.contains(lesson.id())) {
+                out.add(lesson.id());
+            }
+        }
         List<Asked> rest = new ArrayList<>();
         List<Integer> kept = new ArrayList<>();
         for (int i = 0; i < now.stretch().lessons().size(); i++) {
@@ -235,12 +248,7 @@ public final class Ways {
         if (kept.size() == now.stretch().lessons().size()) {
             return Optional.empty();
         }
-        Pacing best = Optimum.of(new Stretch(
-                now.stretch().slots(),
-                rest,
-                now.stretch().begun(),
-                now.stretch().weights(),
-                now.stretch().usual()));
+        Pacing best = Optimum.of(now.stretch().with(rest));
         List<Place> places = new ArrayList<>();
         for (Asked asked : now.stretch().lessons()) {
             boolean leavable = asked.leavable() || asked.reserve();
@@ -249,28 +257,58 @@ public final class Ways {
         for (int k = 0; k < kept.size(); k++) {
             places.set(kept.get(k), best.places().get(k));
         }
-        String titles = String.join(
-                " and ",
-                out.stream()
-                        .map(id -> "“"
-                                + now.in()
-                                        .course()
-                                        .lesson(id)
-                                        .map(Lesson::title)
-                                        .orElse(id) + "”")
-                        .sorted()
-                        .toList());
-        return Optional.of(way("leave-it-out", "Leave out " + titles, new Pacing(places)));
+        List<String> titles = titles(out);
+        return Optional.of(way("leave-it-out", "Leave out " + joined(titles), new Pacing(places), titles));
+    }
+
+    private List<String> titles(Collection<String> lessons) {
+        return now.in().course().lessons().stream()
+                .filter(l -> lessons.contains(l.id()))
+                .map(l -> "“" + l.title() + "”")
+                .toList();
+    }
+
+    private static String joined(List<String> titles) {
+        return String.join(" and ", titles);
     }
 
     private Way way(String name, String sentence, Pacing pacing) {
+        return way(name, sentence, pacing, List.of());
+    }
+
+    /** @param said titles of lessons that the sentence says it leaves out */
+    private Way way(String name, String sentence, Pacing pacing, List<String> said) {
+        List<Way.Step> steps = Steps.of(now, pacing).orElse(null);
+        List<String> more = With.without(titles(unasked(steps)), said::contains);
+        List<String> drops = new ArrayList<>(said);
+        drops.addAll(more);
         return new Way(
                 name,
-                sentence,
+                more.isEmpty() ? sentence : sentence + ", without " + joined(more),
                 Scorer.costs(now.stretch(), pacing),
                 edits(pacing),
-                Steps.of(now, pacing).orElse(null),
-                now.dates(pacing));
+                steps,
+                now.dates(pacing),
+                drops);
+    }
+
+    /** Lessons that steps leave out though nobody said that they may be, or that are fixed on a date or hold a test. */
+    private Set<String> unasked(List<Way.Step> steps) {
+        Set<String> tests = HoldsTest.in(now.in().course(), now.in().section());
+        Set<String> unasked = new HashSet<>();
+        for (Way.Step step : steps == null ? List.<Way.Step>of() : steps) {
+            if (step.change() instanceof LeaveOut out) {
+                Placement placement = now.in().byLesson().get(out.lesson());
+                Lesson lesson = placement.lesson();
+                boolean may = lesson.optional()
+                        || lesson.reserve()
+                        || lesson.id().equals(placement.unit().yields());
+                if (!may || now.in().section().pin(lesson) != null || tests.contains(lesson.id())) {
+                    unasked.add(lesson.id());
+                }
+            }
+        }
+        return unasked;
     }
 
     /** What a pacing does other than placing each lesson as long as it asks, one behind the other. */
@@ -282,7 +320,10 @@ public final class Ways {
             Place place = pacing.places().get(i);
             String title = "“" + now.placements().get(i).lesson().title() + "”";
             String id = asked.id();
-            if (place.kind() == Kind.LEFT_OUT) {
+            if (place.kind() == Kind.LEFT_OUT && asked.begun()) {
+                int had = now.in().section().length(now.placements().get(i).lesson()) - asked.length();
+                edits.add(new Way.Edit("shorten", id, null, Math.max(0, had), "Count " + title + " as finished"));
+            } else if (place.kind() == Kind.LEFT_OUT) {
                 edits.add(
                         asked.reserve()
                                 ? new Way.Edit("give-up-reserve", id, null, 0, "Give up the spare day " + title)

@@ -47,8 +47,7 @@ public record SectionSchedule(
 
     static SectionSchedule of(TeachingCalendar calendar, Course course, Section section) {
         Sessions sessions = section.timetable(course.code()).sessions(calendar);
-        List<Placement> placements =
-                Flow.place(course, section, sessions, calendar.term().weekStart());
+        List<Placement> placements = place(calendar, course, section, sessions);
         Dates resolver = new Dates(course, section.code(), calendar, sessions, placements);
         List<ItemDates> dates = new ArrayList<>();
         Map<String, ItemDates> byItem = new HashMap<>();
@@ -92,6 +91,12 @@ public record SectionSchedule(
                 List.of(),
                 byLesson,
                 byItem);
+    }
+
+    /** Where the lessons of a course fall in a section. */
+    public static List<Placement> place(TeachingCalendar calendar, Course course, Section section, Sessions sessions) {
+        return Flow.place(
+                course, section, sessions, calendar.term().weekStart(), HoldsTest.forPlacing(course, section));
     }
 
     SectionSchedule with(List<NoticeDates> others, List<SharedDates> ofOthers) {

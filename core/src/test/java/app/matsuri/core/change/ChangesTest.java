@@ -337,6 +337,7 @@ class ChangesTest {
                 now.holdsEmpty(),
                 now.taught(),
                 now.partly(),
+                now.minutesHad(),
                 now.notes(),
                 now.told(),
                 now.adjustments(),

@@ -34,7 +34,8 @@ class OptimumTest {
                     FIRST.plusDays(i),
                     i % 3 == 0,
                     breaks,
-                    usual == 0 ? 50 : List.of(75, 50, 45).get(random.nextInt(3))));
+                    usual == 0 ? 50 : List.of(75, 50, 45).get(random.nextInt(3)),
+                    random.nextInt(4) == 0));
         }
         List<Asked> lessons = new ArrayList<>();
         int unit = 0;
@@ -64,10 +65,12 @@ class OptimumTest {
                     keeps,
                     random.nextInt(3) == 0 ? FIRST.plusDays(random.nextInt(n)) : null,
                     random.nextInt(4) == 0,
-                    had ? 0 : -1));
+                    had ? 0 : -1,
+                    had && usual > 0 && !reserve ? random.nextInt(usual - 10) : 0,
+                    !had && usual > 0 && random.nextInt(3) == 0));
         }
         Begun begun = random.nextInt(3) == 0 ? new Begun(0, 0) : null;
-        return new Stretch(slots, lessons, begun, Weights.USUAL, usual);
+        return new Stretch(slots, lessons, begun, Weights.USUAL, usual, random.nextInt(4) == 0 ? 1 : 0);
     }
 
     /** Every pacing there is: order kept, pins held, at most one lesson joined to a session. */
@@ -89,7 +92,9 @@ class OptimumTest {
                 && (asked.pin() == -1 || asked.pin() == last)) {
             next.add(new Object[] {Place.joined(last), last, true});
         }
-        for (int first = last + 1; first < stretch.slots().size(); first++) {
+        for (int first = Math.max(last + 1, stretch.from());
+                first < stretch.slots().size();
+                first++) {
             for (int length = asked.least(); length <= asked.length(); length++) {
                 boolean fits = first + length <= stretch.slots().size();
                 if (fits && (asked.pin() == -1 || asked.pin() == first)) {
@@ -147,6 +152,16 @@ class OptimumTest {
         return new int[] {full ? at + 1 : at, full ? 0 : gone, at};
     }
 
+    /** Whether a lesson that begins here would be cut, and would not in the next slot. */
+    private static boolean cut(Stretch stretch, int slot, int used, int need) {
+        if (slot + 1 >= stretch.slots().size()) {
+            return false;
+        }
+        int here = stretch.slots().get(slot).minutes() - used;
+        int next = stretch.slots().get(slot + 1).minutes();
+        return here <= need - 10 && next > need - 10;
+    }
+
     /** Every pacing by minutes: as {@link #all}, from where the lesson before ended or with a later session. */
     private static void byMinutes(
             Stretch stretch, int i, int slot, int used, boolean shared, List<Place> places, List<Pacing> found) {
@@ -171,17 +186,21 @@ class OptimumTest {
         boolean alone = asked.whole() || asked.pin() != -1;
         int whole = used > 0 ? slot + 1 : slot;
         for (int length = asked.least(); length <= asked.length(); length++) {
-            if (used > 0 && !alone) {
-                int[] end = behind(stretch, slot, used, length * stretch.usual());
+            int need = length * stretch.usual() - asked.gone();
+            boolean leaves = used > 0 && asked.oneSession() && cut(stretch, slot, used, need);
+            if (used > 0 && !alone && !leaves) {
+                int[] end = behind(stretch, slot, used, need);
                 if (end != null) {
                     next.add(new Object[] {
                         new Place(Kind.PLACED, slot, end[2] - slot + 1, length, used), end[0], end[1], false
                     });
                 }
             }
-            for (int first = whole; first < stretch.slots().size(); first++) {
+            for (int first = Math.max(whole, stretch.from());
+                    first < stretch.slots().size();
+                    first++) {
                 boolean opens = asked.opensWeek() && stretch.slots().get(first).weekStart();
-                boolean may = first > whole || used == 0 || alone || opens;
+                boolean may = first > whole || used == 0 || alone || opens || leaves;
                 if (!may || asked.pin() != -1 && asked.pin() != first) {
                     continue;
                 }
@@ -189,7 +208,7 @@ class OptimumTest {
                         ? first + length > stretch.slots().size()
                                 ? null
                                 : new int[] {first + length, 0, first + length - 1}
-                        : behind(stretch, first, 0, length * stretch.usual());
+                        : behind(stretch, first, 0, need);
                 if (end != null) {
                     next.add(new Object[] {
                         new Place(Kind.PLACED, first, end[2] - first + 1, length, 0), end[0], end[1], false
@@ -228,7 +247,7 @@ class OptimumTest {
         Map<Cost, Integer> same = Map.of(Cost.EMPTY, 5, Cost.LEAVE_OUT, 5, Cost.MID_WEEK, 100);
         List<Slot> slots = new ArrayList<>();
         for (int i = 0; i < 4; i++) {
-            slots.add(new Slot(FIRST.plusDays(i), i == 0 || i == 2, 0, 50));
+            slots.add(new Slot(FIRST.plusDays(i), i == 0 || i == 2, 0, 50, false));
         }
         Asked first = new Asked("A", 0, 1, 1, -1, 0, false, false, true, false, true, true, null, false, -1);
         Asked second = new Asked("B", 1, 1, 1, -1, 0, false, false, false, false, true, true, null, false, -1);
@@ -271,7 +290,12 @@ class OptimumTest {
             }
             int skip = random.nextInt(6) == 0 ? 1 : 0;
             for (int k = skip; k < perWeek && slots.size() < sessions; k++) {
-                slots.add(new Slot(day.plusDays(k), k == skip, breaks, 50));
+                slots.add(new Slot(
+                        day.plusDays(k),
+                        k == skip,
+                        breaks,
+                        50,
+                        !slots.isEmpty() && slots.get(slots.size() - 1).breaksBefore() < breaks));
             }
             day = day.plusWeeks(1);
         }

@@ -127,13 +127,15 @@ class StepsTest {
                 boolean may = way.edits().stream()
                         .anyMatch(
                                 e -> asked.id().equals(e.lesson()) && !e.kind().equals("no-room"));
-                places.add(now.leftOut() && may ? Place.LEFT_OUT : Place.NO_ROOM);
+                boolean dropped = now.leftOut() || asked.begun() && now.taught();
+                places.add(dropped && may ? Place.LEFT_OUT : Place.NO_ROOM);
             } else {
                 boolean joined = then.section().joined().contains(asked.id());
-                int had = now.slots().size() - slots.size();
                 int given = paced.stretch().usual() == 0
                         ? slots.size()
-                        : then.section().length(now.lesson()) - had;
+                        : asked.length()
+                                + then.section().length(now.lesson())
+                                - before.section().length(now.lesson());
                 places.add(
                         joined
                                 ? Place.joined(slots.get(0))
@@ -175,7 +177,7 @@ class StepsTest {
                     now.sessions().get(random.nextInt(now.sessions().size())).date();
             Decisions after = Change.make(new AddClosure(Closure.of(lost, lost, "Flood", "event")), plan)
                     .decisions();
-            for (Way way : Ways.out(follows(plan), follows(after), day("2026-11-02"))) {
+            for (Way way : Ways.out(follows(plan), follows(after), day("2026-11-02"), null)) {
                 ways++;
                 leadsThere(after, way);
             }

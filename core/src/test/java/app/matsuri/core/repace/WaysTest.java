@@ -106,7 +106,7 @@ class WaysTest {
     private static List<Way> lose(Decisions plan, String date) {
         Closure closure = Closure.of(day(date), day(date), "Flood", "weather");
         Decisions after = Change.make(new AddClosure(closure), plan).decisions();
-        return Ways.out(follows(plan), follows(after), null);
+        return Ways.out(follows(plan), follows(after), null, null);
     }
 
     @Test
@@ -118,7 +118,11 @@ class WaysTest {
                 .containsExactly("Join “CH3” to the lesson before it");
         assertThat(ways)
                 .extracting(w -> w.name() + " " + w.total())
-                .containsExactly("let-it-slide 0", "catch-up-in-unit 15", "leave-it-out 1000");
+                .as("CH2 holds a quiz, so that it is not left out")
+                .containsExactly("let-it-slide 0", "catch-up-in-unit 15");
+        assertThat(lose(small(Map.of()), "2026-09-04"))
+                .extracting(w -> w.name() + " " + w.total() + " " + w.drops())
+                .contains("leave-it-out 1000 [“CH3”]");
     }
 
     @Test

@@ -41,7 +41,7 @@ public final class Instances {
                 breaks += LocalDate.parse(off.get(1).stringValue()).isBefore(date) ? 1 : 0;
             }
             dates.add(date);
-            slots.add(new Slot(date, json.path("firstOfWeek").get(i).intValue() == 1, breaks, 50));
+            slots.add(new Slot(date, json.path("firstOfWeek").get(i).intValue() == 1, breaks, 50, false));
         }
         Map<String, Integer> units = new HashMap<>();
         Map<String, Boolean> keeps = new HashMap<>();
