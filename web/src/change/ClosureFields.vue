@@ -92,7 +92,15 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value;
         >from <input :value="draft.from" type="time" class="field" required @input="set({ from: typed($event) })"
       /></label>
       <label
-        >to <input :value="draft.to" type="time" class="field" required @input="set({ to: typed($event) })"
+        >to
+        <input
+          :value="draft.to"
+          class="field clock"
+          required
+          pattern="([01][0-9]|2[0-3]):[0-5][0-9]|24:00"
+          placeholder="17:00"
+          title="a time such as 17:00, or 24:00 for the end of the day"
+          @input="set({ to: typed($event) })"
       /></label>
     </div>
   </fieldset>
@@ -103,5 +111,8 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value;
   border: 1px solid var(--rule);
   padding: 2px 10px 6px;
   margin: 0;
+}
+.clock {
+  width: 8ch;
 }
 </style>

@@ -1,5 +1,6 @@
 package app.matsuri.exchange;
 
+import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.proposal.Proposal;
@@ -15,10 +16,17 @@ import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
 import tools.jackson.core.JacksonException;
 
-/** The command <code>./matsuri dates FILE [--change CHANGE.json]</code>: dates of a plan without a server. */
+/**
+ * The command <code>./matsuri dates FILE [--change CHANGE.json [--today DATE]]</code>: dates of a plan, or the proposal of a change,
+ * without a server.
+ */
 public final class DatesCommand {
+
+    private static final String USAGE = "Usage: ./matsuri dates FILE [--change CHANGE.json [--today 2026-10-07]]";
 
     private DatesCommand() {}
 
@@ -28,21 +36,27 @@ public final class DatesCommand {
 
     /** Runs the command; the exit status. */
     static int run(String[] arguments, Writer out, PrintStream err) throws IOException {
-        if (arguments.length != 1 && !(arguments.length == 3 && arguments[1].equals("--change"))) {
-            err.println("Usage: ./matsuri dates FILE [--change CHANGE.json]");
+        Options asked;
+        LocalDate today;
+        try {
+            asked = Options.of(arguments, List.of("--change", "--today"), List.of());
+            today = asked.date("--today");
+        } catch (IllegalArgumentException e) {
+            err.println(e.getMessage());
+            err.println(USAGE);
             return 2;
         }
-        byte[] file = bytes(arguments[0], err);
+        byte[] file = bytes(asked.file(), err);
         if (file == null) {
             return 2;
         }
         PlanFile.Reading reading = PlanFile.read(file);
-        reading.faults().forEach(fault -> err.println(fault.line(arguments[0])));
+        reading.faults().forEach(fault -> err.println(fault.line(asked.file())));
         if (reading.decisions() == null) {
             return 2;
         }
-        if (arguments.length == 3) {
-            return propose(reading.decisions(), arguments[2], out, err);
+        if (asked.has("--change")) {
+            return propose(reading.decisions(), asked.text("--change"), today, out, err);
         }
         DatesTable.write(reading.decisions(), Schedule.of(reading.decisions()), out);
         return reading.faulty() ? 2 : 0;
@@ -63,29 +77,37 @@ public final class DatesCommand {
         return Files.readAllBytes(path);
     }
 
-    private static int propose(Decisions decisions, String name, Writer out, PrintStream err) throws IOException {
-        byte[] file = bytes(name, err);
-        if (file == null) {
-            return 2;
-        }
-        String text = new String(file, StandardCharsets.UTF_8);
-        ChangeJson.Reading reading;
-        try {
-            reading = ChangeJson.read(Json.read(text));
-        } catch (JacksonException e) {
-            err.println(name + ": this is no JSON: " + e.getOriginalMessage());
-            return 2;
-        }
-        reading.faults().forEach(fault -> err.println(fault.line(name)));
-        if (reading.change() == null) {
+    private static int propose(Decisions decisions, String name, LocalDate today, Writer out, PrintStream err)
+            throws IOException {
+        ChangeJson.Reading reading = change(name, err);
+        if (reading == null) {
             return 2;
         }
         try {
-            out.write(Json.pretty(ProposalJson.write(Proposal.of(decisions, reading.change()))));
+            Change change = today == null ? reading.change() : reading.change().at(today.atStartOfDay());
+            Proposal proposal = Proposal.of(Proposal.Before.of(decisions, today), change, false, reading.held());
+            out.write(Json.pretty(ProposalJson.write(proposal)));
             return 0;
         } catch (Refused e) {
             err.println(name + ": " + e.getMessage());
             return 2;
         }
+    }
+
+    /** The change in a file; null where there is none to read, which is said. */
+    static ChangeJson.Reading change(String name, PrintStream err) throws IOException {
+        byte[] file = bytes(name, err);
+        if (file == null) {
+            return null;
+        }
+        ChangeJson.Reading reading;
+        try {
+            reading = ChangeJson.read(Json.read(new String(file, StandardCharsets.UTF_8)));
+        } catch (JacksonException e) {
+            err.println(name + ": this is no JSON: " + e.getOriginalMessage());
+            return null;
+        }
+        reading.faults().forEach(fault -> err.println(fault.line(name)));
+        return reading.change() == null ? null : reading;
     }
 }

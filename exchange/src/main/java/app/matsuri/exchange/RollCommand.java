@@ -17,7 +17,6 @@ import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.ZoneOffset;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -45,11 +44,11 @@ public final class RollCommand {
 
     /** Runs the command; the exit status. */
     static int run(String[] arguments, Writer out, PrintStream err) throws IOException {
-        Map<String, String> asked;
+        Options asked;
         RollBy by;
         try {
-            asked = asked(arguments);
-            by = by(asked.get("--by"));
+            asked = Options.of(arguments, VALUES, FLAGS).needing("--course", "--to", "--by");
+            by = by(asked.text("--by"));
         } catch (IllegalArgumentException e) {
             err.println(e.getMessage());
             err.println(USAGE);
@@ -57,8 +56,8 @@ public final class RollCommand {
         }
         PlanFile.Reading from = arguments[0].endsWith(".json")
                 ? read(arguments[0], err)
-                : table(arguments[0], asked.get("--course"), asked.get("--from"), err);
-        PlanFile.Reading to = from == null ? null : read(asked.get("--to"), err);
+                : table(arguments[0], asked.text("--course"), asked.text("--from"), err);
+        PlanFile.Reading to = from == null ? null : read(asked.text("--to"), err);
         if (from == null || to == null) {
             return 2;
         }
@@ -66,12 +65,12 @@ public final class RollCommand {
         try {
             RolledOver over = new Rollover(
                             from.decisions(),
-                            List.of(asked.get("--course")),
-                            units(asked.get("--units")),
+                            List.of(asked.text("--course")),
+                            units(asked.text("--units")),
                             by,
                             Map.of(),
-                            asked.containsKey("--fit"),
-                            asked.containsKey("--again"))
+                            asked.has("--fit"),
+                            asked.has("--again"))
                     .into(to.decisions());
             RolloverTable.write(over.rows(), false, out);
             over.notes().forEach(err::println);
@@ -80,8 +79,8 @@ public final class RollCommand {
             err.println(arguments[0] + ": " + e.getMessage());
             return 2;
         }
-        if (asked.containsKey("--out")) {
-            Files.writeString(Path.of(asked.get("--out")), PlanFile.write(after));
+        if (asked.has("--out")) {
+            Files.writeString(Path.of(asked.text("--out")), PlanFile.write(after));
         }
         return from.faulty() || to.faulty() ? 2 : 0;
     }
@@ -117,24 +116,6 @@ public final class RollCommand {
             err.println(name + ": " + e.getMessage());
             return null;
         }
-    }
-
-    private static Map<String, String> asked(String[] arguments) {
-        Map<String, String> given = new LinkedHashMap<>();
-        for (int i = 1; i < arguments.length; i++) {
-            String name = arguments[i];
-            boolean value = VALUES.contains(name);
-            if (!value && !FLAGS.contains(name) || given.containsKey(name) || value && i + 1 >= arguments.length) {
-                throw new IllegalArgumentException("“" + name + "” is not understood.");
-            }
-            given.put(name, value ? arguments[++i] : "");
-        }
-        for (String needed : List.of("--course", "--to", "--by")) {
-            if (arguments.length == 0 || !given.containsKey(needed)) {
-                throw new IllegalArgumentException("Give a plan file, " + needed + " and what it needs.");
-            }
-        }
-        return given;
     }
 
     private static Set<String> units(String given) {

@@ -3,13 +3,16 @@ package app.matsuri.exchange;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Weights;
+import app.matsuri.core.repace.Repair;
 import app.matsuri.core.repace.Way;
 import app.matsuri.core.repace.Ways;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.exchange.change.ChangeJson;
+import app.matsuri.exchange.change.ProposalJson;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.Out;
 import app.matsuri.exchange.plan.PlanFile;
@@ -18,20 +21,22 @@ import java.io.IOException;
 import java.io.PrintStream;
 import java.io.Writer;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
 /**
- * The command <code>./matsuri ways FILE --section 'HYD 210/A' [--close DATE] [--tidy] [--by DATE]</code>: the ways out of a
- * lost day, and tidying the weeks, of a plan without a server.
+ * The command <code>./matsuri ways FILE --section 'HYD 210/A' [--close DATE | --change CHANGE.json] [--tidy] [--by DATE]
+ * [--today DATE]</code>: the ways out of a lost day or of any change, and tidying the weeks, of a plan without a server.
  */
 public final class WaysCommand {
 
     private static final String USAGE =
-            "Usage: ./matsuri ways FILE --section 'HYD 210/A' [--close 2026-10-09] [--tidy] [--by 2026-10-19]";
+            "Usage: ./matsuri ways FILE --section 'HYD 210/A' [--close 2026-10-09 | --change CHANGE.json] [--tidy]"
+                    + " [--by 2026-10-19] [--today 2026-10-07]";
+
+    private static final List<String> VALUES = List.of("--section", "--close", "--change", "--by", "--today");
 
     private WaysCommand() {}
 
@@ -39,14 +44,20 @@ public final class WaysCommand {
         CommandLine.run(arguments, WaysCommand::run);
     }
 
-    /** What was asked for. */
-    private record Asked(String file, String section, LocalDate close, boolean tidy, LocalDate by) {}
-
     /** Runs the command; the exit status. */
     static int run(String[] arguments, Writer out, PrintStream err) throws IOException {
-        Asked asked;
+        Options asked;
+        LocalDate close;
+        LocalDate by;
+        LocalDate today;
         try {
-            asked = asked(arguments);
+            asked = Options.of(arguments, VALUES, List.of("--tidy")).needing("--section");
+            close = asked.date("--close");
+            by = asked.date("--by");
+            today = asked.date("--today");
+            if (close != null && asked.has("--change")) {
+                throw new IllegalArgumentException("Give --close or --change, not both.");
+            }
         } catch (IllegalArgumentException e) {
             err.println(e.getMessage());
             err.println(USAGE);
@@ -58,54 +69,38 @@ public final class WaysCommand {
         }
         PlanFile.Reading reading = PlanFile.read(file);
         reading.faults().forEach(fault -> err.println(fault.line(asked.file())));
-        if (reading.decisions() == null) {
+        ChangeJson.Reading change = asked.has("--change")
+                ? DatesCommand.change(asked.text("--change"), err)
+                : new ChangeJson.Reading(close == null ? null : lost(close), true, List.of());
+        if (reading.decisions() == null || change == null) {
             return 2;
         }
-        SectionSchedule before = section(reading.decisions(), asked.section());
-        if (before == null) {
-            err.println(asked.file() + ": there is no section “" + asked.section() + "”. Give it as 'COURSE/SECTION'.");
+        String key = asked.text("--section");
+        if (section(reading.decisions(), key) == null) {
+            err.println(asked.file() + ": there is no section “" + key + "”. Give it as 'COURSE/SECTION'.");
             return 2;
         }
         try {
+            Repair repair = Repair.of(reading.decisions(), key, change.change(), change.held() ? today : null);
+            List<Way> ways = new ArrayList<>(repair.ways(by));
+            if (asked.has("--tidy")) {
+                ways.add(repair.tidy());
+            }
             out.write(Json.pretty(new Out()
-                    .put("section", before.key())
-                    .put("ways", ways(reading.decisions(), before, asked))
+                    .put("section", key)
+                    .put("held", ProposalJson.classes(repair.classes()))
+                    .put("chosen", Ways.beforehand(ways).name())
+                    .put("ways", ways.stream().map(WaysCommand::write).toList())
                     .map()));
-        } catch (IllegalArgumentException e) {
+        } catch (Refused | IllegalArgumentException e) {
             err.println(asked.file() + ": " + e.getMessage());
             return 2;
         }
         return reading.faulty() ? 2 : 0;
     }
 
-    private static Asked asked(String[] arguments) {
-        Map<String, String> given = new LinkedHashMap<>();
-        for (int i = 1; i < arguments.length; i++) {
-            String name = arguments[i];
-            boolean known = List.of("--section", "--close", "--by", "--tidy").contains(name);
-            boolean value = known && !name.equals("--tidy");
-            if (!known || given.containsKey(name) || value && i + 1 >= arguments.length) {
-                throw new IllegalArgumentException("“" + name + "” is not understood.");
-            }
-            given.put(name, value ? arguments[++i] : "");
-        }
-        if (arguments.length == 0 || !given.containsKey("--section")) {
-            throw new IllegalArgumentException("Give a plan file and a section.");
-        }
-        return new Asked(
-                arguments[0],
-                given.get("--section"),
-                date(given.get("--close")),
-                given.containsKey("--tidy"),
-                date(given.get("--by")));
-    }
-
-    private static LocalDate date(String text) {
-        try {
-            return text == null ? null : LocalDate.parse(text);
-        } catch (DateTimeParseException e) {
-            throw new IllegalArgumentException("“" + text + "” is no date such as 2026-10-09.", e);
-        }
+    private static Change lost(LocalDate day) {
+        return new AddClosure(Closure.of(day, day, "Lost", "other"));
     }
 
     private static SectionSchedule section(Decisions decisions, String key) {
@@ -113,22 +108,6 @@ public final class WaysCommand {
                 .filter(s -> s.key().equals(key))
                 .findFirst()
                 .orElse(null);
-    }
-
-    private static List<Map<String, Object>> ways(Decisions decisions, SectionSchedule before, Asked asked) {
-        List<Way> ways = new ArrayList<>();
-        SectionSchedule after = before;
-        if (asked.close() == null) {
-            ways.add(Ways.slide(before));
-        } else {
-            Closure closure = Closure.of(asked.close(), asked.close(), "Lost", "other");
-            after = section(Change.make(new AddClosure(closure), decisions).decisions(), before.key());
-            ways.addAll(Ways.out(before, after, asked.by()));
-        }
-        if (asked.tidy()) {
-            ways.add(Ways.tidy(after));
-        }
-        return ways.stream().map(WaysCommand::write).toList();
     }
 
     private static Map<String, Object> write(Way way) {

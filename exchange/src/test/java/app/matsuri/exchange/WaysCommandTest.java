@@ -8,8 +8,13 @@ import java.io.IOException;
 import java.io.PrintStream;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The command that prints ways out. */
 class WaysCommandTest {
@@ -56,6 +61,30 @@ class WaysCommandTest {
                 .orElseThrow();
         assertThat(unit.path("steps").get(0).path("kind").stringValue()).isEqualTo("join");
         assertThat(unit.path("sessions").path("SE1").get(0).stringValue()).isEqualTo("2026-10-23T10:00");
+    }
+
+    @Test
+    void aRecordOfNotReachedHasItsWaysOutAndTakesWhatWasHeldAsHeld(@TempDir Path folder) throws IOException {
+        Path plan = folder.resolve("plan.json");
+        JsonNode demo = Json.read(Files.readString(Path.of(DEMO)));
+        demo.path("courses")
+                .forEach(course -> course.path("sections").forEach(section -> ((ObjectNode) section).remove("taught")));
+        Files.writeString(plan, Json.write(demo));
+        Path change = folder.resolve("not-reached.json");
+        Files.writeString(change, """
+                { "kind": "record-taught", "course": "HYD 210", "section": "B", "session": "2026-10-01T13:00", "lessons": [] }
+                """);
+        String[] given = {
+            plan.toString(), "--section", "HYD 210/B", "--change", change.toString(), "--today", "2026-10-07"
+        };
+        JsonNode ways = Json.read(run(given).out());
+        assertThat(ways.path("held").propertyNames()).first().isEqualTo("2026-09-01T13:00");
+        assertThat(ways.path("held").propertyNames()).last().isEqualTo("2026-09-29T13:00");
+        assertThat(ways.path("chosen").stringValue()).isNotEqualTo("leave-it-out");
+        JsonNode open = Json.read(run(Arrays.copyOf(given, 5)).out());
+        assertThat(open.path("held").isEmpty())
+                .as("without a day nothing counts as held")
+                .isTrue();
     }
 
     @Test

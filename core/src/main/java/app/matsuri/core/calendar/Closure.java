@@ -12,7 +12,7 @@ import org.threeten.extra.LocalDateRange;
  *
  * @param days the days, first to last
  * @param from where it begins on each day, inclusive; null with {@code to} for whole days
- * @param to where it ends on each day, exclusive; null with {@code from} for whole days
+ * @param to where it ends on each day, exclusive, midnight for the end of the day; null with {@code from} for whole days
  * @param reason what is said on the wall
  * @param kind one of {@link #KINDS}, or what the person wrote
  * @param noClass classes do not take place
@@ -46,8 +46,8 @@ public record Closure(
         if (from == null != (to == null)) {
             throw new IllegalArgumentException("a part of a day needs both from and to");
         }
-        if (from != null && !from.isBefore(to)) {
-            throw new IllegalArgumentException("from " + from + " is not before to " + to);
+        if (from != null && !inOrder(from, to)) {
+            throw new IllegalArgumentException("from " + from + " is not before to " + said(to));
         }
         only = only == null ? null : List.copyOf(only);
     }
@@ -66,6 +66,26 @@ public record Closure(
                 null,
                 false,
                 Extra.NONE);
+    }
+
+    /** Whether a part of a day that begins and ends then is one: midnight is the end of the day. */
+    public static boolean inOrder(LocalTime from, LocalTime to) {
+        return from.isBefore(to) || to.equals(LocalTime.MIDNIGHT);
+    }
+
+    /** A time at which a part of a day ends, midnight as "24:00". */
+    public static String said(LocalTime end) {
+        return end.equals(LocalTime.MIDNIGHT) ? "24:00" : end.toString();
+    }
+
+    /** When it begins on a day. */
+    public LocalDateTime begins(LocalDate day) {
+        return from == null ? day.atStartOfDay() : day.atTime(from);
+    }
+
+    /** When it ends on a day, exclusive. */
+    public LocalDateTime ends(LocalDate day) {
+        return from == null || to.equals(LocalTime.MIDNIGHT) ? day.plusDays(1).atStartOfDay() : day.atTime(to);
     }
 
     public LocalDate first() {
@@ -100,8 +120,8 @@ public record Closure(
         if (!covers(moment.toLocalDate())) {
             return false;
         }
-        LocalTime time = moment.toLocalTime();
-        return from == null || !time.isBefore(from) && time.isBefore(to);
+        LocalDate day = moment.toLocalDate();
+        return !moment.isBefore(begins(day)) && moment.isBefore(ends(day));
     }
 
     /** The same on other days. */

@@ -41,7 +41,7 @@ public record HeldAsPlanned(List<Of> sections) {
      */
     public static HeldAsPlanned of(Schedule schedule, Change change, LocalDate today) {
         List<Of> all = new ArrayList<>();
-        if (today != null) {
+        if (today != null && !says(change)) {
             for (SectionSchedule in : schedule.sections()) {
                 change.takesHold(in)
                         .ifPresent(hand ->
@@ -49,6 +49,13 @@ public record HeldAsPlanned(List<Of> sections) {
             }
         }
         return new HeldAsPlanned(all);
+    }
+
+    /** Whether a change says itself what was held. */
+    private static boolean says(Change change) {
+        return change instanceof RecordHeld
+                || change instanceof Together together
+                        && together.changes().stream().anyMatch(HeldAsPlanned::says);
     }
 
     /** The earlier of the class at hand and the beginning of the day on which it is asked. */

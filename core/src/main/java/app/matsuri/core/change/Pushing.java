@@ -150,11 +150,10 @@ final class Pushing {
             }
             if (left >= previous.length()) {
                 left -= previous.length();
-                now = RemoveLesson.forgotten(
-                        now.withUnits(now.units().stream()
-                                .map(u -> u.withLessons(With.without(u.lessons(), l -> l.id().equals(previous.id()))))
-                                .toList()),
-                        previous.id());
+                now = now.withUnits(now.units().stream()
+                        .map(u -> u.withLessons(With.without(u.lessons(), l -> l.id().equals(previous.id()))))
+                        .toList());
+                now = new Gone(before, course.code(), Set.of(previous.id()), Set.of(), Set.of()).from(now, notes);
             } else {
                 int shorter = previous.length() - left;
                 now = now.withLesson(previous.id(), l -> l.withLength(shorter));

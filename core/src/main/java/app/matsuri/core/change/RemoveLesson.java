@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.With;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -22,7 +23,9 @@ public record RemoveLesson(String course, String lesson) implements Change {
         Course without = in.withUnits(in.units().stream()
                 .map(u -> u.withLessons(With.without(u.lessons(), l -> l.id().equals(lesson))))
                 .toList());
-        return Outcome.of(before.withCourse(forgotten(without, lesson)));
+        List<String> notes = new ArrayList<>();
+        Gone gone = new Gone(before, course, Set.of(lesson), Set.of(), Set.of());
+        return new Outcome(before.withCourse(gone.from(without, notes)), notes);
     }
 
     /** Refuses when a section has a record of the lesson. */
@@ -33,19 +36,6 @@ public record RemoveLesson(String course, String lesson) implements Change {
                         + " and stays in the plan. Leave it out of the other sections instead.");
             }
         }
-    }
-
-    /** The course whose sections have decided nothing about the lesson. */
-    static Course forgotten(Course course, String lesson) {
-        return course.withSections(course.sections().stream()
-                .map(section -> {
-                    Section other = section.withLeavesOut(With.member(section.leavesOut(), lesson, false))
-                            .withGap(lesson, 0)
-                            .withPin(lesson, null)
-                            .withNotes(With.entry(section.notes(), lesson, null));
-                    return other.lengths().containsKey(lesson) ? other.withLength(lesson, null) : other;
-                })
-                .toList());
     }
 
     @Override

@@ -2,11 +2,15 @@ package app.matsuri.core.change;
 
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.With;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Takes a unit with its lessons, items, notices and rhythms out of the plan; not when one of its lessons was taught. */
 public record RemoveUnit(String course, String unit) implements Change {
@@ -15,14 +19,19 @@ public record RemoveUnit(String course, String unit) implements Change {
     public Outcome apply(Decisions before) {
         Unit out = Find.unit(before, course, unit);
         Course in = Find.course(before, course);
-        for (var lesson : out.lessons()) {
-            RemoveLesson.untaught(in, lesson);
-            in = RemoveLesson.forgotten(in, lesson.id());
+        out.lessons().forEach(lesson -> RemoveLesson.untaught(Find.course(before, course), lesson));
+        List<String> notes = new ArrayList<>();
+        for (Rhythm rhythm : in.besides().rhythms()) {
+            if (rhythm.unit().equals(unit)) {
+                in = Yielding.of(null).inPlaceOf(Yielding.of(rhythm), in, null, new ArrayList<>());
+            }
         }
         in = in.withBesides(in.besides()
                 .withNotices(With.without(in.besides().notices(), n -> unit.equals(n.unit())))
                 .withRhythms(With.without(in.besides().rhythms(), r -> r.unit().equals(unit))));
-        return Outcome.of(before.withCourse(in.withUnits(With.without(in.units(), u -> u.id().equals(unit)))));
+        in = in.withUnits(With.without(in.units(), u -> u.id().equals(unit)));
+        Gone gone = new Gone(before, course, Gone.lessons(out), Set.of(unit), Gone.items(out));
+        return new Outcome(before.withCourse(gone.from(in, notes)), notes);
     }
 
     @Override

@@ -24,6 +24,11 @@ public record Together(String does, List<Change> changes) implements Change {
         }
     }
 
+    /** Several as one, with the sentences of all; one alone is itself. */
+    public static Change of(List<Change> changes) {
+        return changes.size() == 1 ? changes.get(0) : new Together("", changes);
+    }
+
     @Override
     public Together at(LocalDateTime moment) {
         return new Together(does, changes.stream().map(c -> c.at(moment)).toList());

@@ -88,6 +88,11 @@ public record Rhythm(
         return all || have.isEmpty() ? like.only() : have;
     }
 
+    /** The same bringing something else each time. */
+    public Rhythm withParts(List<Part> others) {
+        return new Rhythm(id, title, unit, weekdays, words, every, begin, times, yielded, others, extra);
+    }
+
     /** The same for a section by another code, or without it (null). */
     Rhythm renamed(String section, String code) {
         if (!yielded.containsKey(section)) {

@@ -300,8 +300,8 @@ public record Timetable(
                     if (!closure.covers(day) || term.extraDays().contains(day)) {
                         continue;
                     }
-                    int from = minutesBetween(draft.start, day.atTime(closure.from()));
-                    int to = minutesBetween(draft.start, day.atTime(closure.to()));
+                    int from = minutesBetween(draft.start, closure.begins(day));
+                    int to = minutesBetween(draft.start, closure.ends(day));
                     for (int i = Math.max(0, from); i < Math.min(length, to); i++) {
                         taken = taken == null ? new boolean[length] : taken;
                         taken[i] = true;
@@ -344,8 +344,8 @@ public record Timetable(
                     paused |= closure.planPauses()
                             && closure.covers(day)
                             && (closure.wholeDay()
-                                    || !draft.start.isBefore(day.atTime(closure.from()))
-                                            && !draft.end.isAfter(day.atTime(closure.to())));
+                                    || !draft.start.isBefore(closure.begins(day))
+                                            && !draft.end.isAfter(closure.ends(day)));
                 }
             }
             return new Session(

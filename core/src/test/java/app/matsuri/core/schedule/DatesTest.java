@@ -177,10 +177,25 @@ class DatesTest {
 
     @Test
     void aPartOfADayHoldsForItsOwnHoursOnlyTheFirstMinuteIncluded() {
-        Closure part = new Closure(
+        Closure part = assembly("10:00", "12:00");
+        assertThat(rolled(part, "10:00")).isTrue();
+        assertThat(rolled(part, "12:00")).isFalse();
+        assertThat(rolled(part, "09:59")).isFalse();
+    }
+
+    @Test
+    void aPartOfADayReachesToItsEnd() {
+        Closure evening = assembly("18:00", "00:00");
+        assertThat(rolled(evening, "23:59")).isTrue();
+        assertThat(rolled(evening, "17:59")).isFalse();
+        assertThat(Closure.said(evening.to())).isEqualTo("24:00");
+    }
+
+    private static Closure assembly(String from, String to) {
+        return new Closure(
                 LocalDateRange.ofClosed(day("2026-09-09"), day("2026-09-09")),
-                LocalTime.of(10, 0),
-                LocalTime.of(12, 0),
+                LocalTime.parse(from),
+                LocalTime.parse(to),
                 "Assembly",
                 "event",
                 false,
@@ -189,9 +204,6 @@ class DatesTest {
                 null,
                 false,
                 Extra.NONE);
-        assertThat(rolled(part, "10:00")).isTrue();
-        assertThat(rolled(part, "12:00")).isFalse();
-        assertThat(rolled(part, "09:59")).isFalse();
     }
 
     private static boolean rolled(Closure closure, String time) {

@@ -9,8 +9,10 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.util.HashMap;
 import java.util.Map;
 import net.fortuna.ical4j.data.CalendarOutputter;
@@ -53,7 +55,7 @@ public final class CalendarWriter {
                 zoned = true;
                 event = new VEvent(
                         closure.first().atTime(closure.from()).atZone(term.zone()),
-                        closure.first().atTime(closure.to()).atZone(term.zone()),
+                        closure.ends(closure.first()).atZone(term.zone()),
                         name);
                 if (closure.last().isAfter(closure.first())) {
                     event.add(new net.fortuna.ical4j.model.property.RRule<>("FREQ=DAILY;COUNT="
@@ -83,7 +85,7 @@ public final class CalendarWriter {
                 }
                 VEvent event = new VEvent(
                         session.start().atZone(zone),
-                        session.end().atZone(zone),
+                        end(session, zone),
                         in.course().code() + " " + in.section().code());
                 String key = in.key() + "-" + session.name();
                 finish(event, key.replaceAll("[^A-Za-z0-9-]", "-"), made);
@@ -94,6 +96,14 @@ public final class CalendarWriter {
             }
         }
         return written(calendar);
+    }
+
+    /** Its end; where the clock skips some of it, as much later as it is long. */
+    private static ZonedDateTime end(Session session, ZoneId zone) {
+        ZonedDateTime start = session.start().atZone(zone);
+        ZonedDateTime end = session.end().atZone(zone);
+        Duration length = Duration.between(session.start(), session.end());
+        return Duration.between(start, end).compareTo(length) < 0 ? start.plus(length) : end;
     }
 
     private static Calendar begin() {

@@ -50,8 +50,10 @@ final class DaysOffTable {
             return new Line(number, text, "not-understood", "First and last day make no run of days.", null);
         }
         LocalTime from = TimeWords.read(cell(row, header, "from")).orElse(null);
-        LocalTime to = TimeWords.read(cell(row, header, "to")).orElse(null);
-        boolean part = from != null && to != null && from.isBefore(to);
+        String end = cell(row, header, "to");
+        LocalTime to =
+                end.equals("24:00") ? LocalTime.MIDNIGHT : TimeWords.read(end).orElse(null);
+        boolean part = from != null && to != null && Closure.inOrder(from, to);
         String only = cell(row, header, "for");
         String kind = cell(row, header, "kind");
         Closure closure = new Closure(

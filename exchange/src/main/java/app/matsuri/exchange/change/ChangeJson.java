@@ -25,6 +25,7 @@ import app.matsuri.core.change.PutLesson;
 import app.matsuri.core.change.PutRoster;
 import app.matsuri.core.change.PutSection;
 import app.matsuri.core.change.PutUnit;
+import app.matsuri.core.change.RecordHeld;
 import app.matsuri.core.change.RecordTaught;
 import app.matsuri.core.change.RemoveClosure;
 import app.matsuri.core.change.RemoveCourse;
@@ -177,8 +178,18 @@ public final class ChangeJson {
             needed(in, "session", session);
             List<String> lessons = in.texts("lessons", "a lesson's id", x -> x);
             boolean partly = in.flag("partly", false);
+            boolean finished = in.flag("finished", false);
             String note = in.text("note", "");
-            return new RecordTaught(in.required("course"), in.required("section"), session, lessons, partly, note);
+            return new RecordTaught(
+                    in.required("course"), in.required("section"), session, lessons, partly, finished, note);
+        });
+        KINDS.put("record-held", in -> {
+            LocalDate until = day(in, "until");
+            String course = in.required("course");
+            String section = in.text("section", null);
+            LocalDate from = in.date("from");
+            var over = in.moment("over");
+            return until == null ? null : new RecordHeld(course, section, from, until, over);
         });
         KINDS.put("remove-record", in -> {
             var session = needed(in, "session", in.moment("session"));
@@ -256,18 +267,20 @@ public final class ChangeJson {
      * What reading came to.
      *
      * @param change null when a fault leaves it without meaning
+     * @param held whether earlier classes without a record count as held as planned; yes where not said
      */
-    public record Reading(Change change, List<Fault> faults) {}
+    public record Reading(Change change, boolean held, List<Fault> faults) {}
 
     /** Reads a change. */
     public static Reading read(JsonNode node) {
         Faults faults = new Faults();
         In in = In.of(node, "", faults);
         if (in == null) {
-            return new Reading(null, faults.all());
+            return new Reading(null, true, faults.all());
         }
+        boolean held = in.flag("held", true);
         Change change = change(in);
-        return new Reading(faults.fatal() ? null : change, faults.all());
+        return new Reading(faults.fatal() ? null : change, held, faults.all());
     }
 
     private static Change change(In in) {

@@ -25,6 +25,7 @@ import app.matsuri.core.change.PutLesson;
 import app.matsuri.core.change.PutRoster;
 import app.matsuri.core.change.PutSection;
 import app.matsuri.core.change.PutUnit;
+import app.matsuri.core.change.RecordHeld;
 import app.matsuri.core.change.RecordTaught;
 import app.matsuri.core.change.Redate;
 import app.matsuri.core.change.RemoveClosure;
@@ -176,7 +177,15 @@ final class ChangeWriter {
                     .put("session", Words.moment(record.session()))
                     .put("lessons", record.lessons())
                     .put("partly", record.partly())
+                    .unless(false, "finished", record.finished())
                     .unless("", "note", record.note());
+        } else if (change instanceof RecordHeld held) {
+            out.put("kind", "record-held")
+                    .put("course", held.course())
+                    .some("section", held.section())
+                    .some("from", held.from() == null ? null : held.from().toString())
+                    .put("until", held.until().toString())
+                    .some("over", held.over() == null ? null : Words.moment(held.over()));
         } else if (change instanceof RemoveRecord remove) {
             out.put("kind", "remove-record")
                     .put("course", remove.course())

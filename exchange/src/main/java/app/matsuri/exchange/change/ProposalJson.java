@@ -1,11 +1,13 @@
 package app.matsuri.exchange.change;
 
+import app.matsuri.core.change.HeldAsPlanned;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.exchange.plan.Out;
 import app.matsuri.exchange.plan.Words;
 import java.time.LocalDateTime;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -25,7 +27,27 @@ public final class ProposalJson {
                                 .put("goAway", findings(proposal.goAway()))
                                 .map())
                 .put("notes", proposal.notes())
+                .put(
+                        "held",
+                        proposal.held().sections().stream()
+                                .map(ProposalJson::held)
+                                .toList())
                 .map();
+    }
+
+    private static Map<String, Object> held(HeldAsPlanned.Of held) {
+        return new Out()
+                .put("course", held.course())
+                .put("section", held.section())
+                .put("classes", classes(held.classes()))
+                .map();
+    }
+
+    /** By name, classes and the ids of the lessons in them. */
+    public static Map<String, List<String>> classes(Map<LocalDateTime, List<String>> classes) {
+        Map<String, List<String>> named = new LinkedHashMap<>();
+        classes.forEach((name, lessons) -> named.put(Words.moment(name), lessons));
+        return named;
     }
 
     private static Map<String, Object> moved(Moved moved) {

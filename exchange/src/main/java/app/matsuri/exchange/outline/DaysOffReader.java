@@ -158,7 +158,7 @@ public final class DaysOffReader {
         if (EARLY.matcher(rest).find() && one.find()) {
             return TimeWords.of(one)
                     .filter(time -> time.isBefore(LocalTime.of(23, 59)))
-                    .map(time -> new LocalTime[] {time, LocalTime.of(23, 59)})
+                    .map(time -> new LocalTime[] {time, LocalTime.MIDNIGHT})
                     .orElse(null);
         }
         return null;

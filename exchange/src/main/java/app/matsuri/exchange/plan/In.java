@@ -187,6 +187,14 @@ public final class In {
         return parsed(field, "a time of day such as 17:00", LocalTime::parse);
     }
 
+    /** A time of day at which something ends; midnight for the end of the day, which is written 24:00. */
+    public LocalTime endTime(String field) {
+        return parsed(
+                field,
+                "a time of day such as 17:00, or 24:00",
+                text -> text.equals("24:00") ? LocalTime.MIDNIGHT : LocalTime.parse(text));
+    }
+
     public LocalDateTime moment(String field) {
         return parsed(field, "a local date and time such as 2026-10-05T17:00", LocalDateTime::parse);
     }

@@ -80,7 +80,7 @@ public final class PlanWriter {
                 .put("first", closure.first().toString())
                 .put("last", closure.last().toString())
                 .some("from", text(closure.from()))
-                .some("to", text(closure.to()))
+                .some("to", closure.to() == null ? null : Closure.said(closure.to()))
                 .put("reason", closure.reason())
                 .put("kind", closure.kind())
                 .put("noClass", closure.noClass())
@@ -168,6 +168,7 @@ public final class PlanWriter {
                         section.holdsEmpty().stream().map(Words::moment).toList())
                 .some("taught", taught)
                 .some("partly", section.partly())
+                .some("minutesHad", section.minutesHad())
                 .some("notes", section.notes())
                 .all(ToldJson.write(section.told()))
                 .some(

@@ -65,6 +65,7 @@ public final class SectionReader {
             }
         });
         Set<String> partly = new LinkedHashSet<>(in.texts("partly", "a lesson's id", x -> x));
+        Map<String, Integer> minutesHad = numbers(in, "minutesHad", 0);
         Map<String, String> notes = new LinkedHashMap<>();
         in.entries("notes", entry -> {
             String note = entry.text("a text in quotes", x -> x);
@@ -96,6 +97,7 @@ public final class SectionReader {
                 holdsEmpty,
                 taught,
                 partly,
+                minutesHad,
                 notes,
                 told,
                 adjustments,

@@ -122,7 +122,7 @@ public final class TermReader {
         LocalDate first = day(in, "first", "the first day off, such as 2026-11-25");
         LocalDate last = in.has("last") ? in.date("last") : first;
         LocalTime from = in.time("from");
-        LocalTime to = in.time("to");
+        LocalTime to = in.endTime("to");
         String reason = in.text("reason", "");
         String kind = in.text("kind", "other");
         boolean noClass = in.flag("noClass", true);
@@ -138,7 +138,7 @@ public final class TermReader {
             in.faults().fatal(in.pointer(), "Part of a day needs both “from” and “to”.");
             return null;
         }
-        if (from != null && !from.isBefore(to)) {
+        if (from != null && !Closure.inOrder(from, to)) {
             in.faults().fatal(in.at("to"), "“to” " + to + " does not lie after “from” " + from + ".");
             return null;
         }

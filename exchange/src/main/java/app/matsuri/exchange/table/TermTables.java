@@ -32,7 +32,7 @@ public final class TermTables {
                         c.first().toString(),
                         c.last().toString(),
                         c.wholeDay() ? "" : c.from().toString(),
-                        c.wholeDay() ? "" : c.to().toString(),
+                        c.wholeDay() ? "" : Closure.said(c.to()),
                         c.reason(),
                         c.kind(),
                         said(c.noClass()),

@@ -10,8 +10,11 @@ import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.PutClosure;
 import app.matsuri.core.change.RemoveClosure;
+import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Section;
 import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.calendar.CalendarReader.Event;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.outline.DayWords;
@@ -27,6 +30,7 @@ import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -125,6 +129,30 @@ class CalendarFilesTest {
                 .map(e -> e.getDateStart().getValue().toInstant())
                 .toList();
         assertThat(starts).contains(Instant.parse("2026-10-30T15:00:00Z"), Instant.parse("2026-11-02T16:00:00Z"));
+    }
+
+    /** The EU change of 2026-03-29: 02:00 to 03:00 is skipped (IANA tz database). */
+    @Test
+    void aClassAtATimeThatTheClockSkipsKeepsItsLength() throws IOException {
+        Section night = Section.of(
+                "A",
+                Section.Pace.SESSIONS,
+                List.of(MeetingPattern.of("FREQ=WEEKLY;BYDAY=SU", LocalTime.of(2, 30), 50)));
+        Term term = Term.of(
+                        "Spring",
+                        LocalDate.parse("2026-03-23"),
+                        LocalDate.parse("2026-04-05"),
+                        ZoneId.of("Europe/Berlin"))
+                .withClosures(List.of());
+        Schedule schedule =
+                Schedule.of(Decisions.of(term, List.of(Course.of("OWL", "Owls", 50, List.of(night), List.of()))));
+        Biweekly.parse(CalendarWriter.sessions(schedule, MADE))
+                .first()
+                .getEvents()
+                .forEach(e -> assertThat(Duration.between(
+                                e.getDateStart().getValue().toInstant(),
+                                e.getDateEnd().getValue().toInstant()))
+                        .isEqualTo(Duration.ofMinutes(50)));
     }
 
     @Test

@@ -95,7 +95,7 @@ final class CalendarBuilder {
                 counts(balance.days()),
                 balance.mend() == null ? null : swap(balance.mend()),
                 rotation(),
-                Findings.of(schedule).size(),
+                Findings.of(schedule, today).size(),
                 ends.undo().map(History.Line::sentence).orElse(null),
                 ends.redo().map(History.Line::sentence).orElse(null));
     }
@@ -224,7 +224,7 @@ final class CalendarBuilder {
                 c.first(),
                 c.last(),
                 c.from(),
-                c.to(),
+                c.to() == null ? null : Closure.said(c.to()),
                 c.reason(),
                 c.kind(),
                 c.noClass(),

@@ -148,7 +148,7 @@ public record CalendarView(
             LocalDate first,
             LocalDate last,
             @Nullable LocalTime from,
-            @Nullable LocalTime to,
+            @Nullable String to,
             String reason,
             String kind,
             boolean noClass,

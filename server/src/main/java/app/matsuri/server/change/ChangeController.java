@@ -44,6 +44,7 @@ class ChangeController {
     private final Lanes lanes;
     private final GradeBook book;
     private final Today today;
+    private final Moment moment;
 
     ChangeController(
             ChangeService changes,
@@ -53,7 +54,8 @@ class ChangeController {
             DatesTables dates,
             Lanes lanes,
             GradeBook book,
-            Today today) {
+            Today today,
+            Moment moment) {
         this.changes = changes;
         this.access = access;
         this.walls = walls;
@@ -62,11 +64,13 @@ class ChangeController {
         this.lanes = lanes;
         this.book = book;
         this.today = today;
+        this.moment = moment;
     }
 
     /**
      * What a change would do, and the wall as it would be.
      *
+     * @param held what counts as held as planned and is recorded with it, in words; empty for nothing
      * @param altered dates that it makes other than what students were told; they are told with it where it is seen
      * @param late work with which it makes students late, or no longer late
      * @param wall null where the term has no section, or another view was asked for
@@ -81,6 +85,7 @@ class ChangeController {
             String sentence,
             boolean quiet,
             List<String> notes,
+            String held,
             int altered,
             List<LateView> late,
             List<MoveView> moves,
@@ -140,8 +145,10 @@ class ChangeController {
             @RequestParam(defaultValue = "true") boolean seen,
             @RequestBody @Schema(type = "object") JsonNode change) {
         Stored stored = access.look(by, termId);
-        Proposal.Before before = Proposal.Before.of(stored.decisions());
-        Proposal proposal = Proposal.of(before, ChangeGiven.read(change), seen && stored.beside() == null);
+        Proposal.Before before = Proposal.Before.of(stored.decisions(), moment.day(stored.decisions()));
+        ChangeGiven given = ChangeGiven.read(change);
+        Proposal proposal = Proposal.of(
+                before, moment.now(given.change(), stored.decisions()), seen && stored.beside() == null, given.held());
         boolean setUp = "term".equals(view);
         boolean table = "dates".equals(view);
         boolean beside = "lanes".equals(view);
@@ -151,6 +158,7 @@ class ChangeController {
                 proposal.sentence(),
                 proposal.quiet(),
                 proposal.notes(),
+                proposal.held().sentence(),
                 stored.beside() == null ? proposal.altered() : 0,
                 late(stored, before.schedule(), proposal),
                 proposal.moves().stream().map(MoveView::of).toList(),

@@ -6,17 +6,19 @@ import app.matsuri.server.http.Problem;
 import org.springframework.http.HttpStatus;
 import tools.jackson.databind.JsonNode;
 
-/** A change as a request gives it. */
-public final class ChangeGiven {
-
-    private ChangeGiven() {}
+/**
+ * A change as a request gives it.
+ *
+ * @param held whether earlier classes without a record count as held as planned, where it is a repair
+ */
+public record ChangeGiven(Change change, boolean held) {
 
     /**
      * Reads it.
      *
      * @throws Problem when it is at fault, with every fault
      */
-    public static Change read(JsonNode json) {
+    public static ChangeGiven read(JsonNode json) {
         ChangeJson.Reading reading = ChangeJson.read(json);
         if (reading.change() == null) {
             String detail = String.join(
@@ -24,6 +26,6 @@ public final class ChangeGiven {
             throw new Problem(
                     HttpStatus.BAD_REQUEST, "change-at-fault", "Something is not right", detail, reading.faults());
         }
-        return reading.change();
+        return new ChangeGiven(reading.change(), reading.held());
     }
 }

@@ -1,7 +1,6 @@
 package app.matsuri.server.change;
 
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.Tell;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.ToTell;
@@ -29,13 +28,15 @@ public class ChangeService {
     private final Access access;
     private final History history;
     private final Today today;
+    private final Moment moment;
     private final WhatIfs whatIfs;
 
-    ChangeService(TermStore store, Access access, History history, Today today, WhatIfs whatIfs) {
+    ChangeService(TermStore store, Access access, History history, Today today, Moment moment, WhatIfs whatIfs) {
         this.store = store;
         this.access = access;
         this.history = history;
         this.today = today;
+        this.moment = moment;
         this.whatIfs = whatIfs;
     }
 
@@ -63,15 +64,15 @@ public class ChangeService {
      * @param seen students that were told anything are told what it alters
      */
     @Transactional
-    public Made make(SignedIn by, long termId, long version, Change given, boolean seen) {
+    public Made make(SignedIn by, long termId, long version, ChangeGiven given, boolean seen) {
         Stored before = access.change(by, termId);
         TermStore.expect(before, version);
-        if (before.beside() != null) {
-            String said = given.sentence(before.decisions());
-            return new Made(whatIfs.append(before, access.stands(by, termId), given), said);
-        }
         LocalDateTime now = today.now(before.decisions().term().zone());
-        Change change = given instanceof Tell tell ? tell.at(now) : given;
+        Change change = moment.now(given, before.decisions());
+        if (before.beside() != null) {
+            String said = change.sentence(before.decisions());
+            return new Made(whatIfs.append(before, access.stands(by, termId), change), said);
+        }
         String sentence = change.sentence(before.decisions());
         Decisions after = Change.make(change, before.decisions()).decisions();
         boolean told = after.courses().stream()

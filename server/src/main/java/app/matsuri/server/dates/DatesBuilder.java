@@ -51,10 +51,10 @@ final class DatesBuilder {
     private final Map<String, ToldWords> told = new HashMap<>();
     private final List<FindingView> findings = new ArrayList<>();
 
-    DatesBuilder(Decisions decisions, Schedule schedule) {
+    DatesBuilder(Decisions decisions, Schedule schedule, LocalDate today) {
         this.decisions = decisions;
         this.schedule = schedule;
-        for (Finding finding : Findings.of(schedule)) {
+        for (Finding finding : Findings.of(schedule, today)) {
             FindingView view = WallBuilder.view(finding);
             findings.add(view);
             wrong.computeIfAbsent(

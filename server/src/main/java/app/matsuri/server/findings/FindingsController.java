@@ -1,8 +1,10 @@
 package app.matsuri.server.findings;
 
 import app.matsuri.core.findings.Findings;
+import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.change.Moment;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.wall.WallBuilder;
 import app.matsuri.server.wall.WallView.FindingView;
@@ -19,14 +21,17 @@ import org.springframework.web.bind.annotation.RestController;
 class FindingsController {
 
     private final Access access;
+    private final Moment moment;
 
-    FindingsController(Access access) {
+    FindingsController(Access access, Moment moment) {
         this.access = access;
+        this.moment = moment;
     }
 
     @GetMapping("/findings")
     List<FindingView> findings(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        return Findings.of(Schedule.of(access.look(by, termId).decisions())).stream()
+        Decisions decisions = access.look(by, termId).decisions();
+        return Findings.of(Schedule.of(decisions), moment.day(decisions)).stream()
                 .map(WallBuilder::view)
                 .toList();
     }

@@ -89,7 +89,7 @@ final class LanesBuilder {
                 units,
                 schedule.sections().stream().map(this::lane).toList(),
                 apart(),
-                Findings.of(schedule).size(),
+                Findings.of(schedule, today).size(),
                 ends.undo().map(History.Line::sentence).orElse(null),
                 ends.redo().map(History.Line::sentence).orElse(null));
     }

@@ -23,6 +23,7 @@ import app.matsuri.server.lookback.LookBackView.LookRow;
 import app.matsuri.server.lookback.LookBackView.LookTerm;
 import app.matsuri.server.lookback.LookBackView.LookUnit;
 import app.matsuri.server.storage.Stored;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -55,7 +56,7 @@ final class LookBackBuilder {
                 .toList();
     }
 
-    LookBackView view() {
+    LookBackView view(LocalDate today) {
         List<Took> took = new ArrayList<>();
         earlier.forEach(e -> took.addAll(
                 LookBack.took(e.section(), e.stored().decisions().term().name())));
@@ -91,7 +92,7 @@ final class LookBackBuilder {
                 news.isEmpty()
                         ? null
                         : ChangeJson.write(new RememberPace(here.course().code(), news)),
-                Findings.of(schedule).size(),
+                Findings.of(schedule, today).size(),
                 ends.undo().map(History.Line::sentence).orElse(null),
                 ends.redo().map(History.Line::sentence).orElse(null));
     }

@@ -8,6 +8,7 @@ import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
 import app.matsuri.exchange.table.LookBackTable;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.change.Moment;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.history.History;
 import app.matsuri.server.http.Problem;
@@ -41,11 +42,13 @@ class LookBackController {
     private final Access access;
     private final TermStore store;
     private final History history;
+    private final Moment moment;
 
-    LookBackController(Access access, TermStore store, History history) {
+    LookBackController(Access access, TermStore store, History history, Moment moment) {
         this.access = access;
         this.store = store;
         this.history = history;
+        this.moment = moment;
     }
 
     @GetMapping("/look-back")
@@ -57,7 +60,8 @@ class LookBackController {
             @RequestParam(required = false) List<Long> terms) {
         Stored stored = access.look(by, termId);
         SectionSchedule here = section(stored, course, section);
-        return new LookBackBuilder(stored, here, earlier(by, stored, here), terms, history.ends(termId)).view();
+        return new LookBackBuilder(stored, here, earlier(by, stored, here), terms, history.ends(termId))
+                .view(moment.day(stored.decisions()));
     }
 
     @GetMapping(path = "/look-back.csv", produces = "text/csv")

@@ -10,6 +10,7 @@ import app.matsuri.core.plan.Weights.Cost;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.repace.Everywhere;
+import app.matsuri.core.repace.Repair;
 import app.matsuri.core.repace.Spare;
 import app.matsuri.core.repace.Way;
 import app.matsuri.core.repace.Ways;
@@ -30,31 +31,27 @@ import java.util.stream.Stream;
 /** Works out the ways out for one section, and what each would come to. */
 final class WaysBuilder {
 
-    private final Decisions decisions;
+    private final Repair repair;
     private final Change asked;
     private final boolean everywhere;
     private final Proposal.Before base;
-    private final SectionSchedule before;
-    private final Decisions after;
     private final List<String> notes;
+    private final SectionSchedule before;
     private final SectionSchedule now;
 
     /**
-     * @param key of the section, "HYD 210/A"
+     * @param repair what is to be repaired
      * @param asked what was lost; null for the plan as it stands
      * @param everywhere what a way leaves out, shortens or joins holds for all sections of the course
-     * @throws IllegalArgumentException when there is no such section
      */
-    WaysBuilder(Decisions decisions, String key, Change asked, boolean everywhere) {
-        this.decisions = decisions;
+    WaysBuilder(Decisions decisions, Repair repair, Change asked, boolean everywhere, LocalDate today) {
+        this.repair = repair;
         this.asked = asked;
         this.everywhere = everywhere;
-        base = Proposal.Before.of(decisions);
-        before = section(base.schedule(), key);
-        Change.Outcome outcome = asked == null ? null : Change.make(asked, decisions);
-        after = outcome == null ? decisions : outcome.decisions();
-        notes = outcome == null ? List.of() : outcome.notes();
-        now = outcome == null ? before : section(Schedule.of(after), key);
+        base = Proposal.Before.of(decisions, today);
+        before = repair.before();
+        now = repair.now();
+        notes = asked == null ? List.of() : Change.make(asked, repair.base()).notes();
     }
 
     private static SectionSchedule section(Schedule schedule, String key) {
@@ -65,9 +62,9 @@ final class WaysBuilder {
     }
 
     WaysView view(long version, LocalDate by, boolean tidy) {
-        List<Way> found = new ArrayList<>(asked == null ? List.of(Ways.slide(now)) : Ways.out(before, now, by));
+        List<Way> found = new ArrayList<>(repair.ways(by));
         if (tidy) {
-            found.add(Ways.tidy(now));
+            found.add(repair.tidy());
         }
         List<Way> ways = new ArrayList<>();
         for (Way way : found) {
@@ -76,6 +73,7 @@ final class WaysBuilder {
                 ways.add(way);
             }
         }
+        List<Way> takeable = ways.stream().filter(w -> w.steps() != null).toList();
         List<Looked> looked = ways.stream().map(this::look).toList();
         List<Integer> weekdays = SmallWalls.weekdays(List.of(before, now));
         List<Integer> weeks =
@@ -85,9 +83,11 @@ final class WaysBuilder {
                 before.course().code(),
                 before.section().code(),
                 before.course().sections().size(),
-                asked == null ? "" : asked.sentence(decisions),
+                asked == null ? "" : asked.sentence(repair.base()),
                 notes,
-                asked == null ? null : ChangeJson.write(asked),
+                repair.held().sentence(),
+                first().isEmpty() ? null : ChangeJson.write(Together.of(first())),
+                Ways.beforehand(takeable).name(),
                 weekdays,
                 SmallWalls.units(before.course()),
                 Stream.of(Cost.values())
@@ -99,7 +99,7 @@ final class WaysBuilder {
                         .toList(),
                 asked != null
                         ? null
-                        : Spare.of(decisions, now).stream()
+                        : Spare.of(repair.base(), now).stream()
                                 .map(s -> new WaySpare(s.unit().id(), s.classes(), s.bears(), s.costs()))
                                 .toList(),
                 looked.stream().map(l -> view(l, weeks, weekdays)).toList());
@@ -109,24 +109,36 @@ final class WaysBuilder {
     private record Looked(Way way, List<Way.Step> steps, Change change, Proposal proposal, SectionSchedule then) {}
 
     private Looked look(Way way) {
-        List<Change> changes = new ArrayList<>();
-        if (asked != null) {
-            changes.add(asked);
-        }
-        List<Way.Step> steps = way.steps() == null || !everywhere ? way.steps() : Everywhere.of(way.steps(), after);
+        List<Change> changes = first();
+        List<Way.Step> steps =
+                way.steps() == null || !everywhere ? way.steps() : Everywhere.of(way.steps(), repair.after());
         if (steps != null) {
             steps.forEach(step -> changes.add(step.change()));
         }
-        if (changes.isEmpty()) {
+        boolean nothing = asked == null && (steps == null || steps.isEmpty());
+        if (nothing) {
             return new Looked(way, steps, null, null, now);
         }
         Change change = changes.size() == 1 ? changes.get(0) : new Together(does(way), changes);
-        Proposal proposal = Proposal.of(base, change, false);
+        Proposal proposal = Proposal.of(base, change, false, false);
         return new Looked(way, steps, change, proposal, section(proposal.schedule(), before.key()));
     }
 
+    /** What comes before the steps of every way: the records of what was held, and what was asked about. */
+    private List<Change> first() {
+        List<Change> first = new ArrayList<>();
+        repair.held().sections().forEach(of -> first.add(of.record()));
+        if (asked != null) {
+            first.add(asked);
+        }
+        return first;
+    }
+
     private String does(Way way) {
-        return (asked == null ? "" : asked.sentence(decisions) + ". ") + way.sentence();
+        String held = repair.held().sentence();
+        return (asked == null ? "" : asked.sentence(repair.base()) + ". ")
+                + way.sentence()
+                + (held.isEmpty() ? "" : "; " + held);
     }
 
     private WayView view(Looked looked, List<Integer> weeks, List<Integer> weekdays) {
@@ -160,7 +172,7 @@ final class WaysBuilder {
                 amiss(looked.proposal(), false).size(),
                 told,
                 spare,
-                SmallWalls.of(before, then, after.term(), weeks, weekdays),
+                SmallWalls.of(before, then, repair.after().term(), weeks, weekdays),
                 looked.change() == null ? null : ChangeJson.write(looked.change()));
     }
 

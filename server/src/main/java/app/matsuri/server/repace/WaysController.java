@@ -2,8 +2,10 @@ package app.matsuri.server.repace;
 
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.NoClass;
+import app.matsuri.core.repace.Repair;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.ChangeGiven;
+import app.matsuri.server.change.Moment;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
@@ -25,9 +27,11 @@ import tools.jackson.databind.JsonNode;
 class WaysController {
 
     private final Access access;
+    private final Moment moment;
 
-    WaysController(Access access) {
+    WaysController(Access access, Moment moment) {
         this.access = access;
+        this.moment = moment;
     }
 
     /**
@@ -39,6 +43,7 @@ class WaysController {
      * @param everywhere whether what a way leaves out, shortens or joins holds for all sections of the course; no where not
      *     said
      * @param tidy whether tidying the whole term is one of them
+     * @param held whether earlier classes without a record count as held as planned; yes where not said
      */
     record WaysAsked(
             String course,
@@ -50,20 +55,25 @@ class WaysController {
             @Nullable LocalDate noClassOn,
             @Nullable LocalDate by,
             boolean tidy,
-            @Nullable Boolean everywhere) {}
+            @Nullable Boolean everywhere,
+            @Nullable Boolean held) {}
 
     @PostMapping(path = "/ways", consumes = "application/json")
     WaysView ways(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody WaysAsked asked) {
         Stored stored = access.look(by, termId);
-        Change change = asked.noClassOn() != null
-                ? NoClass.on(stored.decisions(), asked.course(), asked.section(), asked.noClassOn())
-                : asked.change() == null || asked.change().isNull() ? null : ChangeGiven.read(asked.change());
+        ChangeGiven given = asked.noClassOn() != null
+                ? new ChangeGiven(
+                        NoClass.on(stored.decisions(), asked.course(), asked.section(), asked.noClassOn()), true)
+                : asked.change() == null || asked.change().isNull()
+                        ? new ChangeGiven(null, true)
+                        : ChangeGiven.read(asked.change());
+        boolean held = given.held() && !Boolean.FALSE.equals(asked.held());
+        Change change = given.change() == null ? null : moment.now(given.change(), stored.decisions());
+        LocalDate today = moment.day(stored.decisions());
         try {
-            return new WaysBuilder(
-                            stored.decisions(),
-                            asked.course() + "/" + asked.section(),
-                            change,
-                            Boolean.TRUE.equals(asked.everywhere()))
+            Repair repair =
+                    Repair.of(stored.decisions(), asked.course() + "/" + asked.section(), change, held ? today : null);
+            return new WaysBuilder(stored.decisions(), repair, change, Boolean.TRUE.equals(asked.everywhere()), today)
                     .view(stored.version(), asked.by(), asked.tidy());
         } catch (IllegalArgumentException e) {
             throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "no-ways", "No ways out", e.getMessage());

@@ -13,7 +13,9 @@ import java.util.Map;
  * @param sections how many the course has
  * @param said what the change is, without a full stop; empty where none was given
  * @param notes what did not go quite as asked
- * @param change what was asked about; null for the plan as it stands
+ * @param held what counts as held as planned and is recorded with a way, in words; empty for nothing
+ * @param change what comes before the steps of every way: those records, and what was asked about; null for neither
+ * @param chosen the way to choose beforehand: the cheapest that leaves out nothing but what may be
  * @param spare what each unit could lose; null where something was asked about
  * @param weekdays the columns of the small walls, 1 for Monday
  */
@@ -24,10 +26,12 @@ public record WaysView(
         int sections,
         String said,
         List<String> notes,
+        String held,
 
         @Nullable @Schema(type = "object", description = "See docs/plan-file.md")
         Map<String, Object> change,
 
+        String chosen,
         List<Integer> weekdays,
         List<WayUnit> units,
         List<WayWeight> weights,

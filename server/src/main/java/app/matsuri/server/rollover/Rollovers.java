@@ -10,6 +10,7 @@ import app.matsuri.core.rollover.Rollover;
 import app.matsuri.exchange.RollCommand;
 import app.matsuri.exchange.holiday.PublicHolidays;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.change.ChangeGiven;
 import app.matsuri.server.change.ChangeService;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
@@ -162,7 +163,7 @@ class Rollovers {
         }
         Stored into = ends.stored() == null ? changes.begin(by, ends.to()) : ends.stored();
         long on = ends.stored() == null ? into.version() : version;
-        ChangeService.Made made = changes.make(by, into.termId(), on, over.change(), false);
+        ChangeService.Made made = changes.make(by, into.termId(), on, new ChangeGiven(over.change(), false), false);
         return new Done(into.termId(), made.sentence());
     }
 

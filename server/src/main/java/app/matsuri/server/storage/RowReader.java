@@ -217,6 +217,7 @@ final class RowReader {
             Set<String> midWeek = new LinkedHashSet<>();
             Map<String, Optional<LocalDate>> pins = new LinkedHashMap<>();
             Set<String> partly = new LinkedHashSet<>();
+            Map<String, Integer> minutesHad = new LinkedHashMap<>();
             Map<String, String> notes = new LinkedHashMap<>();
             Map<String, LocalDate> told = new LinkedHashMap<>();
             for (SectionLessonRow own : lessons.getOrDefault(key, List.of())) {
@@ -240,6 +241,9 @@ final class RowReader {
                 }
                 if (own.partly) {
                     partly.add(own.lesson);
+                }
+                if (own.minutesHad != null) {
+                    minutesHad.put(own.lesson, own.minutesHad);
                 }
                 if (own.told != null) {
                     told.put(own.lesson, own.told);
@@ -296,6 +300,7 @@ final class RowReader {
                     held,
                     records,
                     partly,
+                    minutesHad,
                     notes,
                     tellings.told(row, told),
                     adjustments.getOrDefault(key, List.of()).stream()

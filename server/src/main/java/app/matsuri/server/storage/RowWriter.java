@@ -245,6 +245,7 @@ final class RowWriter {
         ids.addAll(section.joined());
         ids.addAll(section.midWeek());
         ids.addAll(section.partly());
+        ids.addAll(section.minutesHad().keySet());
         ids.addAll(section.notes().keySet());
         ids.addAll(section.told().lessons().keySet());
         for (String id : ids) {
@@ -262,6 +263,7 @@ final class RowWriter {
             row.joined = section.joined().contains(id);
             row.midWeek = section.midWeek().contains(id);
             row.partly = section.partly().contains(id);
+            row.minutesHad = section.minutesHad().get(id);
             row.note = section.notes().get(id);
             row.told = section.told().lessons().get(id);
             rows.put(row);

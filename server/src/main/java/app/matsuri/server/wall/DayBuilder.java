@@ -291,7 +291,7 @@ final class DayBuilder {
             if (here && closure.wholeDay()) {
                 off = off == null || closure.noClass() && !off.noClass() ? closure : off;
             } else if (here) {
-                notes.add(closure.reason() + " from " + closure.from() + " to " + closure.to());
+                notes.add(closure.reason() + " from " + closure.from() + " to " + Closure.said(closure.to()));
             }
         }
         follows.sessions().lost().stream()

@@ -194,7 +194,7 @@ public final class WallBuilder {
 
     private List<FindingView> findings() {
         List<FindingView> views = new ArrayList<>();
-        for (Finding finding : Findings.of(schedule)) {
+        for (Finding finding : Findings.of(schedule, today)) {
             views.add(view(finding));
         }
         return views;

@@ -4,6 +4,7 @@ import app.matsuri.core.change.Together;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.ChangeGiven;
+import app.matsuri.server.change.Moment;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
@@ -34,10 +35,12 @@ class WhatIfController {
 
     private final Access access;
     private final WhatIfs whatIfs;
+    private final Moment moment;
 
-    WhatIfController(Access access, WhatIfs whatIfs) {
+    WhatIfController(Access access, WhatIfs whatIfs, Moment moment) {
         this.access = access;
         this.whatIfs = whatIfs;
+        this.moment = moment;
     }
 
     /**
@@ -73,7 +76,8 @@ class WhatIfController {
         }
         WhatIf whatIf = whatIfs.create(termId, name);
         if (given.change() != null && !given.change().isNull()) {
-            whatIfs.append(whatIfs.in(stands, whatIf), stands, ChangeGiven.read(given.change()));
+            Stored as = whatIfs.in(stands, whatIf);
+            whatIfs.append(as, stands, moment.now(ChangeGiven.read(given.change()), as.decisions()));
         }
         return view(stands, whatIf);
     }

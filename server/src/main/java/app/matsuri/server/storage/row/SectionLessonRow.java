@@ -35,6 +35,7 @@ public final class SectionLessonRow implements Row {
     public boolean joined;
     public boolean midWeek;
     public boolean partly;
+    public Integer minutesHad;
     public String note;
     public LocalDate told;
 

@@ -1,0 +1,1 @@
+alter table section_lesson add column minutes_had integer;
