@@ -260,6 +260,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/deleted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The terms that were deleted and can be brought back */
+        get: operations["deleted"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Deletes the term; for 30 days it can be brought back */
+        delete: operations["delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps the term out of the lists, or takes it in again */
+        put: operations["archive"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Brings a deleted term back */
+        post: operations["bringBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/calendar": {
         parameters: {
             query?: never;
@@ -604,6 +672,23 @@ export interface paths {
             cookie?: never;
         };
         get: operations["findings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/goes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What would go with the term */
+        get: operations["goes"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1176,6 +1261,9 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Archiving: {
+            archived: boolean;
+        };
         BesideColumn: {
             appear: string[];
             broken?: string | null;
@@ -1354,7 +1442,6 @@ export interface components {
             planPauses: boolean;
             proposed: boolean;
             reason: string;
-            /** Format: time-local */
             to?: string | null;
         };
         ColleagueLine: {
@@ -1516,6 +1603,17 @@ export interface components {
             differencesSaid: string[];
             lines: components["schemas"]["OffLine"][];
         };
+        DeletedTerm: {
+            /** Format: date */
+            first: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: date */
+            last: string;
+            name: string;
+            /** Format: date */
+            until: string;
+        };
         DemoSignIn: {
             displayName: string;
             password: string;
@@ -1555,6 +1653,12 @@ export interface components {
             section: string;
             sentence: string;
             severity: string;
+        };
+        Goes: {
+            name: string;
+            parts: string[];
+            /** Format: date */
+            until: string;
         };
         Gone: {
             id: string;
@@ -2138,6 +2242,7 @@ export interface components {
             dates?: components["schemas"]["DatesView"];
             does: string;
             goAway: components["schemas"]["FindingView"][];
+            held: string;
             lanes?: components["schemas"]["LanesView"];
             late: components["schemas"]["LateView"][];
             moves: components["schemas"]["MoveView"][];
@@ -2522,6 +2627,7 @@ export interface components {
             sections: components["schemas"]["SectionTold"][];
         };
         TermLine: {
+            archived: boolean;
             /** Format: date */
             first: string;
             /** Format: int64 */
@@ -2735,6 +2841,7 @@ export interface components {
             change?: string | null;
             course: string;
             everywhere?: boolean | null;
+            held?: boolean | null;
             /** Format: date */
             noClassOn?: string | null;
             section: string;
@@ -2743,7 +2850,9 @@ export interface components {
         WaysView: {
             /** @description See docs/plan-file.md */
             change?: string | null;
+            chosen: string;
             course: string;
+            held: string;
             notes: string[];
             said: string;
             section: string;
@@ -3250,6 +3359,90 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["MadeTerm"];
                 };
+            };
+        };
+    };
+    deleted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeletedTerm"][];
+                };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archiving"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    bringBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3817,6 +4010,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FindingView"][];
+                };
+            };
+        };
+    };
+    goes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Goes"];
                 };
             };
         };

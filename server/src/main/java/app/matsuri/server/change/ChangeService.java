@@ -29,23 +29,37 @@ public class ChangeService {
     private final History history;
     private final Today today;
     private final Moment moment;
+    private final Computing computing;
     private final WhatIfs whatIfs;
 
-    ChangeService(TermStore store, Access access, History history, Today today, Moment moment, WhatIfs whatIfs) {
+    ChangeService(
+            TermStore store,
+            Access access,
+            History history,
+            Today today,
+            Moment moment,
+            Computing computing,
+            WhatIfs whatIfs) {
         this.store = store;
         this.access = access;
         this.history = history;
         this.today = today;
         this.moment = moment;
+        this.computing = computing;
         this.whatIfs = whatIfs;
     }
 
     /** A step that was made. */
     public record Made(Stored stored, String sentence) {}
 
-    /** Makes a term. */
+    /**
+     * Makes a term.
+     *
+     * @throws Problem where what follows from the decisions cannot be worked out
+     */
     @Transactional
     public Stored begin(SignedIn by, Decisions decisions) {
+        computing.checked(decisions);
         Stored stored = store.create(by.workspaceId(), decisions);
         String name = decisions.term().name();
         history.append(
@@ -75,11 +89,12 @@ public class ChangeService {
         }
         String sentence = change.sentence(before.decisions());
         Decisions after = Change.make(change, before.decisions()).decisions();
+        Schedule follows = computing.checked(after);
         boolean told = after.courses().stream()
                 .flatMap(course -> course.sections().stream())
                 .anyMatch(section -> section.told().begun());
         if (seen && told) {
-            var altered = ToTell.altered(Schedule.of(before.decisions()), Schedule.of(after));
+            var altered = ToTell.altered(Schedule.of(before.decisions()), follows);
             after = ToTell.seen(altered, after, now);
         }
         return step(by, before, Kind.CHANGE, null, sentence, store.delta(before, after));

@@ -91,7 +91,9 @@ public class Access {
     @Transactional(readOnly = true)
     public List<SharedTerm> shared(SignedIn by) {
         return entities.createQuery(
-                        "from Colleague where accountId = :a and withdrawn = false order by id", Colleague.class)
+                        "from Colleague where accountId = :a and withdrawn = false and termId in"
+                                + " (select id from TermRecord where deletedAt is null) order by id",
+                        Colleague.class)
                 .setParameter("a", by.accountId())
                 .getResultStream()
                 .map(c -> new SharedTerm(c.termId, c.role.name().toLowerCase().replace('_', '-')))

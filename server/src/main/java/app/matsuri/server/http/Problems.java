@@ -5,8 +5,10 @@ import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.server.storage.NoSuchTerm;
 import app.matsuri.server.storage.StaleVersion;
+import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
 import java.util.List;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -24,6 +26,12 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 class Problems {
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    private final Stuck stuck;
+
+    Problems(Stuck stuck) {
+        this.stuck = stuck;
+    }
 
     /** One place at fault. */
     record Place(String pointer, int line, String severity, String message) {}
@@ -96,12 +104,21 @@ class Problems {
     }
 
     @ExceptionHandler
-    ResponseEntity<ProblemDetail> unexpected(Exception e) throws Exception {
+    ResponseEntity<ProblemDetail> unexpected(Exception e, HttpServletRequest request) throws Exception {
         if (e instanceof org.springframework.web.ErrorResponse known) {
             HttpStatus status = HttpStatus.valueOf(known.getStatusCode().value());
             return answer(status, "request-refused", status.getReasonPhrase(), e.getMessage(), List.of());
         }
         LOG.error("unexpected", e);
+        Optional<Fault> why = stuck.why(request);
+        if (why.isPresent()) {
+            return answer(
+                    HttpStatus.INTERNAL_SERVER_ERROR,
+                    "term-stuck",
+                    "This term cannot be shown",
+                    why.get().message() + " Nothing is lost: undo the last step, or take the plan file out.",
+                    List.of(why.get()));
+        }
         return answer(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "unexpected",

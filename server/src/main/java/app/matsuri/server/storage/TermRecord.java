@@ -19,4 +19,8 @@ public class TermRecord {
     public long workspaceId;
     public long version;
     public Instant createdAt;
+    public boolean archived;
+
+    /** When it was deleted; null where it was not. */
+    public Instant deletedAt;
 }

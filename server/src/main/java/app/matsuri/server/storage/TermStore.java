@@ -6,6 +6,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,10 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Component
 public class TermStore {
 
+    /** What is kept beside a term's decisions, each before what it refers to. */
+    private static final List<String> BESIDE =
+            List.of("HistoryEntry", "SourceFile", "Colleague", "StoredFile", "HandInRecord", "WhatIf");
+
     private final EntityManager entities;
     private final Clock clock;
     private final Cache<Long, Stored> loaded =
@@ -29,11 +34,18 @@ public class TermStore {
         this.clock = clock;
     }
 
-    /** The terms of a workspace, newest first. */
+    /** For how many days a deleted term can be brought back. */
+    public static final int DAYS_KEPT = 30;
+
+    /** A term that was deleted, and when. */
+    public record DeletedTerm(Stored stored, Instant at) {}
+
+    /** The terms of a workspace, in the order in which they were made; without those that were deleted. */
     @Transactional(readOnly = true)
     public List<Stored> all(long workspaceId) {
         List<Stored> terms = new ArrayList<>();
-        entities.createQuery("from TermRecord where workspaceId = :w order by id", TermRecord.class)
+        entities.createQuery(
+                        "from TermRecord where workspaceId = :w and deletedAt is null order by id", TermRecord.class)
                 .setParameter("w", workspaceId)
                 .getResultList()
                 .forEach(t -> terms.add(load(workspaceId, t.id)));
@@ -53,6 +65,12 @@ public class TermStore {
         if (known != null && known.version() == version) {
             return known;
         }
+        Stored stored = read(termId, version);
+        loaded.put(termId, stored);
+        return stored;
+    }
+
+    private Stored read(long termId, long version) {
         List<Row> all = new ArrayList<>();
         for (Class<? extends Row> table : Rows.TABLES) {
             all.addAll(entities.createQuery("from " + table.getSimpleName() + " where termId = :t", table)
@@ -61,18 +79,92 @@ public class TermStore {
         }
         entities.clear();
         Rows rows = Rows.of(all);
-        Stored stored = new Stored(termId, version, rows, RowReader.decisions(rows));
-        loaded.put(termId, stored);
-        return stored;
+        return new Stored(termId, version, rows, RowReader.decisions(rows));
     }
 
     private long version(long workspaceId, long termId) {
-        return entities.createQuery("select version from TermRecord where id = :t and workspaceId = :w", Long.class)
+        return entities.createQuery(
+                        "select version from TermRecord where id = :t and workspaceId = :w and deletedAt is null",
+                        Long.class)
                 .setParameter("t", termId)
                 .setParameter("w", workspaceId)
                 .getResultStream()
                 .findFirst()
                 .orElseThrow(NoSuchTerm::new);
+    }
+
+    private TermRecord record(long workspaceId, long termId) {
+        TermRecord term = entities.find(TermRecord.class, termId);
+        if (term == null || term.workspaceId != workspaceId) {
+            throw new NoSuchTerm();
+        }
+        return term;
+    }
+
+    /** Whether a term is kept out of the lists. */
+    @Transactional(readOnly = true)
+    public boolean archived(long termId) {
+        return entities.find(TermRecord.class, termId).archived;
+    }
+
+    /** Keeps a term out of the lists, or takes it in again. */
+    @Transactional
+    public void archive(long workspaceId, long termId, boolean archived) {
+        record(workspaceId, termId).archived = archived;
+    }
+
+    /** Deletes a term: it is as if it were not, and can be brought back for {@link #DAYS_KEPT} days. */
+    @Transactional
+    public void delete(long workspaceId, long termId) {
+        TermRecord term = record(workspaceId, termId);
+        term.deletedAt = term.deletedAt == null ? Instant.now(clock) : term.deletedAt;
+        loaded.invalidate(termId);
+    }
+
+    /** Brings a deleted term back. */
+    @Transactional
+    public void bringBack(long workspaceId, long termId) {
+        record(workspaceId, termId).deletedAt = null;
+    }
+
+    /** The terms of a workspace that were deleted and can be brought back, the last one first. */
+    @Transactional(readOnly = true)
+    public List<DeletedTerm> deleted(long workspaceId) {
+        List<DeletedTerm> deleted = new ArrayList<>();
+        entities.createQuery(
+                        "from TermRecord where workspaceId = :w and deletedAt is not null order by deletedAt desc",
+                        TermRecord.class)
+                .setParameter("w", workspaceId)
+                .getResultList()
+                .forEach(t -> deleted.add(new DeletedTerm(read(t.id, t.version), t.deletedAt)));
+        return deleted;
+    }
+
+    /** Takes out for good what was deleted too long ago to be brought back. */
+    @Transactional
+    public void forget() {
+        Instant limit = Instant.now(clock).minus(Duration.ofDays(DAYS_KEPT + 1L));
+        List<Long> gone = entities.createQuery("select id from TermRecord where deletedAt < :limit", Long.class)
+                .setParameter("limit", limit)
+                .getResultList();
+        for (Long termId : gone) {
+            entities.createQuery("delete from WhatIfStep where whatIfId in (select id from WhatIf where termId = :t)")
+                    .setParameter("t", termId)
+                    .executeUpdate();
+            for (String table : BESIDE) {
+                entities.createQuery("delete from " + table + " where termId = :t")
+                        .setParameter("t", termId)
+                        .executeUpdate();
+            }
+            for (int i = Rows.TABLES.size() - 1; i >= 0; i--) {
+                entities.createQuery("delete from " + Rows.TABLES.get(i).getSimpleName() + " where termId = :t")
+                        .setParameter("t", termId)
+                        .executeUpdate();
+            }
+            entities.createQuery("delete from TermRecord where id = :t")
+                    .setParameter("t", termId)
+                    .executeUpdate();
+        }
     }
 
     /** Makes a term with the decisions, at version 1. */

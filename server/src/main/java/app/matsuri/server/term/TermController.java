@@ -56,9 +56,17 @@ class TermController {
      *
      * @param role "own", or as what it was shared: "co-teacher", "reader" or "substitute"
      * @param now whether today lies in it
+     * @param archived kept out of the lists
      */
     record TermLine(
-            long id, String name, LocalDate first, LocalDate last, List<String> sections, String role, boolean now) {}
+            long id,
+            String name,
+            LocalDate first,
+            LocalDate last,
+            List<String> sections,
+            String role,
+            boolean now,
+            boolean archived) {}
 
     /** A term that was made, with what is worth knowing about its file. */
     record MadeTerm(long id, List<Fault> faults) {}
@@ -86,7 +94,8 @@ class TermController {
                 term.last(),
                 sections,
                 role,
-                term.contains(today.in(term.zone())));
+                term.contains(today.in(term.zone())),
+                role.equals("own") && store.archived(stored.termId()));
     }
 
     /** Makes a term from a plan file; faults that leave it a meaning are told. */
