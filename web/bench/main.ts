@@ -51,7 +51,7 @@ function wallOf(moved: number): WallView {
         gone: [],
         notices: [],
         words: [],
-        load: { due: 0, minutes: 0, tests: 0, over: 0 },
+        load: { due: 0, minutes: 0, tests: 0, work: 0, over: 0 },
         items: items[n]!,
         sessions: [
           {

@@ -62,6 +62,12 @@ export const api = createClient<paths>({
 });
 api.use(withToken);
 
+/** What is called when a term cannot be worked out any more, with why. */
+let stuck: (why: string) => void = () => undefined;
+export function onStuck(call: (why: string) => void) {
+  stuck = call;
+}
+
 interface Answer<T> {
   data?: T;
   error?: unknown;
@@ -82,6 +88,7 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
   }
   if (!answer.response.ok) {
     const problem = (answer.error ?? {}) as { type?: string; detail?: string; faults?: Place[] };
+    if (problem.type?.endsWith("/term-stuck")) stuck(problem.detail ?? "");
     throw new ProblemError(
       answer.response.status,
       problem.type ?? "",

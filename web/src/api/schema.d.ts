@@ -1262,7 +1262,7 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         Archiving: {
-            archived: boolean;
+            archived?: boolean | null;
         };
         BesideColumn: {
             appear: string[];
@@ -1577,6 +1577,8 @@ export interface components {
             over: number;
             /** Format: int32 */
             tests: number;
+            /** Format: int32 */
+            work: number;
         };
         DayOffLine: {
             /** Format: int32 */
@@ -1800,6 +1802,8 @@ export interface components {
             /** Format: int32 */
             taught: number;
             tests: components["schemas"]["LaneTest"][];
+            /** Format: int32 */
+            unrecorded: number;
         };
         LaneKnot: {
             /** Format: int32 */
@@ -2245,6 +2249,7 @@ export interface components {
             held: string;
             lanes?: components["schemas"]["LanesView"];
             late: components["schemas"]["LateView"][];
+            leavesUnit: boolean;
             moves: components["schemas"]["MoveView"][];
             notes: string[];
             quiet: boolean;

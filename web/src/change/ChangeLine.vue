@@ -15,7 +15,7 @@ const props = defineProps<{
   ways?: boolean;
 }>();
 const emit = defineEmits<{ again: []; ways: [] }>();
-const { proposal, problem, busy, done, seen } = props.state;
+const { proposal, pending, problem, busy, done, seen } = props.state;
 
 /** How long a line about what was done stands, in milliseconds. */
 const STANDS = 12000;
@@ -32,7 +32,9 @@ watch(done, (now) => {
     :problem="problem"
     :ways="ways"
     :seen="seen"
+    :change="pending"
     @see="state.see"
+    @vary="state.vary"
     @keep="state.keep"
     @ways="emit('ways')"
     @apply="state.apply()"

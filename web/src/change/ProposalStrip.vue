@@ -1,13 +1,45 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { computed, ref } from "vue";
-import type { ProposalView } from "../api/client";
+import type { Change, ProposalView } from "../api/client";
 import { trying } from "../whatif/mode";
 import { count, lateness, moment } from "../ui/say";
 
 /** Says what a change would do before it is made. */
-const props = defineProps<{ proposal: ProposalView; busy: boolean; problem: string; ways?: boolean; seen: boolean }>();
-const emit = defineEmits<{ apply: []; discard: []; ways: []; see: [seen: boolean]; keep: [name: string] }>();
+const props = defineProps<{
+  proposal: ProposalView;
+  busy: boolean;
+  problem: string;
+  ways?: boolean;
+  seen: boolean;
+  /** What is proposed. */
+  change: Change | null;
+}>();
+const emit = defineEmits<{
+  apply: [];
+  discard: [];
+  ways: [];
+  see: [seen: boolean];
+  /** The same with some of it said otherwise. */
+  vary: [otherwise: Record<string, unknown>];
+  keep: [name: string];
+}>();
+const ticked = (event: Event) => (event.target as HTMLInputElement).checked;
+/** Classes that are over count as held as planned, unless that was unticked. */
+const open = computed(() => props.change?.held === false);
+/** The section that a shift, a move or a pin concerns alone, or in which it was made for all. */
+const here = computed(() => {
+  const { kind, section, seenIn }: Partial<Change> = props.change ?? {};
+  return ["shift", "move", "pin"].includes(String(kind)) ? String(section ?? seenIn ?? "") : "";
+});
+const alone = computed(() => props.change?.section !== undefined);
+function only(yes: boolean) {
+  emit("vary", yes ? { section: here.value, seenIn: undefined } : { section: undefined, seenIn: here.value });
+}
+const inUnit = computed(
+  () =>
+    ["shift", "move"].includes(String(props.change?.kind)) && (props.proposal.leavesUnit || !!props.change?.keepUnit),
+);
 /** Lessons move that no hand moved: there are ways out. */
 const bumped = computed(() => props.proposal.moves.some((m) => m.what === "lesson" && !m.hand));
 
@@ -46,16 +78,32 @@ const groups = computed(() => {
       <p v-if="problem" class="look">{{ problem }}</p>
       <p v-else>{{ second }}</p>
     </div>
+    <label v-if="proposal.held || open" class="sees"
+      ><input
+        type="checkbox"
+        :checked="!open"
+        :disabled="busy"
+        @change="emit('vary', { held: ticked($event) ? undefined : false })"
+      />{{ proposal.held || "earlier classes count as held as planned" }}</label
+    >
+    <label v-if="here" class="sees"
+      ><input type="checkbox" :checked="alone" :disabled="busy" @change="only(ticked($event))" />only in
+      {{ here }}</label
+    >
+    <label v-if="inUnit" class="sees"
+      ><input
+        type="checkbox"
+        :checked="!!change?.keepUnit"
+        :disabled="busy"
+        @change="emit('vary', { keepUnit: ticked($event) || undefined })"
+      />stays in its unit</label
+    >
     <label
       v-if="proposal.altered"
       class="sees"
       :title="`${count(proposal.altered, 'date')} that students were told otherwise`"
-      ><input
-        type="checkbox"
-        :checked="seen"
-        :disabled="busy"
-        @change="emit('see', ($event.target as HTMLInputElement).checked)"
-      />students see this</label
+      ><input type="checkbox" :checked="seen" :disabled="busy" @change="emit('see', ticked($event))" />students see
+      this</label
     >
     <button v-if="ways && bumped" type="button" class="btn" @click="emit('ways')">Ways out</button>
     <button type="button" class="btn" @click="showing = true">Show each</button>

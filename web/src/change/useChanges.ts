@@ -36,6 +36,8 @@ export interface ChangeState<V> {
   seen: Ref<boolean>;
   /** Shows what is proposed as students would see it, or not yet. */
   see(seen: boolean): Promise<void>;
+  /** Proposes the same change with some of it said otherwise; what is undefined is not said. */
+  vary(otherwise: Record<string, unknown>): Promise<void>;
   /** Keeps what is proposed as a what-if of that name, in place of making it. */
   keep(name: string): Promise<boolean>;
   /** Loads the view anew, with nothing proposed. */
@@ -187,6 +189,15 @@ export function useChanges<V extends { version: number }>(termId: number, source
       seen.value = now;
       await doing(async () => {
         if (pending.value) proposal.value = await fetchProposal(pending.value);
+      });
+    },
+    async vary(otherwise) {
+      await doing(async () => {
+        if (!pending.value) return;
+        const said = Object.entries({ ...pending.value, ...otherwise }).filter(([, value]) => value !== undefined);
+        const change = Object.fromEntries(said) as Change;
+        proposal.value = await fetchProposal(change);
+        pending.value = change;
       });
     },
     async load() {

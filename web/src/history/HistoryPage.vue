@@ -18,6 +18,8 @@ const name = ref("");
 // the history is the plan's, and so are undo and redo here
 tryIn(null);
 
+/** Why the term cannot be shown; empty where it can, as far as is known. */
+const stuck = ref(String(window.history.state?.stuck ?? ""));
 const lines = computed(() => [...(history.value?.lines ?? [])].reverse());
 
 async function load() {
@@ -41,6 +43,7 @@ function step(way: "undo" | "redo") {
       }),
     );
     said.value = made.sentence + ".";
+    stuck.value = "";
   });
 }
 function returnTo(seq: number) {
@@ -85,6 +88,10 @@ function when(at: string) {
     <h1>
       History<span v-if="history?.termName" class="soft"> of {{ history.termName }}</span>
     </h1>
+    <p v-if="stuck" class="problem" role="alert">
+      {{ stuck }} Undo steps until it can be shown again, or return to a moment below.
+      <a :href="`/api/terms/${termId}/plan`">Plan file</a>
+    </p>
     <p class="soft">Every step is kept. An undo is a step of its own, so nothing in this list is ever rewritten.</p>
     <div class="actions" style="justify-content: flex-start">
       <button type="button" class="btn" :disabled="busy || !history?.undo" @click="step('undo')">

@@ -87,6 +87,13 @@ async function lookFor(lane: Lane) {
 async function take(way: Schemas["InStepView"]) {
   if (await state.propose(way.change as unknown as Change, "always")) asked.value = null;
 }
+/** Classes before today that have no record count as held as planned, of one section or of all. */
+const unrecorded = computed(() => lanes.value.filter((l) => l.unrecorded > 0));
+function taughtUpToHere(of: Lane[]) {
+  const until = shown.value!.today;
+  const changes = of.map((l) => ({ kind: "record-held", course: l.course, section: l.section, until }));
+  void state.propose(changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes });
+}
 const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
   way.week
     ? `level at the end of week ${way.week}`
@@ -116,6 +123,15 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
   <main v-if="shown" class="lanes">
     <div class="title top">
       <h2>{{ heading }}</h2>
+      <button
+        v-if="unrecorded.length > 1 && !proposal"
+        type="button"
+        class="btn"
+        :disabled="state.busy.value"
+        @click="taughtUpToHere(unrecorded)"
+      >
+        Taught up to here, all {{ unrecorded.length }} sections
+      </button>
       <label v-if="terms.length"
         >Below it
         <select class="field" aria-label="Another term to lay below" @change="layBelow">
@@ -147,6 +163,16 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
         <p>
           <b :class="{ look: lane.behind > 0 }">{{ lane.standing }}</b>
         </p>
+        <button
+          v-if="lane.unrecorded > 0 && !proposal"
+          type="button"
+          class="btn"
+          :disabled="state.busy.value"
+          :title="`${count(lane.unrecorded, 'class', 'classes')} before today without a record`"
+          @click="taughtUpToHere([lane])"
+        >
+          Taught up to here
+        </button>
         <button
           v-if="lane.behind > 0 && !proposal"
           type="button"

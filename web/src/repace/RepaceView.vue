@@ -21,7 +21,7 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [] }>();
 const state = injectWall();
 
-const { found, wrong, by, everywhere, chosen, look, taken, toggle, propose, looks, least, best } = useWays(
+const { found, wrong, by, everywhere, held, chosen, look, taken, toggle, propose, looks, least, best } = useWays(
   state,
   props,
 );
@@ -29,7 +29,7 @@ const why = ref(false);
 const weighing = ref(false);
 /** Problems that are said in full. */
 const MOST = 3;
-watch([by, everywhere], () => void look(), { immediate: true });
+watch([by, everywhere, held], () => void look(), { immediate: true });
 function weighed() {
   weighing.value = false;
   void look();
@@ -84,6 +84,9 @@ watch(
       <label v-if="(found?.sections ?? 0) > 1" class="all"
         ><input v-model="everywhere" type="checkbox" />leave out, join, shorten in all sections</label
       >
+      <label v-if="found && (found.held || !held)" class="all"
+        ><input v-model="held" type="checkbox" />{{ found.held || "earlier classes count as held as planned" }}</label
+      >
       <button type="button" class="btn" :aria-pressed="why" @click="why = !why">Why</button>
       <button v-if="found" type="button" class="btn" @click="weighing = true">What things cost…</button>
       <button type="button" class="btn" @click="emit('done')">Back to the wall</button>
@@ -123,6 +126,7 @@ watch(
       <div class="row" role="row">
         <span class="label" role="rowheader">In words</span>
         <div v-for="w in found.ways" :key="w.name" class="cell" :class="{ on: chosen === w.name }" role="cell">
+          <p v-if="w.sentence.includes(', without ')" class="look">{{ w.sentence }}.</p>
           {{ w.words }}
         </div>
       </div>

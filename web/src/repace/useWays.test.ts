@@ -19,7 +19,7 @@ const asked = { course: "HYD 210", section: "A", change: flood as unknown as Cha
 const propose = vi.fn(async () => true);
 
 function ways(found: Way[], change: unknown = flood) {
-  answer.found = { change, units: [], ways: found };
+  answer.found = { change, chosen: "by-pin", units: [], ways: found };
   return useWays({ termId: 1, propose }, asked);
 }
 
@@ -29,7 +29,7 @@ describe("ways out", () => {
     propose.mockClear();
   });
 
-  it("chooses the cheapest that can be taken, and keeps what was chosen", async () => {
+  it("chooses the one that is named to be chosen beforehand, and keeps what was chosen", async () => {
     const seen = ways([way("let-it-slide", 50), way("leave-it-out", 4, { steps: undefined }), way("by-pin", 20)]);
     await seen.look();
     expect(seen.chosen.value).toBe("by-pin");
@@ -38,6 +38,16 @@ describe("ways out", () => {
     await seen.look();
     expect(seen.chosen.value).toBe("let-it-slide");
     expect(answer.asked[1]).toMatchObject({ by: "2026-10-21", change: flood, tidy: true });
+  });
+
+  it("leaves earlier classes open where that is unticked", async () => {
+    const one = way("by-pin", 20);
+    const seen = ways([one]);
+    seen.held.value = false;
+    await seen.look();
+    expect(answer.asked[0]).toMatchObject({ held: false });
+    await seen.propose(one);
+    expect(propose).toHaveBeenCalledWith({ ...(one.change as object), held: false }, "always");
   });
 
   it("takes a way whole, or those of its steps that are ticked", async () => {

@@ -34,6 +34,8 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
   const chosen = ref("");
   /** What a way leaves out, shortens or joins holds for all sections of the course. */
   const everywhere = ref(false);
+  /** Earlier classes without a record count as held as planned. */
+  const held = ref(true);
   /** Steps that are not taken, by way and number. */
   const left = ref<ReadonlySet<string>>(new Set());
 
@@ -48,6 +50,7 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
             section: asked.section,
             tidy: true,
             everywhere: everywhere.value,
+            held: held.value,
             ...(asked.noClassOn ? { noClassOn: asked.noClassOn } : {}),
             ...(asked.change ? { change: asked.change as never } : {}),
             ...(by.value ? { by: by.value } : {}),
@@ -57,7 +60,7 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
       left.value = new Set();
       const ways = found.value.ways.filter(takes);
       if (ways[0] && !ways.some((w) => w.name === chosen.value)) {
-        chosen.value = ways.reduce((best, w) => (w.total < best.total ? w : best), ways[0]).name;
+        chosen.value = ways.some((w) => w.name === found.value?.chosen) ? found.value.chosen : ways[0].name;
       }
     } catch (e) {
       wrong.value = (e as Error).message;
@@ -83,13 +86,14 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
   /** Proposes a way; true unless it was refused. */
   async function propose(way: Way): Promise<boolean> {
     const change = changeOf(way);
-    return change !== null && state.propose(change, "always");
+    return change !== null && state.propose(held.value ? change : { ...change, held: false }, "always");
   }
   return {
     found,
     wrong,
     by,
     everywhere,
+    held,
     chosen,
     look,
     taken,
@@ -99,6 +103,6 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
     looks: computed(() => new Map(found.value?.units.map((u) => [u.id, threadOf(u.number, u.colour ?? "")]))),
     least: computed(() => Math.min(...(found.value?.ways.map((w) => w.total) ?? []))),
     /** Nothing was asked about, and nothing would cost less. */
-    best: computed(() => found.value !== null && !found.value.change && !found.value.ways.some(takes)),
+    best: computed(() => found.value !== null && !found.value.said && !found.value.ways.some(takes)),
   };
 }

@@ -1,15 +1,48 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef } from "vue";
+import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
 import { type Place, ProblemError, type Schemas, api, ask, openPlan } from "../api/client";
 import Band from "../frame/Band.vue";
-import { dayMonth, span } from "../ui/say";
+import Dialog from "../ui/Dialog.vue";
+import { dayMonth, span, weekdayDay } from "../ui/say";
 
 const router = useRouter();
 const terms = shallowRef<Schemas["TermLine"][] | null>(null);
 const problem = ref("");
 const faults = shallowRef<Place[]>([]);
 const busy = ref(false);
+const deleted = shallowRef<Schemas["DeletedTerm"][]>([]);
+/** The term that is about to be deleted, with what goes. */
+const going = shallowRef<{ id: number; goes: Schemas["Goes"] } | null>(null);
+const listed = computed(() => terms.value?.filter((t) => !t.archived) ?? []);
+const archived = computed(() => terms.value?.filter((t) => t.archived) ?? []);
+
+async function doing(action: () => Promise<unknown>) {
+  problem.value = "";
+  busy.value = true;
+  try {
+    await action();
+    terms.value = await ask(api.GET("/api/terms"));
+    deleted.value = await ask(api.GET("/api/terms/deleted"));
+  } catch (e) {
+    problem.value = (e as Error).message;
+  } finally {
+    busy.value = false;
+  }
+}
+const path = (termId: number) => ({ params: { path: { termId } } });
+function askDelete(id: number) {
+  return doing(async () => {
+    going.value = { id, goes: await ask(api.GET("/api/terms/{termId}/goes", path(id))) };
+  });
+}
+function remove(id: number) {
+  going.value = null;
+  return doing(() => ask(api.DELETE("/api/terms/{termId}", path(id))));
+}
+const bringBack = (id: number) => doing(() => ask(api.POST("/api/terms/{termId}/bring-back", path(id))));
+const archive = (id: number, put: boolean) =>
+  doing(() => ask(api.PUT("/api/terms/{termId}/archived", { ...path(id), body: { archived: put } })));
 const chooser = ref<HTMLInputElement>();
 
 onMounted(async () => {
@@ -23,6 +56,7 @@ onMounted(async () => {
         : null;
     if (only) await router.replace(`/terms/${only.id}/${only.role === "substitute" ? "sheet" : "wall"}`);
     else terms.value = found;
+    deleted.value = await ask(api.GET("/api/terms/deleted"));
   } catch (e) {
     problem.value = (e as Error).message;
   }
@@ -56,7 +90,7 @@ async function open(event: Event) {
       a plan file that was written before.
     </p>
     <ul v-if="terms" class="terms">
-      <li v-for="term in terms" :key="term.id">
+      <li v-for="term in listed" :key="term.id">
         <RouterLink :to="`/terms/${term.id}/${term.role === 'substitute' ? 'sheet' : 'wall'}`" class="name">{{
           term.name || "Term without a name"
         }}</RouterLink>
@@ -76,8 +110,65 @@ async function open(event: Event) {
           :aria-label="`Plan file of ${term.name}, from ${dayMonth(term.first)}`"
           >plan file</a
         >
+        <template v-if="term.role === 'own'">
+          <button
+            type="button"
+            class="btn quiet"
+            :disabled="busy"
+            :aria-label="`Archive ${term.name}`"
+            @click="archive(term.id, true)"
+          >
+            Archive
+          </button>
+          <button
+            type="button"
+            class="btn quiet"
+            :disabled="busy"
+            :aria-label="`Delete ${term.name}`"
+            @click="askDelete(term.id)"
+          >
+            Delete…
+          </button>
+        </template>
       </li>
     </ul>
+    <details v-if="archived.length" class="away">
+      <summary>Archived, {{ archived.length }}</summary>
+      <ul class="terms">
+        <li v-for="term in archived" :key="term.id">
+          <RouterLink :to="`/terms/${term.id}/wall`" class="name">{{ term.name || "Term without a name" }}</RouterLink>
+          <span class="soft grow">{{ span(term.first, term.last) }} {{ term.last.slice(0, 4) }}</span>
+          <button type="button" class="btn quiet" :disabled="busy" @click="archive(term.id, false)">
+            Back into the list
+          </button>
+        </li>
+      </ul>
+    </details>
+    <details v-if="deleted.length" class="away">
+      <summary>Deleted, {{ deleted.length }}</summary>
+      <ul class="terms">
+        <li v-for="term in deleted" :key="term.id">
+          <b class="name">{{ term.name || "Term without a name" }}</b>
+          <span class="soft grow">can be brought back until {{ weekdayDay(term.until) }}</span>
+          <button type="button" class="btn quiet" :disabled="busy" @click="bringBack(term.id)">Bring back</button>
+        </li>
+      </ul>
+    </details>
+    <Dialog
+      v-if="going"
+      :visible="true"
+      modal
+      :header="`Delete ${going.goes.name || 'the term'}?`"
+      :style="{ width: '460px' }"
+      @update:visible="going = null"
+    >
+      <p>With it go {{ going.goes.parts.join(", ") || "its days" }}.</p>
+      <p class="soft">Until {{ weekdayDay(going.goes.until) }} it can be brought back from the list of terms.</p>
+      <div class="actions">
+        <button type="button" class="btn quiet" autofocus @click="going = null">Keep it</button>
+        <button type="button" class="btn go" @click="remove(going.id)">Delete</button>
+      </div>
+    </Dialog>
     <div v-if="problem" class="problem" role="alert">
       {{ problem }}
       <ul v-if="faults.length">
@@ -136,6 +227,12 @@ a {
 }
 a.btn.go {
   color: var(--paper);
+}
+.away {
+  margin: 0 0 14px;
+}
+.grow {
+  flex: 1;
 }
 .begin {
   justify-content: flex-start;

@@ -28,7 +28,7 @@ describe("dropping", () => {
     expect(dropChange(wall, ["item:i", "lesson:L1"], "2026-10-12", {})).toEqual({
       kind: "move",
       course: "C",
-      section: "A",
+      seenIn: "A",
       lessons: ["L1"],
       items: ["i"],
       to: "2026-10-12",

@@ -113,10 +113,13 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
           day.load.tests === 1 ? "test" : `${day.load.tests} tests`
         }}</span>
         <span class="it">{{ day.load.due }} due</span>
-        <span class="soft">{{ hours(day.load.minutes) }}</span>
+        <span class="soft" title="of work due on it">{{ hours(day.load.minutes) }}</span>
         <span v-if="day.load.over" class="look">{{ hours(day.load.over) }} over</span>
       </template>
       <span v-else class="soft">free</span>
+      <span v-if="day.load.work" class="soft" title="of work on it, each thing spread over the days until it is due"
+        >{{ hours(day.load.work) }} a day</span
+      >
     </div>
     <div v-else-if="!close && (shows.items.length || shows.goneWork.length)" class="due" :class="{ on: cell.off }">
       <span

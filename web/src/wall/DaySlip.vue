@@ -9,7 +9,13 @@ import { injectWall } from "./useWall";
 import { unitsOf } from "./units";
 
 /** The opened day as a list, with what can be done with it. */
-const props = defineProps<{ wall: WallView; day: Day; picked: ReadonlySet<string> }>();
+const props = defineProps<{
+  wall: WallView;
+  day: Day;
+  picked: ReadonlySet<string>;
+  /** The days that are chosen, first and last; null for the opened one alone. */
+  run: [string, string] | null;
+}>();
 const emit = defineEmits<{
   pick: [key: string, more: boolean];
   edit: [key: string];
@@ -105,7 +111,21 @@ function noticeSays(n: NoticeView): string {
 defineExpose({ add: () => adder.value?.focus() });
 const session = computed(() => props.day.sessions[0]);
 const open = computed(() => props.day.lessons.filter((l) => !l.taught));
-const canRecord = computed(() => (session.value?.state === "open" && open.value.length > 0 ? session.value : null));
+const over = computed(() => props.day.date <= props.wall.today);
+const canRecord = computed(() =>
+  over.value && session.value?.state === "open" && open.value.length > 0 ? session.value : null,
+);
+/** More of a lesson is planned behind this class. */
+const goesOn = computed(() => open.value.some((l) => l.part < l.parts));
+const several = computed(() => props.wall.sections.filter((s) => s.course === course).length > 1);
+/** Classes up to this day, or those of the chosen days, as they were planned. */
+function upToHere(all: boolean) {
+  const [from, until] = props.run ?? [undefined, props.day.date];
+  void send({ kind: "record-held", course, ...(all ? {} : { section }), ...(from ? { from } : {}), until });
+}
+const heldSays = computed(() =>
+  props.run ? `Taught, ${weekdayDay(props.run[0])} to ${weekdayDay(props.run[1])}` : "Taught up to here",
+);
 
 /** The lesson that is chosen here, if it is one that is still to be taught. */
 const chosen = computed(() => {
@@ -118,7 +138,7 @@ const why = ref("");
 function send(change: Change) {
   return propose(change);
 }
-function record(lessons: string[], partly: boolean) {
+function record(lessons: string[], partly: boolean, finished = false) {
   if (session.value) {
     void send({
       kind: "record-taught",
@@ -127,6 +147,7 @@ function record(lessons: string[], partly: boolean) {
       session: session.value.name,
       lessons,
       partly,
+      ...(finished ? { finished } : {}),
       note: why.value.trim(),
     });
     why.value = "";
@@ -147,7 +168,7 @@ function switches(item: ItemView) {
 }
 /** Switches an item between a fixed date and the class of its day. */
 function fix(id: string, fixed: boolean) {
-  void send({ kind: "move", course, section, items: [id], to: props.day.date, place: "last", fixed });
+  void send({ kind: "move", course, seenIn: section, items: [id], to: props.day.date, place: "last", fixed });
 }
 </script>
 
@@ -335,15 +356,40 @@ function fix(id: string, fixed: boolean) {
         >
           Partly
         </button>
+        <button
+          v-if="goesOn"
+          type="button"
+          class="btn"
+          title="done, though more of it was planned"
+          @click="
+            record(
+              open.map((l) => l.id),
+              false,
+              true,
+            )
+          "
+        >
+          To the end
+        </button>
         <button type="button" class="btn" @click="record([], false)">Not reached</button>
         <input
-          v-if="day.date <= wall.today"
           v-model="why"
           class="field why"
           maxlength="1000"
           placeholder="why, if not as planned"
           aria-label="Why it was not taught as planned; kept with the lesson"
         />
+      </template>
+      <template v-if="over && session && session.state !== 'taught'">
+        <button
+          type="button"
+          class="btn"
+          title="earlier classes without a record too, as planned"
+          @click="upToHere(false)"
+        >
+          {{ heldSays }}
+        </button>
+        <button v-if="several" type="button" class="btn" @click="upToHere(true)">{{ heldSays }}, all sections</button>
       </template>
       <button
         v-if="session && session.state === 'taught'"

@@ -20,10 +20,12 @@ const strokes = computed(() => {
 </script>
 
 <template>
-  <span>
+  <span title="hours of work due in the week">
     <span class="h">{{ close ? (minutes / 60).toFixed(1) : hours(minutes) }}</span>
     <span v-if="over > 0 && !close" class="look">&nbsp;{{ (over / 60).toFixed(1) }} over</span>
-    <span v-if="close" class="vh"> hours{{ over > 0 ? `, ${(over / 60).toFixed(1)} over` : "" }}</span>
+    <span class="vh">
+      {{ close ? "hours " : "" }}of work due{{ close && over > 0 ? `, ${(over / 60).toFixed(1)} over` : "" }}</span
+    >
   </span>
   <span class="st" aria-hidden="true">
     <i v-for="(s, n) in strokes.list" :key="n" :class="{ h: s.half, o: s.over }" :style="{ left: s.x + 'px' }"></i>

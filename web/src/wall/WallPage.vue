@@ -279,6 +279,7 @@ async function closeSlip() {
           :wall="shown"
           :day="openedDay"
           :picked="picked"
+          :run="run"
           @pick="(thing, more) => pick(thing, undefined, more)"
           @edit="editing = $event"
           @off="dialog = 'off'"

@@ -60,7 +60,7 @@ export function dropChange(wall: WallView, keys: readonly string[], date: string
   return {
     kind: "move",
     course,
-    section,
+    seenIn: section,
     lessons,
     items,
     to: date,

@@ -15,7 +15,7 @@ export function day(date: string, more: Partial<Day> = {}): Day {
     items: [],
     notices: [],
     words: [],
-    load: { due: 0, minutes: 0, tests: 0, over: 0 },
+    load: { due: 0, minutes: 0, tests: 0, work: 0, over: 0 },
     gone: [],
     ...more,
   };

@@ -1,7 +1,16 @@
 package app.matsuri.core.change;
 
-/** A thing that a change moves by hand, as against what moves because of it. */
-public record Hand(String course, String id) {
+/**
+ * A thing that a change moves by hand, as against what moves because of it.
+ *
+ * @param section code of the section in which it does; null for every section
+ */
+public record Hand(String course, String id, String section) {
+
+    /** In every section. */
+    public Hand(String course, String id) {
+        this(course, id, null);
+    }
 
     /** How a notice is named here: it may have the id of some work. */
     public static String notice(String id) {

@@ -32,20 +32,24 @@ import java.util.Set;
  * an item is due at the start of that day's lesson, or, on a day without a lesson, at a fixed date with its time of
  * day kept.
  *
- * @param section the section whose days are meant; null for the course's first one
+ * @param section the one section whose own dates work gets; null for the plan's rules
+ * @param seenIn the section whose days are meant, where that is another; null for the one section, else the course's first one
  * @param place "first" or "last" in that day's list
  * @param fixed items get a fixed date also on a day with a lesson
  * @param keepSpacing whether items keep the calendar days between them, the first going to the day
+ * @param keepUnit lessons stay in their unit, at its end or beginning, where the day lies past that
  */
 public record Move(
         String course,
         String section,
+        String seenIn,
         List<String> lessons,
         List<String> items,
         LocalDate to,
         String place,
         boolean fixed,
-        boolean keepSpacing)
+        boolean keepSpacing,
+        boolean keepUnit)
         implements Change {
 
     private static final LocalTime END_OF_DAY = LocalTime.of(23, 59);
@@ -55,29 +59,51 @@ public record Move(
         items = List.copyOf(items);
     }
 
+    /** As seen in a section. */
+    public static Move seenIn(
+            String course,
+            String section,
+            List<String> lessons,
+            List<String> items,
+            LocalDate to,
+            String place,
+            boolean fixed,
+            boolean keepSpacing) {
+        return new Move(course, null, section, lessons, items, to, place, fixed, keepSpacing, false);
+    }
+
+    /** The section whose days are meant; null for the course's first one. */
+    private String view() {
+        return section != null ? section : seenIn;
+    }
+
     @Override
     public Outcome apply(Decisions before) {
         if (lessons.isEmpty() && items.isEmpty()) {
             throw new Refused("Nothing is chosen to move.");
         }
-        SectionSchedule view = Find.follows(before, course, section);
+        SectionSchedule view = Find.follows(before, course, view());
         List<String> notes = new ArrayList<>();
-        Course moved = lessons.isEmpty() ? Find.course(before, course) : moveLessons(before, view);
+        Course moved = lessons.isEmpty() ? Find.course(before, course) : moveLessons(before, view, notes);
         if (!items.isEmpty()) {
             moved = moveItems(moved, view, notes);
         }
         return new Outcome(before.withCourse(moved), notes);
     }
 
-    private Course moveLessons(Decisions before, SectionSchedule view) {
+    private Course moveLessons(Decisions before, SectionSchedule view, List<String> notes) {
         Course in = view.course();
         Set<String> ids = new HashSet<>(lessons);
         for (String id : lessons) {
             Lesson lesson = Find.lesson(before, course, id);
             Placement placement = view.byLesson().get(id);
             if (placement.slots().stream().anyMatch(Placement.Slot::taught)) {
-                throw new Refused("“" + lesson.title() + "” has been taught and stays where it is.");
+                ids.remove(id);
+                notes.add("“" + lesson.title() + "” has been taught and stays where it is.");
             }
+        }
+        if (ids.isEmpty() && items.isEmpty()) {
+            throw new Refused(String.join(" ", notes));
         }
         List<Lesson> block =
                 in.lessons().stream().filter(l -> ids.contains(l.id())).toList();
@@ -88,9 +114,15 @@ public record Move(
         SectionSchedule rest =
                 Find.follows(before.withCourse(without), course, view.section().code());
         String standing = standing(rest, to);
-        Course ordered = Order.before(in, block, standing);
+        Course ordered = block.isEmpty() ? in : Order.before(in, block, standing, keepUnit);
+        Order.leaving(in, ordered).forEach(notes::add);
         for (Lesson lesson : block) {
-            if (lesson.pin() != null) {
+            if (section != null
+                    && view.section().pins().containsKey(lesson.id())
+                    && view.section().pin(lesson) != null) {
+                ordered = ordered.withSection(
+                        ordered.section(section).orElseThrow().withPin(lesson.id(), Optional.of(to)));
+            } else if (lesson.pin() != null) {
                 ordered = ordered.withLesson(lesson.id(), l -> l.withPin(to));
             }
         }
@@ -114,18 +146,22 @@ public record Move(
         List<ItemDates> chosen = new ArrayList<>();
         for (String id : items) {
             ItemDates dates = view.byItem().get(id);
+            String title = in.item(id)
+                    .orElseThrow(() -> new Refused("“" + course + "” has no item “" + id + "”."))
+                    .title();
             if (dates == null) {
-                String title = in.item(id)
-                        .orElseThrow(() -> new Refused("“" + course + "” has no item “" + id + "”."))
-                        .title();
-                throw new Refused("“" + title + "” is not for section "
-                        + view.section().code() + ". Choose a section that it is for.");
+                notes.add("“" + title + "” is not for section " + view.section().code() + " and stays.");
+            } else if (dates.item().locked()) {
+                notes.add("“" + title + "” has an official date and stays. Unlock it first if that is wrong.");
+            } else {
+                chosen.add(dates);
             }
-            if (dates.item().locked()) {
-                throw new Refused("“" + dates.item().title() + "” has an official date and cannot be moved. Unlock"
-                        + " it first if that is wrong.");
+        }
+        if (chosen.isEmpty()) {
+            if (lessons.isEmpty()) {
+                throw new Refused(String.join(" ", notes));
             }
-            chosen.add(dates);
+            return in;
         }
         chosen.sort(Comparator.comparing(ItemDates::main, Comparator.nullsLast(Comparator.naturalOrder())));
         LocalDate first =
@@ -141,14 +177,16 @@ public record Move(
                         dates,
                         notes);
             }
-            Item placed = dates.item().withPlace(rank++);
+            Item placed = section == null ? dates.item().withPlace(rank++) : dates.item();
             moved = moved.withItem(placed);
             for (Map.Entry<Which, DateRule> rule :
                     dropped(dates, day, view, fixed).entrySet()) {
                 moved = ItemRules.put(
                         moved,
                         moved.item(placed.id()).orElseThrow(),
-                        ItemRules.standing(view.section(), placed.id(), rule.getKey()),
+                        section != null
+                                ? List.of(section)
+                                : ItemRules.standing(view.section(), placed.id(), rule.getKey()),
                         Map.of(rule.getKey(), Optional.of(rule.getValue())));
             }
         }
@@ -226,14 +264,18 @@ public record Move(
         lessons.forEach(id -> titles.add("“" + Find.lesson(before, course, id).title() + "”"));
         items.forEach(id -> titles.add("“" + Find.item(before, course, id).title() + "”"));
         String what = titles.size() > 2 ? titles.size() + " things" : String.join(" and ", titles);
-        return "Move " + what + " to " + Say.day(to);
+        return "Move " + what + " to " + Say.day(to) + (section == null ? "" : Find.in(course, section));
     }
 
     @Override
     public Set<Hand> hands(Decisions before) {
         Set<Hand> hands = new HashSet<>();
-        lessons.forEach(id -> hands.add(new Hand(course, id)));
-        items.forEach(id -> hands.add(new Hand(course, id)));
+        String seen = before.course(course)
+                .filter(c -> view() == null && !c.sections().isEmpty())
+                .map(c -> c.sections().get(0).code())
+                .orElse(view());
+        lessons.forEach(id -> hands.add(new Hand(course, id, seen)));
+        items.forEach(id -> hands.add(new Hand(course, id, seen)));
         return hands;
     }
 }

@@ -14,14 +14,29 @@ final class Order {
 
     private Order() {}
 
+    /** What comes into another unit, in a sentence each. */
+    static List<String> leaving(Course was, Course is) {
+        List<String> sentences = new ArrayList<>();
+        for (Lesson lesson : is.lessons()) {
+            Unit from = was.unitOfLesson(lesson.id()).orElseThrow();
+            Unit to = is.unitOfLesson(lesson.id()).orElseThrow();
+            if (!from.id().equals(to.id())) {
+                sentences.add("“" + lesson.title() + "” leaves its unit, “" + from.title() + "”, and becomes part of “"
+                        + to.title() + "”.");
+            }
+        }
+        return sentences;
+    }
+
     /**
      * The course with the lessons, in the order given, before another one. Where that one opens a unit and the lessons
      * come from the unit before it, they stay in theirs, at its end; else they join the other's unit, and their items
      * with them.
      *
      * @param before id of a lesson that is not among them; null for the end of the plan
+     * @param keepUnit they stay in the unit of the first of them: at its end where the other one lies behind it, else at its beginning
      */
-    static Course before(Course course, List<Lesson> lessons, String before) {
+    static Course before(Course course, List<Lesson> lessons, String before, boolean keepUnit) {
         Set<String> ids = lessons.stream().map(Lesson::id).collect(Collectors.toSet());
         String home = course.unitOfLesson(lessons.get(0).id()).orElseThrow().id();
         List<Unit> units = new ArrayList<>();
@@ -45,6 +60,14 @@ final class Order {
                 to--;
                 place = units.get(to).lessons().size();
             }
+        }
+        int own = 0;
+        while (!units.get(own).id().equals(home)) {
+            own++;
+        }
+        if (keepUnit && to != own) {
+            place = to > own ? units.get(own).lessons().size() : 0;
+            to = own;
         }
         String target = units.get(to).id();
         for (int u = 0; u < units.size(); u++) {

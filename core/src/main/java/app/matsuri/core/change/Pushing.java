@@ -58,7 +58,7 @@ final class Pushing {
         for (SectionSchedule other : Schedule.of(before).sections(course.code())) {
             Placement placement = other.byLesson().get(first.id());
             boolean open = placement.slots().stream().anyMatch(s -> !s.taught());
-            int own = open && shift.in() != Shift.In.SESSIONS ? classes(other, first) - n : 0;
+            int own = open && shift.in() != Shift.In.SESSIONS ? difference(other, first, n) : 0;
             if (own != 0) {
                 Section section = other.section();
                 int gap = section.gaps().getOrDefault(first.id(), 0) + own;
@@ -170,9 +170,20 @@ final class Pushing {
         }
         String why = "before “" + first.title() + "” no empty or spare class is left";
         if (left == wanted) {
-            throw new Refused("It cannot come earlier: " + why + ".");
+            throw new Refused("“" + first.title() + "” cannot come earlier in section "
+                    + in.section().code() + ": " + why + ".");
         }
         notes.add("Earlier by " + (wanted - left) + " of " + wanted + " only: " + why + ".");
+    }
+
+    /** By how many classes more it comes later in another section; where that has none so late, by as many, which is said. */
+    private int difference(SectionSchedule other, Lesson first, int n) {
+        try {
+            return classes(other, first) - n;
+        } catch (Refused e) {
+            notes.add(e.getMessage() + " There it comes later by " + Say.classes(n) + ".");
+            return 0;
+        }
     }
 
     /** By how many classes the lesson comes later (or, negative, earlier) in the section. */
@@ -182,38 +193,49 @@ final class Pushing {
         }
         List<Session> open = open(in);
         int at = openIndex(in, first, open);
-        LocalDate target = target(open.get(at).date());
+        LocalDate from = open.get(at).date();
+        LocalDate target = reach(from)
+                .orElseThrow(() -> new Refused("“" + first.title() + "” stays on " + Say.day(from)
+                        + " in section " + in.section().code() + ": it would go to " + wanted(from)
+                        + ", which lies outside the term."));
         int to = 0;
         while (to < open.size() && open.get(to).date().isBefore(target)) {
             to++;
         }
         if (to == open.size()) {
-            throw new Refused("Section " + in.section().code() + " has no class on or after " + Say.day(target) + ".");
+            throw new Refused("“" + first.title() + "” finds no class in section "
+                    + in.section().code() + ": it has none on or after " + Say.day(target) + ".");
         }
         return to - at;
     }
 
-    /** Where a day goes that is shifted by days. */
-    LocalDate target(LocalDate day) {
-        int by = shift.by();
-        return switch (shift.in()) {
-            case DAYS -> rolled(day.plusDays(by));
-            case WEEKS -> rolled(day.plusWeeks(by));
-            default ->
-                view.calendar()
-                        .plus(day, by)
-                        .orElseThrow(() -> new Refused(
-                                Math.abs(by) + " teaching days from " + Say.day(day) + " lie outside the term."));
-        };
+    /** Where a day goes that is shifted by days, and rolls on from one that does not teach; empty outside the term. */
+    Optional<LocalDate> reach(LocalDate day) {
+        LocalDate raw = raw(day);
+        if (raw == null) {
+            return view.calendar().plus(day, shift.by());
+        }
+        Optional<LocalDate> teaching = view.calendar().plus(raw, 0);
+        teaching.filter(t -> !t.equals(raw))
+                .ifPresent(t -> notes.add(Say.day(raw) + " does not teach; it becomes " + Say.day(t) + "."));
+        return teaching;
     }
 
-    private LocalDate rolled(LocalDate day) {
-        LocalDate teaching =
-                view.calendar().plus(day, 0).orElseThrow(() -> new Refused(Say.day(day) + " lies outside the term."));
-        if (!teaching.equals(day)) {
-            notes.add(Say.day(day) + " does not teach; it becomes " + Say.day(teaching) + ".");
-        }
-        return teaching;
+    /** The same in words. */
+    String wanted(LocalDate day) {
+        int by = Math.abs(shift.by());
+        return raw(day) == null
+                ? Say.count(by, "teaching day") + (shift.by() > 0 ? " later" : " earlier")
+                : Say.day(raw(day));
+    }
+
+    /** The day by the calendar; null where teaching days are counted. */
+    private LocalDate raw(LocalDate day) {
+        return switch (shift.in()) {
+            case DAYS -> day.plusDays(shift.by());
+            case WEEKS -> day.plusWeeks(shift.by());
+            default -> null;
+        };
     }
 
     /** The sessions that lessons may still take, in order. */
@@ -234,8 +256,10 @@ final class Pushing {
         List<Session> open = open(in);
         int to = openIndex(in, lesson, open) + n;
         if (to < 0 || to >= open.size()) {
-            throw new Refused("There is no class " + Math.abs(n) + (n > 0 ? " later" : " earlier") + " than “"
-                    + lesson.title() + "”.");
+            throw new Refused("“" + lesson.title() + "”, fixed on "
+                    + Say.day(in.section().pin(lesson)) + ", stays: section "
+                    + in.section().code() + " has no class "
+                    + Math.abs(n) + (n > 0 ? " later." : " earlier."));
         }
         return open.get(to).date();
     }
@@ -256,7 +280,9 @@ final class Pushing {
         if (to < rest.size() && view.byLesson().get(rest.get(to).id()).taught()) {
             throw new Refused("“" + rest.get(to).title() + "” has been taught: nothing can go before it.");
         }
-        return Order.before(
-                view.course(), block, to == rest.size() ? null : rest.get(to).id());
+        Course ordered = Order.before(
+                view.course(), block, to == rest.size() ? null : rest.get(to).id(), shift.keepUnit());
+        notes.addAll(Order.leaving(view.course(), ordered));
+        return ordered;
     }
 }

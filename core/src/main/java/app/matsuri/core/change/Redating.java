@@ -260,23 +260,22 @@ final class Redating {
     private Optional<LocalDateTime> later(LocalDateTime at, How.By by, Item item, SectionSchedule view) {
         TeachingCalendar calendar = view.calendar();
         LocalDate day = at.toLocalDate();
-        Optional<LocalDate> to = switch (by.unit()) {
-            case DAYS -> Optional.of(onward(day, day.plusDays(by.n()), item, view));
-            case WEEKS -> Optional.of(onward(day, day.plusWeeks(by.n()), item, view));
-            case TEACHING_DAYS -> calendar.plus(day, by.n());
-            case SESSIONS -> session(day, by.n(), view);
-            default -> Optional.empty();
+        Optional<LocalDateTime> to = switch (by.unit()) {
+            case MINUTES -> Optional.of(at.plusMinutes(by.n()));
+            case HOURS -> Optional.of(at.plusHours(by.n()));
+            case DAYS -> Optional.of(at.plusDays(by.n()));
+            case WEEKS -> Optional.of(at.plusWeeks(by.n()));
+            case TEACHING_DAYS -> calendar.plus(day, by.n()).map(d -> d.atTime(at.toLocalTime()));
+            case SESSIONS -> session(day, by.n(), view).map(d -> d.atTime(at.toLocalTime()));
         };
-        if (by.unit() == Offset.Unit.MINUTES || by.unit() == Offset.Unit.HOURS) {
-            return Optional.of(by.unit() == Offset.Unit.HOURS ? at.plusHours(by.n()) : at.plusMinutes(by.n()));
-        }
         if (by.unit() == Offset.Unit.DAYS && by.n() % 7 != 0) {
             notes.add(WholeWeeks.trap(by.n()));
         }
         if (to.isEmpty()) {
             notes.add("“" + item.title() + "” stays on " + Say.day(day) + ": the term does not reach so far.");
         }
-        return to.map(d -> d.atTime(at.toLocalTime()));
+        boolean byCalendar = by.unit() == Offset.Unit.DAYS || by.unit() == Offset.Unit.WEEKS;
+        return to.map(moment -> onward(moment, byCalendar && calendar.teaches(day), item, view));
     }
 
     private static Optional<LocalDate> session(LocalDate day, int by, SectionSchedule view) {
@@ -288,14 +287,16 @@ final class Redating {
                 : Optional.of(view.sessions().get(index).date());
     }
 
-    /** From a day off, or from a day that does not teach where the old day did, on to the next that teaches. */
-    private LocalDate onward(LocalDate old, LocalDate to, Item item, SectionSchedule view) {
-        LocalDate next = view.onward(to.atTime(12, 0), view.calendar().teaches(old));
-        if (!next.equals(to)) {
-            notes.add("“" + item.title() + "” would fall on " + Say.day(to) + ", which does not teach, and goes to "
-                    + Say.day(next) + ".");
+    /** From a moment at which nothing may be due, or a day that does not teach where the old day did, on to the next that teaches. */
+    private LocalDateTime onward(LocalDateTime to, boolean taught, Item item, SectionSchedule view) {
+        LocalDate next = view.onward(to, taught);
+        if (next.equals(to.toLocalDate())) {
+            return to;
         }
-        return next;
+        notes.add("“" + item.title() + "” would fall on " + Say.day(to.toLocalDate())
+                + (view.nothingDue(to) ? ", when nothing may be due" : ", which does not teach") + ", and goes to "
+                + Say.day(next) + ".");
+        return next.atTime(to.toLocalTime());
     }
 
     private static DateRule snapped(DateRule rule, How.SnapTo snap) {

@@ -24,6 +24,7 @@ import java.util.Set;
  * @param by how far; negative is earlier
  * @param in what it counts in
  * @param onlyThese the lessons change places with the next ones instead of pushing them
+ * @param keepUnit with {@code onlyThese}, the lessons stay in their unit
  */
 public record Shift(
         String course,
@@ -35,8 +36,24 @@ public record Shift(
         LocalDate from,
         int by,
         In in,
-        boolean onlyThese)
+        boolean onlyThese,
+        boolean keepUnit)
         implements Change {
+
+    /** One that says nothing of units. */
+    public Shift(
+            String course,
+            String section,
+            List<String> lessons,
+            String unit,
+            List<String> items,
+            Integer week,
+            LocalDate from,
+            int by,
+            In in,
+            boolean onlyThese) {
+        this(course, section, lessons, unit, items, week, from, by, in, onlyThese, false);
+    }
 
     /** What a shift counts in. */
     public enum In {

@@ -15,6 +15,7 @@ import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.RulesInForce;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.schedule.Untold;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -69,7 +70,7 @@ final class Shifting {
         int teachingDays = 0;
         if (!movable.isEmpty()) {
             LocalDate old = startOf(movable.get(0));
-            course = shift.onlyThese() ? lessons.changePlaces(movable) : lessons.push(movable.get(0));
+            course = pushed(movable);
             SectionSchedule after = Find.follows(
                     before.withCourse(course), shift.course(), view.section().code());
             LocalDate now = after.start(movable.get(0).id())
@@ -85,7 +86,34 @@ final class Shifting {
                 notes.add("“" + dates.item().title() + "” has an official date and stays.");
             }
         }
-        return new Outcome(before.withCourse(course), notes);
+        if (!shift.onlyThese()) {
+            movable.stream()
+                    .skip(1)
+                    .filter(this::pinned)
+                    .forEach(l -> notes.add("“" + l.title() + "” is fixed on "
+                            + Say.day(view.section().pin(l)) + " and stays there."));
+        }
+        if (course.equals(view.course()) && !notes.isEmpty()) {
+            throw new Refused(String.join(" ", notes));
+        }
+        return new Outcome(before.withCourse(course), List.copyOf(new LinkedHashSet<>(notes)));
+    }
+
+    private boolean pinned(Lesson lesson) {
+        return view.section().pin(lesson) != null;
+    }
+
+    /** The course with the chosen lessons elsewhere; as it is where they cannot go, and work was chosen too. */
+    private Course pushed(List<Lesson> movable) {
+        try {
+            return shift.onlyThese() ? lessons.changePlaces(movable) : lessons.push(movable.get(0));
+        } catch (Refused e) {
+            if (shift.items().isEmpty()) {
+                throw e;
+            }
+            notes.add(e.getMessage());
+            return view.course();
+        }
     }
 
     private LocalDate startOf(Lesson lesson) {
@@ -165,49 +193,55 @@ final class Shifting {
         Course moved = in;
         for (Which which : Which.values()) {
             DateRule rule = dates.rule(which);
-            DateRule next = rule;
+            Optional<DateRule> next = Optional.empty();
             if (fixed(dates, which) || alone && rule != null && rule.fixed()) {
-                LocalDateTime at = later(((Anchor.Fixed) rule.anchor()).at(), teachingDays);
-                next = rule.from(new Anchor.Fixed(at), rule.plus());
+                next = later(dates, which, ((Anchor.Fixed) rule.anchor()).at(), teachingDays)
+                        .map(at -> rule.from(new Anchor.Fixed(at), rule.plus()));
             } else if (alone && rule != null && !(rule.anchor() instanceof Anchor.OwnDate)) {
-                next = further(rule, dates.get(which), teachingDays);
+                next = further(rule, dates, which, teachingDays);
             }
-            if (next != rule) {
+            if (next.isPresent() && !next.get().equals(rule)) {
                 moved = ItemRules.put(
                         moved,
                         moved.item(id).orElseThrow(),
-                        ItemRules.standing(view.section(), id, which),
-                        Map.of(which, Optional.of(next)));
+                        shift.section() != null
+                                ? List.of(shift.section())
+                                : ItemRules.standing(view.section(), id, which),
+                        Map.of(which, next));
             }
         }
         return moved;
     }
 
-    private LocalDateTime later(LocalDateTime at, int teachingDays) {
+    /** When a fixed date would be; empty where the term does not reach so far, which is said: it stays. */
+    private Optional<LocalDateTime> later(ItemDates dates, Which which, LocalDateTime at, int teachingDays) {
         LocalDate day = at.toLocalDate();
+        Optional<LocalDate> to;
+        String wanted;
         if (shift.in() != Shift.In.SESSIONS) {
-            return lessons.target(day).atTime(at.toLocalTime());
-        }
-        if (!shift.items().isEmpty()) {
+            to = lessons.reach(day);
+            wanted = lessons.wanted(day);
+        } else if (!shift.items().isEmpty()) {
             int by = shift.by();
             int index = by > 0
                     ? view.sessions().firstAfter(day.atTime(23, 59)) + by - 1
                     : view.sessions().lastBefore(day.atStartOfDay()) + by + 1;
-            if (index < 0 || index >= view.sessions().size()) {
-                throw new Refused("There is no class so far from " + Say.day(day) + ".");
-            }
-            return view.sessions().get(index).date().atTime(at.toLocalTime());
+            boolean there = index >= 0 && index < view.sessions().size();
+            to = there ? Optional.of(view.sessions().get(index).date()) : Optional.empty();
+            wanted = Say.classes(Math.abs(by)) + (by > 0 ? " later" : " earlier");
+        } else {
+            to = teachingDays == 0 ? Optional.of(day) : view.calendar().plus(day, teachingDays);
+            wanted = Say.count(Math.abs(teachingDays), "teaching day") + (teachingDays > 0 ? " later" : " earlier");
         }
-        return view.calendar()
-                .plus(day, teachingDays)
-                .map(d -> teachingDays == 0 ? day : d)
-                .map(d -> d.atTime(at.toLocalTime()))
-                .orElseThrow(() -> new Refused(
-                        "The fixed date " + Say.day(day) + " would leave the term. Move it by hand first."));
+        if (to.isEmpty()) {
+            notes.add("“" + dates.item().title() + "”, " + Untold.what(which) + " " + Say.day(day)
+                    + ", stays: it would go to " + wanted + ", which lies outside the term.");
+        }
+        return to.map(d -> d.atTime(at.toLocalTime()));
     }
 
     /** A rule that gives a date so much further: more of what it adds, else the date itself, fixed. */
-    private DateRule further(DateRule rule, Resolved now, int teachingDays) {
+    private Optional<DateRule> further(DateRule rule, ItemDates dates, Which which, int teachingDays) {
         Offset.Unit unit = switch (shift.in()) {
             case SESSIONS -> Offset.Unit.SESSIONS;
             case DAYS -> Offset.Unit.DAYS;
@@ -215,12 +249,13 @@ final class Shifting {
             default -> Offset.Unit.TEACHING_DAYS;
         };
         if (rule.plus().n() == 0) {
-            return rule.from(rule.anchor(), new Offset(shift.by(), unit));
+            return Optional.of(rule.from(rule.anchor(), new Offset(shift.by(), unit)));
         }
         if (rule.plus().unit() == unit) {
             int sum = rule.plus().n() + shift.by();
-            return rule.from(rule.anchor(), sum == 0 ? Offset.NONE : new Offset(sum, unit));
+            return Optional.of(rule.from(rule.anchor(), sum == 0 ? Offset.NONE : new Offset(sum, unit)));
         }
-        return now.resolved() ? DateRule.at(later(now.at(), teachingDays)) : rule;
+        Resolved now = dates.get(which);
+        return now.resolved() ? later(dates, which, now.at(), teachingDays).map(DateRule::at) : Optional.empty();
     }
 }

@@ -87,7 +87,7 @@ final class Comparison {
             List<NoticeDates.Entry> left = With.without(was.entries(), now.entries()::contains);
             List<NoticeDates.Entry> reached = With.without(now.entries(), was.entries()::contains);
             Notice notice = now.notice();
-            boolean hand = hands.contains(new Hand(now.course(), Hand.notice(notice.id())));
+            boolean hand = hand(now.course(), Hand.notice(notice.id()), after);
             moves.add(new Moved(
                     after.course().code(),
                     after.section().code(),
@@ -105,6 +105,11 @@ final class Comparison {
         }
     }
 
+    private boolean hand(String course, String id, SectionSchedule in) {
+        return hands.contains(new Hand(course, id))
+                || hands.contains(new Hand(course, id, in.section().code()));
+    }
+
     private Moved moved(
             SectionSchedule in,
             String what,
@@ -114,7 +119,7 @@ final class Comparison {
             LocalDateTime to,
             String why) {
         String course = in.course().code();
-        boolean hand = hands.contains(new Hand(course, id));
+        boolean hand = hand(course, id, in);
         return new Moved(course, in.section().code(), what, id, title, from, to, why, hand);
     }
 
@@ -166,7 +171,7 @@ final class Comparison {
                 }
             }
         }
-        if (hands.contains(new Hand(after.course().code(), is.lesson().id()))) {
+        if (hand(after.course().code(), is.lesson().id(), after)) {
             return "moved";
         }
         return "comes along with the lessons before it";

@@ -12,6 +12,7 @@ import app.matsuri.core.schedule.Untold;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -116,6 +117,17 @@ public record Proposal(
                 before,
                 outcome.decisions(),
                 now);
+    }
+
+    /** Whether a lesson comes into another unit with it. */
+    public boolean leavesUnit() {
+        return before.courses().stream()
+                .flatMap(course -> course.units().stream()
+                        .flatMap(unit -> unit.lessons().stream()
+                                .map(lesson -> after.course(course.code())
+                                        .flatMap(c -> c.unitOfLesson(lesson.id()))
+                                        .filter(u -> !u.id().equals(unit.id())))))
+                .anyMatch(Optional::isPresent);
     }
 
     private static List<Finding> missing(List<Finding> of, List<Finding> in) {

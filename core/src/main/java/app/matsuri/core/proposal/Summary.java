@@ -3,14 +3,37 @@ package app.matsuri.core.proposal;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.findings.Finding;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /** Counts of what a change does, in words. */
 final class Summary {
 
     private Summary() {}
 
+    /** As many sections are told apart; of more only the number is said. */
+    private static final int TOLD_APART = 4;
+
     static String of(List<Moved> moves, List<Finding> appear, List<Finding> goAway) {
+        Map<String, List<Moved>> bySection = new LinkedHashMap<>();
+        boolean oneCourse = moves.stream().map(Moved::course).distinct().count() == 1;
+        moves.forEach(m -> bySection
+                .computeIfAbsent(oneCourse ? m.section() : m.course() + " " + m.section(), s -> new ArrayList<>())
+                .add(m));
+        String findings = findings(appear, goAway);
+        String counts = counts(moves);
+        if (bySection.size() > 1 && bySection.size() <= TOLD_APART) {
+            List<String> parts = new ArrayList<>();
+            bySection.forEach((section, own) -> parts.add("in " + section + " " + counts(own)));
+            counts = String.join("; ", parts);
+        } else if (bySection.size() > TOLD_APART) {
+            counts = "in " + bySection.size() + " sections " + counts;
+        }
+        return counts + (findings.isEmpty() ? "" : "; " + findings);
+    }
+
+    private static String counts(List<Moved> moves) {
         List<String> parts = new ArrayList<>();
         int lessons = count(moves, "lesson", true);
         int lost = count(moves, "lesson", false);
@@ -40,14 +63,7 @@ final class Summary {
         if (parts.isEmpty()) {
             parts.add("nothing moves");
         }
-        String findings = findings(appear, goAway);
-        long sections = moves.stream()
-                .map(m -> m.course() + "/" + m.section())
-                .distinct()
-                .count();
-        return (sections > 1 ? "in " + sections + " sections " : "")
-                + String.join(", ", parts)
-                + (findings.isEmpty() ? "" : "; " + findings);
+        return String.join(", ", parts);
     }
 
     private static String findings(List<Finding> appear, List<Finding> goAway) {

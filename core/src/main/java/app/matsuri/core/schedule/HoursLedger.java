@@ -1,6 +1,7 @@
 package app.matsuri.core.schedule;
 
 import app.matsuri.core.plan.HoursAsked;
+import app.matsuri.core.plan.Item;
 import app.matsuri.core.session.Session;
 import app.matsuri.core.session.Sessions.Lost;
 import java.time.DayOfWeek;
@@ -61,9 +62,10 @@ public record HoursLedger(
                 .filter(Session::record)
                 .mapToInt(Session::minutes)
                 .sum();
-        int work = in.course().items().stream()
+        int work = in.dates().stream()
+                .map(ItemDates::item)
                 .filter(item -> item.minutes() != null)
-                .mapToInt(item -> item.minutes())
+                .mapToInt(Item::minutes)
                 .sum();
         boolean meets = !in.section().meets().isEmpty();
         Integer asked = meets ? in.course().requiredMinutes() : null;

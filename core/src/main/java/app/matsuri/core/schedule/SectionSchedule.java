@@ -242,6 +242,14 @@ public record SectionSchedule(
                 .toList();
     }
 
+    /**
+     * Students' work by day, in minutes: spread evenly over the teaching days from a thing's opening, the telling, or a week before,
+     * to its due date. Days without any are left out.
+     */
+    public Map<LocalDate, Integer> workByDay() {
+        return DailyWork.of(this);
+    }
+
     /** Students' work per term week, counted where it is due. */
     public List<WeekLoad> loads() {
         int[] minutes = new int[calendar.weeks()];

@@ -197,7 +197,7 @@ class ChangesTest {
                 .isInstanceOf(Refused.class);
         assertThatThrownBy(() -> make(
                         plan(taught, unit(6)),
-                        new Move(HYD, "A", List.of("L1"), List.of(), day("2026-09-09"), "last", false, false)))
+                        Move.seenIn(HYD, "A", List.of("L1"), List.of(), day("2026-09-09"), "last", false, false)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("taught");
     }
@@ -216,12 +216,12 @@ class ChangesTest {
     void aLessonDroppedOnADayLandsThereInOrder() {
         Decisions later = make(
                 plan(sectionA(), unit(6)),
-                new Move(HYD, "A", List.of("L2"), List.of(), day("2026-09-11"), "last", false, false));
+                Move.seenIn(HYD, "A", List.of("L2"), List.of(), day("2026-09-11"), "last", false, false));
         assertThat(start(later, "L2")).isEqualTo(day("2026-09-11"));
         assertThat(start(later, "L3")).isEqualTo(day("2026-09-02"));
         Decisions earlier = make(
                 plan(sectionA(), unit(6)),
-                new Move(HYD, "A", List.of("L5"), List.of(), day("2026-09-02"), "last", false, false));
+                Move.seenIn(HYD, "A", List.of("L5"), List.of(), day("2026-09-02"), "last", false, false));
         assertThat(start(earlier, "L5")).isEqualTo(day("2026-09-02"));
         assertThat(start(earlier, "L2")).isEqualTo(day("2026-09-04"));
     }
@@ -232,7 +232,7 @@ class ChangesTest {
         Unit second = Unit.of("V", "V", List.of(Lesson.of("M1", "", 1), Lesson.of("M2", "", 1)), List.of());
         Decisions after = make(
                 plan(sectionA(), unit(2, work), second),
-                new Move(HYD, "A", List.of("L1"), List.of(), day("2026-09-09"), "last", false, false));
+                Move.seenIn(HYD, "A", List.of("L1"), List.of(), day("2026-09-09"), "last", false, false));
         assertThat(after.courses().get(0).units().get(1).lessons())
                 .extracting(Lesson::id)
                 .containsExactly("M1", "M2", "L1");
@@ -245,7 +245,7 @@ class ChangesTest {
         Item work = Item.of("W", "L1", "homework", "Work", DateRule.at(at("2026-09-03T17:00")));
         Decisions after = make(
                 plan(sectionA(), unit(6, work)),
-                new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-09"), "last", false, false));
+                Move.seenIn(HYD, "A", List.of(), List.of("W"), day("2026-09-09"), "last", false, false));
         assertThat(after.courses().get(0).items().get(0).due())
                 .isEqualTo(DateRule.of(new Anchor.WithLesson("L4", Edge.START)));
     }
@@ -257,7 +257,7 @@ class ChangesTest {
                 .withRule(Which.CLOSES, DateRule.of(new Anchor.OwnDate(Which.DUE)));
         Decisions after = make(
                 plan(sectionA(), unit(6, work)),
-                new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-10"), "last", false, false));
+                Move.seenIn(HYD, "A", List.of(), List.of("W"), day("2026-09-10"), "last", false, false));
         var dates = follows(after).byItem().get("W");
         assertThat(dates.due().at()).isEqualTo(at("2026-09-10T17:00"));
         assertThat(dates.opens().at()).isEqualTo(at("2026-09-08T08:00"));
@@ -269,7 +269,7 @@ class ChangesTest {
         Item work = Item.of("W", "L1", "homework", "Work", DateRule.of(new Anchor.WithLesson("L4", Edge.START)));
         Decisions after = make(
                 plan(sectionA(), unit(6, work)),
-                new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-09"), "last", true, false));
+                Move.seenIn(HYD, "A", List.of(), List.of("W"), day("2026-09-09"), "last", true, false));
         assertThat(after.courses().get(0).items().get(0).due()).isEqualTo(DateRule.at(at("2026-09-09T10:00")));
     }
 
@@ -278,7 +278,7 @@ class ChangesTest {
         Item one = Item.of("W1", null, "homework", "One", DateRule.at(at("2026-09-15T17:00")));
         Item two = Item.of("W2", null, "homework", "Two", DateRule.at(at("2026-09-17T17:00")));
         Change.Outcome outcome = Change.make(
-                new Move(HYD, "A", List.of(), List.of("W1", "W2"), day("2026-09-24"), "last", false, true),
+                Move.seenIn(HYD, "A", List.of(), List.of("W1", "W2"), day("2026-09-24"), "last", false, true),
                 plan(sectionA(), unit(1, one, two)));
         var after = follows(outcome.decisions());
         assertThat(after.byItem().get("W1").due().at()).isEqualTo(at("2026-09-24T17:00"));
@@ -306,7 +306,7 @@ class ChangesTest {
                 Extra.NONE);
         assertThatThrownBy(() -> make(
                         plan(sectionA(), unit(1, locked)),
-                        new Move(HYD, "A", List.of(), List.of("W"), day("2026-09-24"), "last", false, false)))
+                        Move.seenIn(HYD, "A", List.of(), List.of("W"), day("2026-09-24"), "last", false, false)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("official");
     }

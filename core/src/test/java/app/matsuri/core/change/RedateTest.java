@@ -312,7 +312,7 @@ class RedateTest {
                 outcome(plan, List.of("A"), Set.of(Which.DUE), new How.Fix()).decisions();
         Decisions moved = make(
                 own,
-                new Move(
+                Move.seenIn(
                         HYD,
                         "A",
                         List.of(),

@@ -62,7 +62,7 @@ class ProposalTest {
     @Test
     void isQuietWhenOnlyWhatTheHandMovedMoves() {
         Proposal dropped = Proposal.of(
-                plan, new Move("HYD 210", "A", List.of(), List.of("W"), day("2026-09-17"), "last", false, false));
+                plan, Move.seenIn("HYD 210", "A", List.of(), List.of("W"), day("2026-09-17"), "last", false, false));
         assertThat(dropped.moves()).hasSize(1);
         assertThat(dropped.quiet()).isTrue();
         Proposal renamed = Proposal.of(plan, new PutLesson("HYD 210", null, Lesson.of("L3", "Other", 1), null));
@@ -84,7 +84,8 @@ class ProposalTest {
                                 app.matsuri.core.plan.Which.CLOSES,
                                 DateRule.of(new Anchor.WithLesson("L5", Edge.START)))));
         Proposal late = Proposal.of(
-                withClose, new Move("HYD 210", "A", List.of(), List.of("W"), day("2026-09-15"), "last", false, false));
+                withClose,
+                Move.seenIn("HYD 210", "A", List.of(), List.of("W"), day("2026-09-15"), "last", false, false));
         assertThat(late.appear()).extracting(Finding::code).containsExactly("dates-out-of-order");
         assertThat(late.quiet()).isFalse();
     }

@@ -168,7 +168,11 @@ public final class ChangeJson {
             String place = in.word("place", "last", List.of("first", "last"));
             boolean fixed = in.flag("fixed", false);
             boolean spacing = in.flag("keepSpacing", false);
-            return to == null ? null : new Move(course, section, lessons, items, to, place, fixed, spacing);
+            boolean unit = in.flag("keepUnit", false);
+            String seenIn = in.text("seenIn", null);
+            return to == null
+                    ? null
+                    : new Move(course, section, seenIn, lessons, items, to, place, fixed, spacing, unit);
         });
         KINDS.put(
                 "pin",
@@ -345,6 +349,7 @@ public final class ChangeJson {
         Integer by = needed(in, "by", in.number("by", null, -1000));
         String what = in.word("in", "sessions", Words.all(Shift.In.class));
         boolean only = in.flag("onlyThese", false);
+        boolean keepUnit = in.flag("keepUnit", false);
         if (lessons.isEmpty() && items.isEmpty() && unit == null && week == null && from == null) {
             in.faults().fatal(in.pointer(), "Say what to move: lessons, items, unit, week or from.");
         }
@@ -360,7 +365,8 @@ public final class ChangeJson {
                         from,
                         by,
                         Words.constant(Shift.In.class, what),
-                        only);
+                        only,
+                        keepUnit);
     }
 
     /** Writes a change so that it reads back as the same change. */

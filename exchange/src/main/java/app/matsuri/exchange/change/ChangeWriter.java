@@ -153,17 +153,20 @@ final class ChangeWriter {
                     .some("from", shift.from() == null ? null : shift.from().toString())
                     .put("by", shift.by())
                     .put("in", Words.word(shift.in()))
-                    .unless(false, "onlyThese", shift.onlyThese());
+                    .unless(false, "onlyThese", shift.onlyThese())
+                    .unless(false, "keepUnit", shift.keepUnit());
         } else if (change instanceof Move move) {
             out.put("kind", "move")
                     .put("course", move.course())
                     .some("section", move.section())
+                    .some("seenIn", move.seenIn())
                     .some("lessons", move.lessons())
                     .some("items", move.items())
                     .put("to", move.to().toString())
                     .put("place", move.place())
                     .unless(false, "fixed", move.fixed())
-                    .put("keepSpacing", move.keepSpacing());
+                    .put("keepSpacing", move.keepSpacing())
+                    .unless(false, "keepUnit", move.keepUnit());
         } else if (change instanceof Pin pin) {
             out.put("kind", "pin")
                     .put("course", pin.course())

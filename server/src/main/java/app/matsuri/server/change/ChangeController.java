@@ -71,6 +71,7 @@ class ChangeController {
      * What a change would do, and the wall as it would be.
      *
      * @param held what counts as held as planned and is recorded with it, in words; empty for nothing
+     * @param leavesUnit a lesson comes into another unit with it
      * @param altered dates that it makes other than what students were told; they are told with it where it is seen
      * @param late work with which it makes students late, or no longer late
      * @param wall null where the term has no section, or another view was asked for
@@ -86,6 +87,7 @@ class ChangeController {
             boolean quiet,
             List<String> notes,
             String held,
+            boolean leavesUnit,
             int altered,
             List<LateView> late,
             List<MoveView> moves,
@@ -159,6 +161,7 @@ class ChangeController {
                 proposal.quiet(),
                 proposal.notes(),
                 proposal.held().sentence(),
+                proposal.leavesUnit(),
                 stored.beside() == null ? proposal.altered() : 0,
                 late(stored, before.schedule(), proposal),
                 proposal.moves().stream().map(MoveView::of).toList(),

@@ -3,6 +3,7 @@ package app.matsuri.server.lanes;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.change.HeldAsPlanned;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
@@ -139,6 +140,9 @@ final class LanesBuilder {
                 held,
                 in.placements().size(),
                 taught,
+                HeldAsPlanned.before(in, today.atStartOfDay()).sections().stream()
+                        .mapToInt(of -> of.classes().size())
+                        .sum(),
                 behind,
                 beside.size() == 1 ? null : furthest.section().code(),
                 standing(in, furthest, behind, beside.size()),

@@ -48,6 +48,7 @@ public record LanesView(
      * One section.
      *
      * @param meets when, in words
+     * @param unrecorded classes with a lesson that lie before today and have no record
      * @param behind how many lessons it is behind the section of its course that is furthest at the end of this week, as planned; 0
      *     for that one
      * @param furthest code of that section; null where the course has one section
@@ -65,6 +66,7 @@ public record LanesView(
             int held,
             int lessons,
             int taught,
+            int unrecorded,
             int behind,
             @Nullable String furthest,
             String standing,

@@ -8,6 +8,7 @@ import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import io.swagger.v3.oas.annotations.Operation;
+import jakarta.annotation.Nullable;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -58,8 +59,8 @@ class Deleted {
      */
     record DeletedTerm(long id, String name, LocalDate first, LocalDate last, LocalDate until) {}
 
-    /** Whether a term is kept out of the lists. */
-    record Archiving(boolean archived) {}
+    /** Whether a term is kept out of the lists; yes where not said. */
+    record Archiving(@Nullable Boolean archived) {}
 
     @GetMapping("/{termId}/goes")
     @Operation(summary = "What would go with the term")
@@ -159,6 +160,6 @@ class Deleted {
     @Transactional
     public void archive(
             @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody Archiving archiving) {
-        store.archive(by.workspaceId(), termId, archiving.archived());
+        store.archive(by.workspaceId(), termId, !Boolean.FALSE.equals(archiving.archived()));
     }
 }

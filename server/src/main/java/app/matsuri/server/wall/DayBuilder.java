@@ -49,6 +49,7 @@ final class DayBuilder {
     private final Schedule schedule;
     private final LocalDate today;
     private final Proposal proposal;
+    private final Map<LocalDate, Integer> workByDay;
     private final ToldWords told;
     private final Set<String> moved = new HashSet<>();
     private final Map<LocalDate, List<Gone>> gone = new HashMap<>();
@@ -68,6 +69,7 @@ final class DayBuilder {
         this.today = today;
         this.proposal = proposal;
         this.told = new ToldWords(follows);
+        this.workByDay = follows.workByDay();
         collectMoves();
         collectSessions();
         collectLessons();
@@ -310,7 +312,7 @@ final class DayBuilder {
                 lessons.getOrDefault(date, List.of()),
                 thread(date),
                 items.getOrDefault(date, List.of()),
-                load(items.getOrDefault(date, List.of())),
+                load(date, items.getOrDefault(date, List.of())),
                 notices.getOrDefault(date, List.of()),
                 words(date),
                 gone.getOrDefault(date, List.of()));
@@ -321,7 +323,8 @@ final class DayBuilder {
         return upTo != null && !date.isAfter(upTo) && date.plusWeeks(1).isAfter(upTo);
     }
 
-    private DayLoad load(List<ItemView> items) {
+    private DayLoad load(LocalDate date, List<ItemView> items) {
+        int work = workByDay.getOrDefault(date, 0);
         List<ItemView> due = items.stream()
                 .filter(i -> i.which().startsWith("main-") || i.which().equals("due"))
                 .toList();
@@ -333,7 +336,8 @@ final class DayBuilder {
                 due.size(),
                 minutes,
                 tests,
-                Math.max(0, minutes - follows.course().dayLimit()));
+                work,
+                Math.max(0, work - follows.course().dayLimit()));
     }
 
     private Off off(Closure closure) {

@@ -152,9 +152,10 @@ public record WallView(
      *
      * @param due how many things are due on it
      * @param minutes of work due on it
-     * @param over minutes above the course's limit of a day; 0 for none
+     * @param work minutes of work on it, where each thing is spread over the days until it is due
+     * @param over by how much those lie above the course's limit of a day; 0 for none
      */
-    public record DayLoad(int due, int minutes, int tests, int over) {}
+    public record DayLoad(int due, int minutes, int tests, int work, int over) {}
 
     /** A day off. */
     public record Off(

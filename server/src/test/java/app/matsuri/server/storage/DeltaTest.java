@@ -113,8 +113,8 @@ class DeltaTest {
                         random.nextBoolean() ? 1 : -1,
                         Shift.In.SESSIONS,
                         random.nextInt(3) == 0);
-            case 3 -> new Move(course, section.code(), List.of(), List.of(item.id()), day, "first", false, false);
-            case 4 -> new Move(course, section.code(), List.of(lesson.id()), List.of(), day, "last", false, false);
+            case 3 -> Move.seenIn(course, section.code(), List.of(), List.of(item.id()), day, "first", false, false);
+            case 4 -> Move.seenIn(course, section.code(), List.of(lesson.id()), List.of(), day, "last", false, false);
             case 5 -> new Pin(course, random.nextBoolean() ? section.code() : null, lesson.id(), day);
             case 6 ->
                 new RecordTaught(
