@@ -2298,12 +2298,20 @@ export interface components {
         RollWay: {
             by: string;
             /** Format: int64 */
+            dates: number;
+            /** Format: int64 */
             hands: number;
             /** Format: int64 */
             landed: number;
+            /** Format: int64 */
+            lost: number;
             messes: string;
             /** Format: int64 */
             noSession: number;
+            /** Format: int64 */
+            placed: number;
+            /** Format: int64 */
+            waiting: number;
             /** Format: int64 */
             weekdays: number;
         };
@@ -2320,6 +2328,7 @@ export interface components {
             /** Format: date-time */
             old?: string | null;
             section: string;
+            state: string;
             /** Format: date-time */
             suggested?: string | null;
             title: string;

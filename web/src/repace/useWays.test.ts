@@ -47,7 +47,7 @@ describe("ways out", () => {
     await seen.look();
     expect(answer.asked[0]).toMatchObject({ held: false });
     await seen.propose(one);
-    expect(propose).toHaveBeenCalledWith({ ...(one.change as object), held: false }, "always");
+    expect(propose).toHaveBeenCalledWith({ ...(one.change as unknown as Change), held: false }, "always");
   });
 
   it("takes a way whole, or those of its steps that are ticked", async () => {

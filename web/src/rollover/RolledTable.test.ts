@@ -17,6 +17,7 @@ const row = (id: string, more: Partial<RolledRow> = {}): RolledRow => ({
   now: "2027-01-20T10:00",
   why: "session 1 of 43",
   landed: false,
+  state: "carried",
   ...more,
 });
 const view = (rows: RolledRow[]) =>
@@ -83,32 +84,43 @@ describe("the table of a rollover", () => {
 });
 
 describe("the ways of a rollover", () => {
-  const way = (by: string, weekdays = 0) => ({ by, messes: `says ${by}`, weekdays, landed: 0, noSession: 1, hands: 0 });
+  const way = (by: string, weekdays = 0) => ({
+    by,
+    messes: `says ${by}`,
+    weekdays,
+    landed: 0,
+    noSession: 1,
+    hands: 0,
+    dates: 30,
+    placed: 25,
+    waiting: 2,
+    lost: 3,
+  });
   const ways = ["class", "week", "teaching-week", "days=141", "days=140", "days=147", "rule"].map((by, n) =>
     way(by, n),
   );
   const shown = (by: string) => mount(RolloverWays, { props: { ways, days: 141, modelValue: by } });
 
-  it("lays four ways beside each other with what each messes up", () => {
+  it("lays all ways beside each other with what each messes up", () => {
     const rows = shown("rule").findAll("tbody tr");
-    expect(rows.map((r) => r.find("label").text())).toEqual([
+    expect(rows.slice(0, 7).map((r) => r.find("label").text())).toEqual([
       "By class",
-      "By week and weekday",
-      "By a number of days",
+      "By week of the term and weekday",
+      "By teaching week and weekday",
+      "By 141 days, first days match",
+      "By 140 days, 20 weeks",
+      "By 147 days, 21 weeks",
       "By rule",
     ]);
-    expect(rows[0]!.findAll("td.n").map((c) => c.text())).toEqual(["none", "none", "1", "none"]);
-    expect(rows[3]!.classes()).toContain("chosen");
-    expect(rows[2]!.text()).toContain("says days=141");
+    expect(rows[0]!.findAll("td.n").map((c) => c.text())).toEqual(["none", "none", "25", "2", "3 (1 lessons)"]);
+    expect(rows[6]!.classes()).toContain("chosen");
+    expect(rows[3]!.text()).toContain("says days=141");
   });
 
-  it("offers the whole weeks around the number of days, and weeks counted two ways", async () => {
+  it("takes another number of days as it is typed", async () => {
     const days = shown("days=140");
-    expect(days.findAll(".numbers button").map((b) => b.text())).toEqual(["141", "140", "147"]);
-    expect(days.find("[aria-pressed=true]").text()).toBe("140");
-    await days.findAll(".numbers button")[2]!.trigger("click");
-    expect(days.emitted("update:modelValue")![0]).toEqual(["days=147"]);
-    await days.find("select").setValue("teaching-week");
-    expect(days.emitted("update:modelValue")![1]).toEqual(["teaching-week"]);
+    await days.find("#other-days").setValue("236");
+    await days.find("form").trigger("submit");
+    expect(days.emitted("update:modelValue")![0]).toEqual(["days=236"]);
   });
 });

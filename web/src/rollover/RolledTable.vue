@@ -16,6 +16,8 @@ const emit = defineEmits<{ take: [rows: RolledRow[]]; leave: [key: string] }>();
 const changed = ref(false);
 
 const waits = computed(() => props.view.rows.filter((r) => r.hand));
+/** A date by hand can be given to work, and to a lesson that was fixed. */
+const takes = (row: RolledRow) => !!row.suggested && ["opens", "due", "closes", "pin"].includes(row.what);
 const lost = computed(() => props.view.rows.filter((r) => r.what === "lesson" && !r.now && r.old));
 const rowOf = (key: string) => props.view.rows.find((r) => handKey(r) === key);
 const before = (key: string) => {
@@ -48,8 +50,8 @@ const groups = computed(() => {
 const lessons = (rows: RolledRow[]) => rows.filter((r) => r.what === "lesson").length;
 /** Lessons have a day, work has a moment. */
 const at = (row: RolledRow, date: string | null | undefined) =>
-  date ? (row.what === "lesson" ? weekdayDay(date) : moment(date)) : "";
-const word = (row: RolledRow) => (row.what === "lesson" ? "" : row.what);
+  date ? (["lesson", "pin"].includes(row.what) ? weekdayDay(date) : moment(date)) : "";
+const word = (row: RolledRow) => (row.what === "lesson" ? "" : row.what === "pin" ? "pinned" : row.what);
 </script>
 
 <template>
@@ -73,11 +75,11 @@ const word = (row: RolledRow) => (row.what === "lesson" ? "" : row.what);
         </th>
         <td class="act">
           <button
-            v-if="waits.some((r) => r.suggested)"
+            v-if="waits.some(takes)"
             type="button"
             class="btn small"
             :disabled="busy"
-            @click="emit('take', waits)"
+            @click="emit('take', waits.filter(takes))"
           >
             Take all
           </button>
@@ -85,7 +87,7 @@ const word = (row: RolledRow) => (row.what === "lesson" ? "" : row.what);
       </tr>
       <tr v-for="row in waits" :key="'w' + handKey(row) + row.section">
         <th scope="row">
-          <b v-if="row.what === 'lesson'">{{ row.id }}</b> {{ row.title }} <span class="soft">{{ word(row) }}</span>
+          <b v-if="row.what === 'pin'">{{ row.id }}</b> {{ row.title }} <span class="soft">{{ word(row) }}</span>
         </th>
         <td>{{ at(row, row.old) }}</td>
         <td>
@@ -94,14 +96,14 @@ const word = (row: RolledRow) => (row.what === "lesson" ? "" : row.what);
         <td class="soft">{{ row.hand }}</td>
         <td class="act">
           <button
-            v-if="row.suggested"
+            v-if="takes(row)"
             type="button"
             class="btn small"
             :disabled="busy"
             :aria-label="`Take ${at(row, row.suggested)} for ${row.title}, ${row.what}`"
             @click="emit('take', [row])"
           >
-            {{ row.what === "lesson" ? "Pin here" : "Take" }}
+            {{ row.what === "pin" ? "Pin here" : "Take" }}
           </button>
         </td>
       </tr>
@@ -115,7 +117,7 @@ const word = (row: RolledRow) => (row.what === "lesson" ? "" : row.what);
       </tr>
       <tr v-for="[key, t] in taken" :key="'t' + key">
         <th scope="row">
-          {{ rowOf(key)?.title ?? t.id }} <span class="soft">{{ t.what === "lesson" ? "pinned" : t.what }}</span>
+          {{ rowOf(key)?.title ?? t.id }} <span class="soft">{{ t.what === "pin" ? "pinned" : t.what }}</span>
         </th>
         <td>{{ before(key) }}</td>
         <td>

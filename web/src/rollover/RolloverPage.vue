@@ -58,11 +58,10 @@ const targets = computed(() => {
 const way = computed(() => view.value?.ways.find((w) => w.by === view.value?.by));
 const summary = computed(() => {
   if (!view.value || !way.value) return "";
-  const rows = view.value.rows;
-  const dated = rows.filter((r) => r.now).length;
-  const parts = [`${dated} of ${count(rows.length, "date")} have their place`];
-  if (way.value.hands) parts.push(`${way.value.hands} wait for a hand`);
-  if (way.value.noSession) parts.push(`${count(way.value.noSession, "lesson")} with no session`);
+  const { dates, placed, waiting, lost, noSession } = way.value;
+  const parts = [`${placed} of ${count(dates, "date")} have their place`];
+  if (waiting) parts.push(`${waiting} wait for a hand`);
+  if (lost) parts.push(`${lost} have none${noSession ? `, ${count(noSession, "lesson")} among them` : ""}`);
   return `To ${view.value.to || "the new term"}: ${parts.join(", ")}.`;
 });
 const spare = computed(() =>

@@ -1,23 +1,31 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { ref } from "vue";
 import type { Schemas } from "../api/client";
 
-/** The ways of rolling over as rows: what each would mess up, in words and in counts. */
+/** The ways of rolling over as rows, all beside each other: what each would mess up, in words and in counts. */
 const props = defineProps<{ ways: Schemas["RollWay"][]; days: number }>();
 const by = defineModel<string>({ required: true });
 
-const way = (word: string) => props.ways.find((w) => w.by === word);
-const dayWays = computed(() => props.ways.filter((w) => w.by.startsWith("days=")));
 const number = (word: string) => Number(word.slice(5));
-const week = computed(() => (by.value === "teaching-week" ? "teaching-week" : "week"));
-const days = computed(() => (by.value.startsWith("days=") ? by.value : `days=${props.days}`));
-const rows = computed(() => [
-  { word: "class", name: "By class", chosen: by.value === "class" },
-  { word: week.value, name: "By week and weekday", chosen: by.value === week.value },
-  { word: days.value, name: "By a number of days", chosen: by.value.startsWith("days=") },
-  { word: "rule", name: "By rule", chosen: by.value === "rule" },
-]);
-const said = (n: number | undefined) => (n === undefined ? "" : n === 0 ? "none" : String(n));
+const NAMES: Readonly<Record<string, string>> = {
+  class: "By class",
+  week: "By week of the term and weekday",
+  "teaching-week": "By teaching week and weekday",
+  rule: "By rule",
+};
+function name(word: string): string {
+  if (!word.startsWith("days=")) return NAMES[word] ?? word;
+  const n = number(word);
+  const said = n === props.days ? ", first days match" : n % 7 === 0 ? `, ${n / 7} weeks` : "";
+  return `By ${n} days${said}`;
+}
+/** Another number of days, as it is typed. */
+const typed = ref("");
+function other() {
+  const n = typed.value.trim();
+  if (/^-?\d{1,5}$/.test(n)) by.value = `days=${Number(n)}`;
+}
+const said = (n: number) => (n === 0 ? "none" : String(n));
 </script>
 
 <template>
@@ -26,44 +34,35 @@ const said = (n: number | undefined) => (n === undefined ? "" : n === 0 ? "none"
       <tr>
         <th scope="col">Which way</th>
         <th scope="col">What it would mess up</th>
-        <th scope="col" class="n">change their weekday</th>
+        <th scope="col" class="n">change weekday</th>
         <th scope="col" class="n">land on a day off</th>
-        <th scope="col" class="n">lessons with no session</th>
+        <th scope="col" class="n">have their place</th>
         <th scope="col" class="n">wait for a hand</th>
+        <th scope="col" class="n">have none</th>
       </tr>
     </thead>
     <tbody>
-      <tr v-for="row in rows" :key="row.name" :class="{ chosen: row.chosen }">
+      <tr v-for="way in ways" :key="way.by" :class="{ chosen: way.by === by }">
         <th scope="row">
-          <label><input v-model="by" type="radio" name="way" :value="row.word" /> {{ row.name }}</label>
-          <select
-            v-if="row.name === 'By week and weekday'"
-            class="field small"
-            aria-label="Which weeks are counted"
-            :value="week"
-            @change="by = ($event.target as HTMLSelectElement).value"
-          >
-            <option value="week">weeks of the term</option>
-            <option value="teaching-week">teaching weeks</option>
-          </select>
-          <span v-if="row.name === 'By a number of days'" class="numbers" role="group" aria-label="How many days">
-            <button
-              v-for="d in dayWays"
-              :key="d.by"
-              type="button"
-              class="btn small"
-              :aria-pressed="by === d.by"
-              @click="by = d.by"
-            >
-              {{ number(d.by) }}
-            </button>
-          </span>
+          <label><input v-model="by" type="radio" name="way" :value="way.by" /> {{ name(way.by) }}</label>
         </th>
-        <td>{{ way(row.word)?.messes }}</td>
-        <td class="n">{{ said(way(row.word)?.weekdays) }}</td>
-        <td class="n">{{ said(way(row.word)?.landed) }}</td>
-        <td class="n">{{ said(way(row.word)?.noSession) }}</td>
-        <td class="n">{{ said(way(row.word)?.hands) }}</td>
+        <td>{{ way.messes }}</td>
+        <td class="n">{{ said(way.weekdays) }}</td>
+        <td class="n">{{ said(way.landed) }}</td>
+        <td class="n">{{ way.placed }}</td>
+        <td class="n">{{ said(way.waiting) }}</td>
+        <td class="n">
+          {{ said(way.lost) }}<span v-if="way.noSession" class="soft"> ({{ way.noSession }} lessons)</span>
+        </td>
+      </tr>
+      <tr>
+        <th scope="row" colspan="7">
+          <form class="numbers" @submit.prevent="other">
+            <label for="other-days">By another number of days</label>
+            <input id="other-days" v-model="typed" class="field small" inputmode="numeric" pattern="-?[0-9]{1,5}" />
+            <button type="submit" class="btn small">Look</button>
+          </form>
+        </th>
       </tr>
     </tbody>
   </table>
@@ -78,7 +77,7 @@ const said = (n: number | undefined) => (n === undefined ? "" : n === 0 ? "none"
 th,
 td {
   text-align: left;
-  padding: 6px 12px;
+  padding: 3px 12px;
   border-bottom: 1px solid var(--rule);
   vertical-align: middle;
 }
@@ -90,7 +89,7 @@ thead th {
 }
 tbody th {
   font-weight: 400;
-  width: 340px;
+  width: 290px;
 }
 tbody label {
   font-weight: 650;
@@ -99,7 +98,7 @@ tbody label {
 }
 .n {
   text-align: right;
-  width: 104px;
+  width: 92px;
 }
 td.n {
   font-weight: 650;
@@ -117,12 +116,11 @@ td.n {
 }
 .numbers {
   display: inline-flex;
-  gap: 5px;
+  gap: 7px;
+  align-items: center;
 }
-.numbers [aria-pressed="true"] {
-  font-weight: 700;
-  text-decoration: underline;
-  background: var(--paper-raised);
+.numbers .field {
+  width: 8ch;
 }
 @media (width < 900px) {
   .ways,

@@ -112,7 +112,7 @@ class RolloverJourneysTest {
             page.click("summary[aria-label='Courses']");
             page.press("MAP 115");
             page.press("HYD 210 Reading Rivers");
-            page.seeText(".strip", "with no session");
+            page.seeText(".strip", "lessons among them");
             page.press("re-pace what does not fit");
             page.seeText(".note", "made to fit");
             page.press("Roll over");

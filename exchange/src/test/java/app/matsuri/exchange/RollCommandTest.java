@@ -36,7 +36,7 @@ class RollCommandTest {
                 .as(said.toString(StandardCharsets.UTF_8))
                 .isZero();
         List<String> lines = List.of(out.toString().split("\r\n"));
-        assertThat(lines.get(0)).isEqualTo("section,what,id,title,old,new,why");
+        assertThat(lines.get(0)).isEqualTo("section,what,id,title,old,new,why,state");
         return lines.subList(1, lines.size());
     }
 
@@ -50,9 +50,12 @@ class RollCommandTest {
                     .anyMatch(r ->
                             r.startsWith("A,lesson,BA1,What a river answers to,2026-08-31T10:00,2027-01-20T10:00"));
         }
+        assertThat(rows(DEMO, "--course", "HYD 210", "--to", SPRING, "--by", "rule"))
+                .allMatch(r -> r.matches(".*,(kept|carried)") || r.contains(",,") && r.matches(".*,(hand|lost)"))
+                .anyMatch(r -> r.startsWith("A,pin,"));
         assertThat(rows(DEMO, "--course", "HYD 210", "--to", SPRING, "--by", "class"))
                 .contains(
-                        "A,due,wading-form,Wading safety form,2026-09-03T12:00,2027-01-25T12:00,1 teaching day behind session 2");
+                        "A,due,wading-form,Wading safety form,2026-09-03T12:00,2027-01-25T12:00,1 teaching day behind session 2,carried");
         assertThat(rows(DEMO, "--course", "HYD 210", "--to", SPRING, "--by", "rule"))
                 .anyMatch(r -> r.startsWith("A,due,wading-form,Wading safety form,2026-09-03T12:00,,"));
     }
@@ -108,8 +111,8 @@ class RollCommandTest {
         assertThat(byWeek)
                 .filteredOn(r -> r.startsWith("A,"))
                 .containsExactly(
-                        "A,due,log-1,Log 1,2026-09-11T17:00,2027-01-29T17:00,\"week 2, Friday\"",
-                        "A,due,log-2,Log 2,2026-10-30T17:00,2027-03-22T17:00,\"week 9, Friday would be Fri 19 Mar, Spring break\"");
+                        "A,due,log-1,Log 1,2026-09-11T17:00,2027-01-29T17:00,\"week 2, Friday\",carried",
+                        "A,due,log-2,Log 2,2026-10-30T17:00,2027-03-22T17:00,\"week 9, Friday would be Fri 19 Mar, Spring break\",carried");
         List<String> byClass =
                 rows(table.toString(), "--course", "HYD 210", "--from", DEMO, "--to", SPRING, "--by", "class");
         assertThat(LocalDateTime.parse(byClass.get(0).split(",")[5])).isEqualTo("2027-01-29T17:00");

@@ -62,7 +62,12 @@ final class Gone {
         out = out.withBesides(out.besides()
                 .withNotices(out.besides().notices().stream().map(this::notice).toList())
                 .withRhythms(out.besides().rhythms().stream().map(this::rhythm).toList())
-                .withTook(With.without(out.besides().took(), t -> units.contains(t.unit()))));
+                .withTook(With.without(out.besides().took(), t -> units.contains(t.unit())))
+                .withWaits(With.without(
+                        out.besides().waits(),
+                        w -> lessons.contains(w.id())
+                                || items.contains(w.id())
+                                || w.id().startsWith("unit:") && units.contains(w.id().substring(5)))));
         if (!fixed.isEmpty()) {
             notes.add((fixed.size() == 1 ? "One thing" : Say.count(fixed.size(), "thing"))
                     + " that hung on it " + (fixed.size() == 1 ? "is" : "are") + " fixed where "

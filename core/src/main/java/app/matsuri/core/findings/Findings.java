@@ -13,6 +13,7 @@ public final class Findings {
             new LessonsWithoutSession(),
             new PinsWithoutSession(),
             new UnresolvedDates(),
+            new WaitsForHand(),
             new DatesOutOfOrder(),
             new DatesOnDaysOff(),
             new DatesOutsideTerm(),

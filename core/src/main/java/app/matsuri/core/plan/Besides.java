@@ -9,6 +9,7 @@ import java.util.function.UnaryOperator;
  *
  * @param weights what giving way costs when it is paced anew
  * @param took how long its units took in earlier terms
+ * @param waits dates that found no place when it was rolled over
  */
 public record Besides(
         List<Notice> notices,
@@ -16,11 +17,12 @@ public record Besides(
         List<DayNote> dayNotes,
         List<WeekNote> weekNotes,
         Weights weights,
-        List<Took> took) {
+        List<Took> took,
+        List<Waiting> waits) {
 
     /** Nothing. */
     public static final Besides NONE =
-            new Besides(List.of(), List.of(), List.of(), List.of(), Weights.USUAL, List.of());
+            new Besides(List.of(), List.of(), List.of(), List.of(), Weights.USUAL, List.of(), List.of());
 
     public Besides {
         notices = List.copyOf(notices);
@@ -28,30 +30,35 @@ public record Besides(
         dayNotes = List.copyOf(dayNotes);
         weekNotes = List.copyOf(weekNotes);
         took = List.copyOf(took);
+        waits = List.copyOf(waits);
     }
 
     public Besides withNotices(List<Notice> others) {
-        return new Besides(others, rhythms, dayNotes, weekNotes, weights, took);
+        return new Besides(others, rhythms, dayNotes, weekNotes, weights, took, waits);
     }
 
     public Besides withRhythms(List<Rhythm> others) {
-        return new Besides(notices, others, dayNotes, weekNotes, weights, took);
+        return new Besides(notices, others, dayNotes, weekNotes, weights, took, waits);
     }
 
     public Besides withDayNotes(List<DayNote> others) {
-        return new Besides(notices, rhythms, others, weekNotes, weights, took);
+        return new Besides(notices, rhythms, others, weekNotes, weights, took, waits);
     }
 
     public Besides withWeekNotes(List<WeekNote> others) {
-        return new Besides(notices, rhythms, dayNotes, others, weights, took);
+        return new Besides(notices, rhythms, dayNotes, others, weights, took, waits);
     }
 
     public Besides withWeights(Weights others) {
-        return new Besides(notices, rhythms, dayNotes, weekNotes, others, took);
+        return new Besides(notices, rhythms, dayNotes, weekNotes, others, took, waits);
     }
 
     public Besides withTook(List<Took> others) {
-        return new Besides(notices, rhythms, dayNotes, weekNotes, weights, others);
+        return new Besides(notices, rhythms, dayNotes, weekNotes, weights, others, waits);
+    }
+
+    public Besides withWaits(List<Waiting> others) {
+        return new Besides(notices, rhythms, dayNotes, weekNotes, weights, took, others);
     }
 
     /** The same with every notice changed. */

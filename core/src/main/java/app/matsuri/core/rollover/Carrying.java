@@ -1,8 +1,12 @@
 package app.matsuri.core.rollover;
 
+import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.calendar.Term;
 import app.matsuri.core.flow.Usable;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
 import app.matsuri.core.session.Sessions;
@@ -13,16 +17,21 @@ import java.time.temporal.ChronoUnit;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.threeten.extra.LocalDateRange;
 
 /** Carries dates of one section to the same section of another term. */
 final class Carrying {
 
     private final RollBy by;
+    private final SectionSchedule was;
     private final TeachingCalendar from;
     private final Sessions had;
     private final SectionSchedule to;
     private final TeachingCalendar calendar;
     private final Sessions has;
+    private final boolean sameShape;
 
     /**
      * From one to another.
@@ -31,17 +40,71 @@ final class Carrying {
      */
     Carrying(RollBy by, SectionSchedule from, SectionSchedule to) {
         this.by = by instanceof RollBy.ByRule ? new RollBy.ByClass() : by;
+        this.was = from;
         this.from = from.calendar();
         this.had = from.sessions();
         this.to = to;
         this.calendar = to.calendar();
         this.has = to.sessions();
+        this.sameShape = sameShape(from.calendar().term(), to.calendar().term());
+    }
+
+    /** Whether the terms have the same days and days off, a whole number of weeks apart: what stood on a day off stands on the same one. */
+    private static boolean sameShape(Term from, Term to) {
+        long days = ChronoUnit.DAYS.between(from.first(), to.first());
+        return days % 7 == 0
+                && ChronoUnit.DAYS.between(from.last(), to.last()) == days
+                && from.weekdays().equals(to.weekdays())
+                && off(from, days).equals(off(to, 0))
+                && from.extraDays().stream()
+                        .map(d -> d.plusDays(days))
+                        .collect(Collectors.toSet())
+                        .equals(Set.copyOf(to.extraDays()));
+    }
+
+    private static Set<Closure> off(Term term, long later) {
+        return term.closures().stream()
+                .map(c -> new Closure(
+                        LocalDateRange.ofClosed(
+                                c.first().plusDays(later), c.last().plusDays(later)),
+                        c.from(),
+                        c.to(),
+                        "",
+                        "",
+                        c.noClass(),
+                        c.planPauses(),
+                        c.nothingDue(),
+                        c.only(),
+                        c.justInCase(),
+                        Extra.NONE))
+                .collect(Collectors.toSet());
+    }
+
+    /** Where a date of work comes to: a day off is passed over, but by an opening that stood on one. */
+    Carried date(LocalDateTime at, Which which) {
+        return which == Which.OPENS && stoodOff(at) ? raw(at) : date(at);
+    }
+
+    private boolean stoodOff(LocalDateTime at) {
+        LocalDate day = at.toLocalDate();
+        return was.nothingDue(at) || from.term().contains(day) && !from.teaches(day);
+    }
+
+    /** Why a date lies outside the new term; null where it does not. */
+    String outside(LocalDateTime at) {
+        if (at == null) {
+            return null;
+        }
+        LocalDate day = at.toLocalDate();
+        return day.isBefore(calendar.term().first())
+                ? "before the first day"
+                : day.isAfter(calendar.term().last()) ? "behind the last day" : null;
     }
 
     /** Where a date comes to; a day off is passed over. */
     Carried date(LocalDateTime at) {
         Carried there = raw(at);
-        if (there.at() == null) {
+        if (there.at() == null || outside(there.at()) != null || sameShape) {
             return there;
         }
         LocalDate day = there.at().toLocalDate();
@@ -64,27 +127,47 @@ final class Carrying {
 
     /** The place among the usable sessions to which a lesson goes that began in a session. */
     int position(Session session, int index, Usable usable) {
-        if (!(by instanceof RollBy.ByClass)) {
-            Carried there = raw(session.start());
-            return there.at() == null
-                    ? usable.size()
-                    : usable.onOrAfter(there.at().toLocalDate());
+        if (by instanceof RollBy.ByClass) {
+            return onOrAfter(index, usable);
         }
+        Carried there = raw(session.start());
+        if (there.at() == null) {
+            return usable.size();
+        }
+        LocalDate day = there.at().toLocalDate();
+        int first = has.firstAfter(day.atStartOfDay().minusNanos(1));
+        int nth = first + nthOfDay(index);
+        boolean stands = nth < has.size() && has.get(nth).date().equals(day);
+        return stands ? onOrAfter(nth, usable) : usable.onOrAfter(day);
+    }
+
+    private static int onOrAfter(int session, Usable usable) {
         int at = 0;
-        while (at < usable.size() && usable.session(at) < index) {
+        while (at < usable.size() && usable.session(at) < session) {
             at++;
         }
         return at;
     }
 
+    /** How many classes of its day come before it in the old term. */
+    private int nthOfDay(int index) {
+        int n = 0;
+        while (index - n > 0
+                && had.get(index - n - 1).date().equals(had.get(index).date())) {
+            n++;
+        }
+        return n;
+    }
+
     /** The name of the session to which a session goes; empty where there is none that day. */
-    Optional<LocalDateTime> session(Session session) {
+    Optional<LocalDateTime> session(Session session, int index) {
         LocalDateTime there = raw(session.start()).at();
         return there == null
                 ? Optional.empty()
                 : has.all().stream()
                         .filter(s -> s.date().equals(there.toLocalDate()))
                         .map(Session::name)
+                        .skip(by instanceof RollBy.ByClass ? 0 : nthOfDay(index))
                         .findFirst();
     }
 
@@ -98,7 +181,7 @@ final class Carrying {
         int number;
         long more = 0;
         if (teaching) {
-            // a week without a teaching day goes with the one before it
+            // a week without a teaching day goes with the one before it; one before the first counts back from that
             LocalDate week = monday;
             OptionalInt found = from.teachingWeekNumber(week);
             while (found.isEmpty() && week.isAfter(from.term().first())) {
@@ -107,7 +190,11 @@ final class Carrying {
                 found = from.teachingWeekNumber(week);
             }
             number = found.orElse(1);
-            more = found.isEmpty() ? ChronoUnit.WEEKS.between(from.week(1).orElseThrow(), monday) : more;
+            more = found.isPresent()
+                    ? more
+                    : from.teachingWeek(1)
+                            .map(first -> ChronoUnit.WEEKS.between(first, monday))
+                            .orElse(0L);
         } else {
             number = (int) ChronoUnit.WEEKS.between(from.week(1).orElseThrow(), monday) + 1;
         }
@@ -158,10 +245,12 @@ final class Carrying {
         }
         LocalDate limit = calendar.plus(there.get(), 1).map(d -> d.minusDays(1)).orElse(LocalDate.MAX);
         LocalDate to = there.get().plusDays(rest);
-        String why = n == 0 && rest == 0
+        LocalDate found = to.isAfter(limit) ? limit : to;
+        int more = (int) ChronoUnit.DAYS.between(now, found);
+        String why = n == 0 && more == 0
                 ? "on the day of session " + (base + 1)
-                : distance(n == 0 ? (int) rest : n, n == 0) + " behind session " + (base + 1);
-        return new Carried((to.isAfter(limit) ? limit : to).atTime(at.toLocalTime()), why, false);
+                : distance(n == 0 ? more : n, n == 0) + " behind session " + (base + 1);
+        return new Carried(found.atTime(at.toLocalTime()), why, false);
     }
 
     private Carried before(LocalDateTime at) {

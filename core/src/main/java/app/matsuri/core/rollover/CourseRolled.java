@@ -1,6 +1,7 @@
 package app.matsuri.core.rollover;
 
 import app.matsuri.core.calendar.Say;
+import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.PutRhythm;
@@ -21,6 +22,7 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.MeetingPattern;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -44,6 +46,7 @@ final class CourseRolled {
 
     final Map<String, Carrying> ways = new LinkedHashMap<>();
     final List<String> notes;
+    private final TeachingCalendar calendar;
     private final LessonsRolled lessons;
     private final DatesRolled dates;
     private Decisions now;
@@ -53,6 +56,7 @@ final class CourseRolled {
         this.code = code;
         this.to = to;
         this.notes = notes;
+        calendar = TeachingCalendar.of(to.term());
         old = plain(rollover.from()
                 .course(code)
                 .orElseThrow(() -> new Refused("There is no course “" + code + "” in the term it is to come from.")));
@@ -94,6 +98,17 @@ final class CourseRolled {
 
     Course course() {
         return now.course(code).orElseThrow();
+    }
+
+    /** The calendar of the new term. */
+    TeachingCalendar calendar() {
+        return calendar;
+    }
+
+    /** The last day of the new term that teaches, at the time of an old date; null for none. */
+    LocalDateTime lastDay(SectionSchedule is, LocalDateTime old) {
+        var days = is.calendar().teachingDays();
+        return old == null || days.isEmpty() ? null : days.get(days.size() - 1).atTime(old.toLocalTime());
     }
 
     private static Course plain(Course course) {

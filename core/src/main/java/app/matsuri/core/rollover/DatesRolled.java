@@ -10,10 +10,10 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
+import app.matsuri.core.rollover.Rolled.State;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.RulesInForce;
-import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
 import java.util.EnumMap;
@@ -26,21 +26,26 @@ import java.util.Objects;
 import java.util.Optional;
 
 /**
- * The dates of work in one course while it is rolled over. A rule stays where it gives the date that the way says; else the
- * date is written down. By rule all rules stay, and only what was fixed by hand waits.
+ * The dates of work in one course while it is rolled over. What hangs on a lesson, on a unit or on another of the thing's own dates
+ * keeps hanging, whatever the way; so does a date in a week that the new term has. The ways carry the rest: by rule, what was fixed
+ * by hand waits.
  */
 final class DatesRolled {
 
     private final CourseRolled in;
     private final boolean byRule;
     private final NoticesRolled notices;
-    /** What was said about a date of a thing in a section: where it comes to, and why it waits. */
+    /** What was said about a date of a thing in a section. */
     private final Map<Key, Said> said = new HashMap<>();
 
     private record Key(String section, String id, Which which) {}
 
-    /** @param hand why it waits for a hand; null where it does not */
-    private record Said(Carried carried, String hand) {}
+    /**
+     * @param state what became of it
+     * @param alone where the way alone takes it; null where it takes it nowhere
+     * @param why why it waits or has no place; null where it has
+     */
+    private record Said(State state, Carried alone, String why) {}
 
     DatesRolled(CourseRolled in) {
         this.in = in;
@@ -49,55 +54,40 @@ final class DatesRolled {
     }
 
     Decisions in(Decisions given) {
-        Decisions now = pass(given, false);
-        now = pass(now, true);
-        return now.withCourse(notices.in(now));
-    }
-
-    /** Deals with rules that hang on another date of their thing, or with all others. */
-    private Decisions pass(Decisions now, boolean own) {
-        Course course = now.course(in.code).orElseThrow();
-        Map<String, SectionSchedule> is = new LinkedHashMap<>();
-        Schedule.of(now.withCourses(List.of(course)))
-                .sections()
-                .forEach(s -> is.put(s.section().code(), s));
+        Course course = given.course(in.code).orElseThrow();
         for (Unit unit : in.units) {
             Unit before = course.unit(unit.id()).orElseThrow();
             if (!before.dates().isEmpty()) {
                 Map<Which, DateRule> dates = new EnumMap<>(Which.class);
-                dates.putAll(before.dates());
-                rolled(before, everything(before), before.dates(), own, is, new HashMap<>())
-                        .forEach((which, rule) -> {
-                            if (rule == null) {
-                                dates.remove(which);
-                            } else {
-                                dates.put(which, rule);
-                            }
-                        });
+                before.dates().forEach((which, rule) -> {
+                    DateRule now = choice(before, everything(before), which, rule, new HashMap<>());
+                    if (now != null) {
+                        dates.put(which, now);
+                    }
+                });
                 course = course.withUnit(before.withDates(dates));
             }
             for (Item item : before.items()) {
-                Map<Which, DateRule> rules = new EnumMap<>(Which.class);
+                Map<Which, DateRule> others = new EnumMap<>(Which.class);
+                Map<String, Map<Which, Optional<DateRule>>> apart = new HashMap<>();
                 for (Which which : Which.values()) {
-                    if (item.rule(which) != null) {
-                        rules.put(which, item.rule(which));
+                    DateRule rule = item.rule(which);
+                    DateRule now = rule == null ? null : choice(before, item, which, rule, apart);
+                    if (!Objects.equals(now, rule)) {
+                        others.put(which, now);
                     }
                 }
-                Map<String, Map<Which, Optional<DateRule>>> apart = new HashMap<>();
-                Map<Which, DateRule> others = rolled(before, item, rules, own, is, apart);
                 if (!others.isEmpty()) {
                     course = course.withItem(item.withRules(others));
                 }
                 for (Map.Entry<String, Map<Which, Optional<DateRule>>> each : apart.entrySet()) {
                     Section section = course.section(each.getKey()).orElseThrow();
-                    Map<Which, Optional<DateRule>> all = new EnumMap<>(Which.class);
-                    section.adjustment(item.id()).ifPresent(a -> all.putAll(a.dates()));
-                    all.putAll(each.getValue());
-                    course = course.withSection(section.adjusted(new Adjustment(item.id(), null, all, "")));
+                    course = course.withSection(section.adjusted(new Adjustment(item.id(), null, each.getValue(), "")));
                 }
             }
         }
-        return now.withCourse(course);
+        Decisions now = given.withCourse(course);
+        return now.withCourse(notices.in(now));
     }
 
     /** The dates that a unit has for what is in it, as those of one thing. */
@@ -105,39 +95,11 @@ final class DatesRolled {
         return Item.of("unit:" + unit.id(), null, "other", "Everything in " + unit.title(), null);
     }
 
-    /** The rules that differ; null for one that goes. */
-    private Map<Which, DateRule> rolled(
-            Unit unit,
-            Item item,
-            Map<Which, DateRule> rules,
-            boolean own,
-            Map<String, SectionSchedule> is,
-            Map<String, Map<Which, Optional<DateRule>>> apart) {
-        Map<Which, DateRule> others = new EnumMap<>(Which.class);
-        rules.forEach((which, rule) -> {
-            if (rule.anchor() instanceof Anchor.OwnDate == own) {
-                Map<String, LocalDateTime> olds = new LinkedHashMap<>();
-                Map<String, LocalDateTime> news = new LinkedHashMap<>();
-                in.had.forEach((code, had) -> {
-                    if (item.details().concerns(code) && is.containsKey(code)) {
-                        olds.put(code, at(dates(had, unit, item, false), which));
-                        news.put(code, at(dates(is.get(code), unit, item, true), which));
-                    }
-                });
-                DateRule now = choice(item, which, rule, olds, news, apart);
-                if (!Objects.equals(now, rule)) {
-                    others.put(which, now);
-                }
-            }
-        });
-        return others;
-    }
-
-    private static ItemDates dates(SectionSchedule schedule, Unit unit, Item item, boolean now) {
+    private static ItemDates dates(SectionSchedule schedule, Unit unit, Item item) {
         ItemDates known = schedule.byItem().get(item.id());
         return known != null || !item.id().startsWith("unit:")
                 ? known
-                : schedule.would(now ? unit : schedule.course().unit(unit.id()).orElse(unit), item);
+                : schedule.would(schedule.course().unit(unit.id()).orElse(unit), item);
     }
 
     private static LocalDateTime at(ItemDates dates, Which which) {
@@ -145,53 +107,75 @@ final class DatesRolled {
         return resolved == null ? null : resolved.at();
     }
 
-    /** The plan's rule; {@code apart} takes what sections have otherwise. */
+    /** The plan's rule in the new term; null for none. {@code apart} takes what sections have otherwise. */
     private DateRule choice(
-            Item item,
-            Which which,
-            DateRule rule,
-            Map<String, LocalDateTime> olds,
-            Map<String, LocalDateTime> news,
-            Map<String, Map<Which, Optional<DateRule>>> apart) {
-        boolean waits = byRule && (rule.fixed() || foreign(rule.anchor()));
+            Unit unit, Item item, Which which, DateRule rule, Map<String, Map<Which, Optional<DateRule>>> apart) {
         Map<String, Carried> there = new LinkedHashMap<>();
-        olds.forEach((code, old) -> {
-            if (old != null) {
-                there.put(code, in.ways.get(code).date(old));
+        in.had.forEach((code, had) -> {
+            LocalDateTime old = item.details().concerns(code) ? at(dates(had, unit, item), which) : null;
+            if (old != null && in.ways.containsKey(code)) {
+                there.put(code, in.ways.get(code).date(old, which));
             }
         });
         LocalDateTime taken = in.rollover.taken().get(new Rollover.Taken(in.code, word(which), item.id()));
-        boolean agree = there.entrySet().stream()
-                .allMatch(e -> Objects.equals(e.getValue().at(), news.get(e.getKey())));
-        if (!waits && (byRule || agree)) {
+        if (taken != null) {
+            there.keySet().forEach(code -> say(code, item, which, State.CARRIED, null, null));
+            return DateRule.at(taken);
+        }
+        if (there.isEmpty() && !rule.fixed() || stands(rule.anchor())) {
+            there.forEach((code, alone) -> say(code, item, which, State.KEPT, byRule ? null : alone, null));
             return rule;
         }
-        if (waits) {
-            String why = rule.fixed() ? "fixed by hand" : "what it hangs on does not come along";
-            olds.keySet().forEach(code -> say(code, item, which, there.get(code), taken == null ? why : null));
-            return taken == null ? null : DateRule.at(taken);
+        if (there.isEmpty()) {
+            return rule; // it is for no section that comes
         }
-        there.forEach((code, carried) ->
-                say(code, item, which, carried, carried.at() == null && taken == null ? carried.why() : null));
-        return written(which, rule, there, taken, apart);
+        if (byRule) {
+            boolean hand = rule.fixed() || foreign(rule.anchor());
+            String why = rule.fixed()
+                    ? "fixed by hand"
+                    : hand ? "what it hangs on does not come along" : "the term has no " + RuleSaid.of(rule);
+            there.forEach((code, alone) -> say(code, item, which, hand ? State.HAND : State.LOST, alone, why));
+            return null;
+        }
+        return written(item, which, rule, there, apart);
+    }
+
+    /** Whether a rule on the anchor keeps hanging on it in the new term. */
+    private boolean stands(Anchor anchor) {
+        if (anchor instanceof Anchor.InWeek week) {
+            var calendar = in.calendar();
+            return week.teaching() ? calendar.teachingWeek(week.week()).isPresent() : week.week() <= calendar.weeks();
+        }
+        return !(anchor instanceof Anchor.Fixed) && !foreign(anchor);
     }
 
     /** The dates written down: that of the first section is the plan's, others stand apart where they differ. */
-    private static DateRule written(
+    private DateRule written(
+            Item item,
             Which which,
             DateRule rule,
             Map<String, Carried> there,
-            LocalDateTime taken,
             Map<String, Map<Which, Optional<DateRule>>> apart) {
-        LocalDateTime first = null;
-        for (Carried carried : there.values()) {
-            LocalDateTime at = carried.at() == null ? taken : carried.at();
-            first = first == null ? at : first;
+        Map<String, LocalDateTime> places = new LinkedHashMap<>();
+        LocalDateTime plan = null;
+        for (Map.Entry<String, Carried> each : there.entrySet()) {
+            Carried carried = each.getValue();
+            String outside = in.ways.get(each.getKey()).outside(carried.at());
+            boolean lost = carried.at() == null || outside != null;
+            LocalDateTime at = lost ? null : carried.at();
+            say(
+                    each.getKey(),
+                    item,
+                    which,
+                    lost ? State.LOST : State.CARRIED,
+                    carried.at() == null ? null : carried,
+                    lost ? carried.at() == null ? carried.why() : carried.why() + " lies " + outside : null);
+            places.put(each.getKey(), at);
+            plan = plan == null ? at : plan;
         }
-        LocalDateTime plan = first;
-        there.forEach((code, carried) -> {
-            LocalDateTime at = carried.at() == null ? taken : carried.at();
-            if (!Objects.equals(at, plan)) {
+        LocalDateTime first = plan;
+        places.forEach((code, at) -> {
+            if (!Objects.equals(at, first)) {
                 apart.computeIfAbsent(code, c -> new EnumMap<>(Which.class))
                         .put(which, Optional.ofNullable(at).map(DateRule::at));
             }
@@ -199,8 +183,8 @@ final class DatesRolled {
         return plan == null ? null : DateRule.at(plan).onDayOff(rule.fixed() ? rule.onDayOff() : null);
     }
 
-    private void say(String section, Item item, Which which, Carried carried, String hand) {
-        said.put(new Key(section, item.id(), which), new Said(carried, hand));
+    private void say(String section, Item item, Which which, State state, Carried alone, String why) {
+        said.put(new Key(section, item.id(), which), new Said(state, alone, why));
     }
 
     /** Whether it hangs on something that is not in the new term's course. */
@@ -227,18 +211,16 @@ final class DatesRolled {
         SectionSchedule had = in.had.get(code);
         Item all = everything(unit);
         for (Which which : Which.values()) {
-            Said waits = said.get(new Key(code, all.id(), which));
-            if (waits != null && waits.hand() != null) {
-                LocalDateTime old = at(dates(had, unit, all, false), which);
-                rows.add(row(unit, is, all, which, old, null, waits.hand(), waits));
+            Said of = said.get(new Key(code, all.id(), which));
+            if (of != null && of.why() != null) {
+                rows.add(waiting(unit, is, all, which, at(dates(had, unit, all), which), of.state(), of));
             }
         }
         for (Item item : unit.items()) {
             ItemDates was = had.byItem().get(item.id());
             ItemDates now = is.byItem().get(item.id());
             for (Which which : Which.values()) {
-                boolean dated = was != null && was.rule(which) != null;
-                if (dated) {
+                if (was != null && was.rule(which) != null) {
                     rows.add(itemRow(unit, is, item, which, was, now));
                 }
             }
@@ -254,31 +236,66 @@ final class DatesRolled {
         Said of = said.get(new Key(is.section().code(), item.id(), which));
         LocalDateTime old = at(was, which);
         Resolved resolved = now == null ? null : now.get(which);
-        String why;
         if (now == null) {
-            why = is.course().item(item.id()).isPresent()
+            String why = is.course().item(item.id()).isPresent()
                     ? "not for this section"
                     : "its rhythm has no such class here";
-        } else if (resolved == null) {
-            why = of == null || of.hand() == null ? "no date" : of.hand();
-        } else if (!resolved.resolved()) {
-            why = resolved.why();
-        } else {
-            why = why(of, now, which, resolved);
+            return waiting(unit, is, item, which, old, State.LOST, new Said(State.LOST, null, why));
         }
-        return row(unit, is, item, which, old, resolved == null ? null : resolved.at(), why, of);
+        if (resolved == null) {
+            boolean around = was.rules().from(which) == RulesInForce.From.AROUND;
+            Said said = of != null && of.why() != null
+                    ? of
+                    : new Said(State.HAND, null, around ? "what it lies in waits" : "no date");
+            return waiting(unit, is, item, which, old, said.state(), said);
+        }
+        if (!resolved.resolved()) {
+            State state = now.rule(which).anchor() instanceof Anchor.OwnDate own
+                    ? itemRow(unit, is, item, own.which(), was, now).state()
+                    : State.LOST;
+            State own = state == State.HAND ? State.HAND : State.LOST;
+            return waiting(unit, is, item, which, old, own, new Said(own, alone(is, old, which), resolved.why()));
+        }
+        boolean given = of != null && of.state() == State.CARRIED;
+        return new Rolled(
+                in.code,
+                is.section().code(),
+                word(which),
+                unit,
+                item.id(),
+                item.title(),
+                old,
+                resolved.at(),
+                why(of, now, which, resolved),
+                of != null && given && of.alone() != null ? of.alone().landed() : resolved.rolled(),
+                given ? State.CARRIED : State.KEPT,
+                null);
+    }
+
+    /** Where the way alone would take a date; null for nowhere. */
+    private Carried alone(SectionSchedule is, LocalDateTime old, Which which) {
+        Carrying way = in.ways.get(is.section().code());
+        Carried there = old == null || way == null ? null : way.date(old, which);
+        return there == null || there.at() == null || way.outside(there.at()) != null ? null : there;
     }
 
     private static String why(Said of, ItemDates now, Which which, Resolved resolved) {
-        if (of != null
-                && of.carried() != null
-                && resolved.at().equals(of.carried().at())) {
-            return of.carried().why();
+        if (of != null && of.state() == State.CARRIED && of.alone() != null) {
+            return of.alone().why();
         }
         DateRule rule = now.rule(which);
         String around = now.rules().from(which) == RulesInForce.From.AROUND ? "what it lies in: " : "";
         String rolled = resolved.rolled() ? ", rolled off a day off" : "";
-        return around + (rule.plain() ? "given by hand" : RuleSaid.of(rule)) + rolled;
+        String stands = around + (rule.plain() ? "given by hand" : RuleSaid.of(rule)) + rolled;
+        boolean differs = of != null
+                && of.state() == State.KEPT
+                && of.alone() != null
+                && of.alone().at() != null
+                && !of.alone().at().equals(resolved.at());
+        return differs
+                ? stands + "; " + of.alone().why() + " alone would be "
+                        + Say.moment(of.alone().at())
+                : stands;
     }
 
     private static void more(Unit unit, SectionSchedule is, Item item, List<Rolled> rows) {
@@ -296,34 +313,24 @@ final class DatesRolled {
                         at(now, which),
                         "one more: its rhythm has more classes here",
                         false,
-                        null,
+                        State.KEPT,
                         null));
             }
         }
     }
 
-    private Rolled row(
-            Unit unit,
-            SectionSchedule is,
-            Item item,
-            Which which,
-            LocalDateTime old,
-            LocalDateTime now,
-            String why,
-            Said of) {
-        String hand = of == null ? null : of.hand();
-        Carried carried = of == null ? null : of.carried();
-        boolean landed = now != null && (carried != null ? carried.landed() : why.endsWith("rolled off a day off"));
-        LocalDateTime suggested = null;
-        String because = why;
-        if (hand != null) {
-            boolean placed = carried != null && carried.at() != null;
-            suggested = placed ? carried.at() : lastDay(is, old);
-            hand += placed
-                    ? "; " + carried.why() + " would be"
-                    : suggested == null ? "" : "; the last day that teaches would be";
-            because = suggested == null ? hand : hand + " " + Say.moment(suggested);
-        }
+    /** A date that waits for a hand or has no place, with where it could be. */
+    private Rolled waiting(
+            Unit unit, SectionSchedule is, Item item, Which which, LocalDateTime old, State state, Said of) {
+        boolean within = of.alone() != null
+                && of.alone().at() != null
+                && in.ways.get(is.section().code()).outside(of.alone().at()) == null;
+        LocalDateTime suggested = within ? of.alone().at() : in.lastDay(is, old);
+        String why = of.why()
+                + (suggested == null
+                        ? ""
+                        : "; " + (within ? of.alone().why() : "the last day that teaches") + " would be "
+                                + Say.moment(suggested));
         return new Rolled(
                 in.code,
                 is.section().code(),
@@ -332,16 +339,11 @@ final class DatesRolled {
                 item.id(),
                 item.title(),
                 old,
-                now,
-                because,
-                landed,
-                hand,
+                null,
+                why,
+                false,
+                state,
                 suggested);
-    }
-
-    private static LocalDateTime lastDay(SectionSchedule is, LocalDateTime old) {
-        var days = is.calendar().teachingDays();
-        return old == null || days.isEmpty() ? null : days.get(days.size() - 1).atTime(old.toLocalTime());
     }
 
     void notices(SectionSchedule is, List<Rolled> rows) {

@@ -8,6 +8,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.rollover.Rolled.State;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
@@ -17,6 +18,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.ToIntFunction;
 
 /** The lessons of one course while it is rolled over: each goes to the class that the way says, in order. */
 final class LessonsRolled {
@@ -54,7 +56,7 @@ final class LessonsRolled {
     }
 
     private LocalDateTime taken(String lesson) {
-        return in.rollover.taken().get(new Rollover.Taken(in.code, Rolled.LESSON, lesson));
+        return in.rollover.taken().get(new Rollover.Taken(in.code, Rolled.PIN, lesson));
     }
 
     /** The units that the course has in the new term already. */
@@ -116,7 +118,7 @@ final class LessonsRolled {
         for (LocalDateTime name : had.section().holdsEmpty()) {
             had.sessions().indexOf(name).ifPresent(index -> {
                 Session session = had.sessions().get(index);
-                Optional<LocalDateTime> there = way.session(session);
+                Optional<LocalDateTime> there = way.session(session, index);
                 if (there.isPresent()) {
                     holds.add(there.get());
                 } else {
@@ -152,15 +154,16 @@ final class LessonsRolled {
                 if (whole && took != section.length(lesson)) {
                     section = section.withLength(lesson.id(), took == lesson.length() ? null : took);
                 }
-                int natural = Math.min(usable.size(), at + lesson.gapBefore());
-                while (opens && natural < usable.size() && !usable.opensWeek(natural)) {
-                    natural++;
-                }
+                int natural = natural(usable, at + lesson.gapBefore(), opens);
                 int goal = was.placed()
                         ? Math.max(at, way.position(had.sessions().get(was.first()), was.first(), usable))
                         : natural;
                 if (goal != natural) {
-                    section = section.withGap(lesson.id(), goal - at - lesson.gapBefore());
+                    int gap = goal - at;
+                    while (gap > 0 && natural(usable, at + gap - 1, opens) == goal) {
+                        gap--;
+                    }
+                    section = section.withGap(lesson.id(), gap - lesson.gapBefore());
                     if (opens && goal < usable.size() && !usable.opensWeek(goal)) {
                         section = section.withMidWeek(plus(section.midWeek(), lesson.id()));
                     }
@@ -173,6 +176,15 @@ final class LessonsRolled {
             }
         }
         return section;
+    }
+
+    /** Where a lesson comes by itself that may begin from a session on. */
+    private static int natural(Usable usable, int from, boolean opens) {
+        int at = Math.min(usable.size(), from);
+        while (opens && at < usable.size() && !usable.opensWeek(at)) {
+            at++;
+        }
+        return at;
     }
 
     private static Set<String> plus(Set<String> ids, String id) {
@@ -195,7 +207,7 @@ final class LessonsRolled {
         return at;
     }
 
-    /** Lessons that take minutes as they come: one that would come too early waits for its class. */
+    /** Lessons that take minutes as they come: one that would come too early or too late begins in its class all the same. */
     private Course byMinutes(Decisions now, Course with, String code) {
         Course course = with;
         SectionSchedule had = in.had.get(code);
@@ -203,27 +215,62 @@ final class LessonsRolled {
         for (Unit unit : in.units) {
             for (Lesson lesson : unit.lessons()) {
                 Placement was = had.byLesson().get(lesson.id());
-                SectionSchedule follows = follows(now, course, code);
-                Placement is = follows.byLesson().get(lesson.id());
-                if (!was.placed() || !is.placed()) {
-                    continue;
-                }
-                Usable usable =
-                        Usable.of(follows.sessions(), follows.calendar().term().weekStart());
-                int goal = way.position(had.sessions().get(was.first()), was.first(), usable);
-                int behind = 0;
-                for (int k = 0; k < Math.min(goal, usable.size()); k++) {
-                    behind += usable.session(k) >= is.first() ? 1 : 0;
-                }
-                if (behind > 0) {
-                    Section section = course.section(code).orElseThrow();
-                    int own = section.gaps().getOrDefault(lesson.id(), 0);
-                    boolean within = is.first() == lastBefore(follows, lesson);
-                    course = course.withSection(section.withGap(lesson.id(), own + behind - (within ? 1 : 0)));
+                if (was.placed()) {
+                    course = begun(
+                            now,
+                            course,
+                            code,
+                            lesson,
+                            usable -> way.position(had.sessions().get(was.first()), was.first(), usable));
                 }
             }
         }
         return course;
+    }
+
+    private Course begun(Decisions now, Course with, String code, Lesson lesson, ToIntFunction<Usable> wanted) {
+        Course course = with;
+        for (int round = 0; round < 3; round++) {
+            SectionSchedule follows = follows(now, course, code);
+            Placement is = follows.byLesson().get(lesson.id());
+            Usable usable =
+                    Usable.of(follows.sessions(), follows.calendar().term().weekStart());
+            int goal = wanted.applyAsInt(usable);
+            if (!is.placed() || goal >= usable.size() || is.first() == usable.session(goal)) {
+                return course;
+            }
+            Section section = course.section(code).orElseThrow();
+            if (is.first() > usable.session(goal)) {
+                boolean waits = !section.midWeek().contains(lesson.id())
+                        && course.unitOfLesson(lesson.id()).orElseThrow().startsWeek();
+                if (!waits && section.gap(lesson) == 0) {
+                    return course; // what stands before it reaches so far
+                }
+                section = waits
+                        ? section.withMidWeek(plus(section.midWeek(), lesson.id()))
+                        : section.withGap(lesson.id(), -lesson.gapBefore());
+            } else {
+                section = later(section, lesson, follows, is, usable, goal);
+            }
+            course = course.withSection(section);
+        }
+        return course;
+    }
+
+    /** The section in which a lesson that comes too early waits for its class: by a gap, or where it begins within the class before, by that day. */
+    private static Section later(
+            Section section, Lesson lesson, SectionSchedule follows, Placement is, Usable usable, int goal) {
+        int at = 0;
+        while (usable.session(at) < is.first()) {
+            at++;
+        }
+        boolean within = is.first() == lastBefore(follows, lesson);
+        int more = goal - at - (within ? 1 : 0);
+        if (more == 0) {
+            LocalDate day = follows.sessions().get(usable.session(goal)).date();
+            return section.withPin(lesson.id(), Optional.of(day));
+        }
+        return section.withGap(lesson.id(), section.gap(lesson) - lesson.gapBefore() + more);
     }
 
     /** The last session of the lesson placed before; -1 for none. */
@@ -242,6 +289,7 @@ final class LessonsRolled {
     void rows(Unit unit, SectionSchedule is, List<Rolled> rows) {
         String code = is.section().code();
         SectionSchedule had = in.had.get(code);
+        boolean byClass = in.rollover.by() instanceof RollBy.ByClass;
         for (Lesson lesson : unit.lessons()) {
             Placement now = is.byLesson().get(lesson.id());
             Placement was = had.byLesson().get(lesson.id());
@@ -251,25 +299,15 @@ final class LessonsRolled {
             LocalDateTime old = had.start(lesson.id()).orElse(null);
             LocalDateTime start = now.noSession() ? null : is.start(lesson.id()).orElse(null);
             Carried raw = old == null || byRule ? null : in.ways.get(code).raw(old);
-            boolean dated = raw != null && raw.at() != null && !(in.rollover.by() instanceof RollBy.ByClass);
+            boolean dated = raw != null && raw.at() != null && !byClass;
             boolean noClass = dated && on(is, raw.at().toLocalDate()).isEmpty();
-            boolean pinned = had.section().pin(lesson) != null && is.section().pin(now.lesson()) == null;
-            LocalDateTime suggested =
-                    pinned && old != null ? in.ways.get(code).date(old).at() : null;
             String why = start == null
                     ? lack(is, now)
                     : dated
                             ? raw.why() + moved(is, raw, noClass, start)
                             : "session " + (now.first() + 1) + " of "
                                     + is.sessions().size()
-                                    + (!byRule && was.placed() && was.first() < now.first()
-                                            ? ", behind the lessons before it"
-                                            : "");
-            String hand = !pinned
-                    ? null
-                    : "pinned to " + Say.day(had.section().pin(lesson)) + " by hand"
-                            + (suggested == null ? "" : "; " + why + " would be");
-            String because = suggested == null ? why : hand + " " + Say.moment(suggested);
+                                    + (byClass && was.placed() ? behind(is, now, was.first()) : "");
             rows.add(new Rolled(
                     in.code,
                     code,
@@ -279,11 +317,57 @@ final class LessonsRolled {
                     lesson.title(),
                     old,
                     start,
-                    because,
+                    why,
                     noClass && start != null,
-                    hand,
-                    suggested));
+                    start == null ? State.LOST : byRule ? State.KEPT : State.CARRIED,
+                    null));
+            pin(unit, is, lesson, had.section().pin(lesson), old, rows);
         }
+    }
+
+    /** A row for the date on which a lesson was fixed. */
+    private void pin(
+            Unit unit, SectionSchedule is, Lesson lesson, LocalDate pinned, LocalDateTime old, List<Rolled> rows) {
+        if (pinned == null) {
+            return;
+        }
+        Carrying way = in.ways.get(is.section().code());
+        LocalDateTime was = old != null && old.toLocalDate().equals(pinned) ? old : pinned.atStartOfDay();
+        LocalDateTime taken = taken(lesson.id());
+        Carried there = way.date(was);
+        LocalDateTime suggested =
+                there.at() == null || way.outside(there.at()) != null ? in.lastDay(is, was) : there.at();
+        rows.add(new Rolled(
+                in.code,
+                is.section().code(),
+                Rolled.PIN,
+                unit,
+                lesson.id(),
+                lesson.title(),
+                was,
+                taken,
+                taken != null
+                        ? "given by hand"
+                        : "pinned to " + Say.day(pinned) + " by hand"
+                                + (suggested == null
+                                        ? ""
+                                        : "; " + (suggested == there.at() ? there.why() : "the last day that teaches")
+                                                + " would be " + Say.moment(suggested)),
+                false,
+                taken == null ? State.HAND : State.CARRIED,
+                taken == null ? suggested : null));
+    }
+
+    /** Why a lesson does not begin in the session of its number; nothing where it does. */
+    private static String behind(SectionSchedule is, Placement now, int wanted) {
+        if (now.first() <= wanted) {
+            return "";
+        }
+        boolean taken =
+                is.placements().stream().takeWhile(p -> p != now).anyMatch(p -> p.placed() && p.last() >= wanted);
+        return taken
+                ? ", behind the lessons before it"
+                : ", as session " + (wanted + 1) + (wanted < is.sessions().size() ? " takes no lesson" : " is missing");
     }
 
     private static Optional<Session> on(SectionSchedule is, LocalDate day) {

@@ -1,5 +1,6 @@
 package app.matsuri.core.rollover;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
@@ -14,9 +15,11 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 
 /**
  * The notices of one course while it is rolled over. A rule stays; a date typed by hand goes where the way says, by rule where
@@ -26,6 +29,7 @@ final class NoticesRolled {
 
     private final CourseRolled in;
     private final Map<String, Carried> said = new HashMap<>();
+    private final Set<String> lost = new HashSet<>();
 
     NoticesRolled(CourseRolled in) {
         this.in = in;
@@ -96,10 +100,26 @@ final class NoticesRolled {
         // a whole day is looked at by its end, so that it belongs to the class of the day
         LocalDateTime looked = allDay ? at.toLocalDate().atTime(LocalTime.of(23, 59)) : at;
         Carried there = in.ways.get(section).date(looked);
-        LocalDateTime found = there.at() == null ? in.to.term().last().atTime(at.toLocalTime()) : there.at();
+        String outside = in.ways.get(section).outside(there.at());
+        boolean gone = there.at() == null || outside != null;
+        LocalDateTime found = !gone
+                ? there.at()
+                : (outside != null && outside.startsWith("before")
+                                ? in.to.term().first()
+                                : in.to.term().last())
+                        .atTime(at.toLocalTime());
         said.put(
                 notice.id() + " " + what,
-                there.at() == null ? new Carried(found, there.why() + "; the last day of the term", true) : there);
+                gone
+                        ? new Carried(
+                                found,
+                                (there.at() == null ? there.why() : there.why() + " lies " + outside)
+                                        + "; it stands on " + Say.day(found.toLocalDate()) + " until it is moved",
+                                true)
+                        : there);
+        if (gone) {
+            lost.add(notice.id() + " " + what);
+        }
         return rule.from(new Anchor.Fixed(allDay ? found.toLocalDate().atStartOfDay() : found), rule.plus());
     }
 
@@ -135,6 +155,7 @@ final class NoticesRolled {
                 : carried != null
                         ? carried.why()
                         : entry != null && !entry.resolved() ? entry.why() : rule == null ? "" : RuleSaid.of(rule);
+        boolean gone = lost.contains(notice.id() + " " + what) || now == null;
         return new Rolled(
                 in.code,
                 is.section().code(),
@@ -143,11 +164,11 @@ final class NoticesRolled {
                 notice.id(),
                 notice.title(),
                 old,
-                now,
+                gone ? null : now,
                 why,
-                carried != null && carried.landed(),
-                null,
-                null);
+                !gone && carried != null && carried.landed(),
+                gone ? Rolled.State.LOST : carried != null ? Rolled.State.CARRIED : Rolled.State.KEPT,
+                gone && carried != null ? carried.at() : null);
     }
 
     private Unit unit(Notice notice) {

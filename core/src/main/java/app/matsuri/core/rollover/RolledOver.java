@@ -4,6 +4,7 @@ import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.WholeWeeks;
 import app.matsuri.core.change.BringCourses;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.rollover.Rolled.State;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.format.TextStyle;
@@ -63,12 +64,12 @@ public record RolledOver(
         }
         if (by instanceof RollBy.ByRule) {
             long pins =
-                    hands().stream().filter(r -> r.what().equals(Rolled.LESSON)).count();
+                    hands().stream().filter(r -> r.what().equals(Rolled.PIN)).count();
             long dates = hands().size() - pins;
             return "Keeps the rules and lets the lessons flow into the new sessions. "
                     + (hands().isEmpty()
                             ? "Nothing waits for a hand."
-                            : "Only what was fixed by hand waits for a hand: "
+                            : "Only this waits for a hand: "
                                     + said(dates, "date")
                                     + (dates > 0 && pins > 0 ? " and " : "")
                                     + said(pins, "lesson") + ".");
@@ -120,14 +121,19 @@ public record RolledOver(
                                 + ".");
     }
 
-    /** What waits for a hand, each once, whatever the number of sections; lessons without a session are not among it. */
+    /** What waits for a hand or has no place, each once, whatever the number of sections; lessons without a session are not among it. */
     public List<Rolled> hands() {
         Map<List<String>, Rolled> first = new LinkedHashMap<>();
         for (Rolled row : rows) {
-            if (row.hand() != null) {
+            if (!row.placed() && !row.what().equals(Rolled.LESSON)) {
                 first.putIfAbsent(List.of(row.course(), row.what(), row.id()), row);
             }
         }
         return List.copyOf(first.values());
+    }
+
+    /** How many dates have become of what; all together they are all dates. */
+    public long count(State state) {
+        return rows.stream().filter(r -> r.state() == state).count();
     }
 }

@@ -5,6 +5,9 @@ import app.matsuri.core.change.Change;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Waiting;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.plan.With;
 import app.matsuri.core.repace.Way;
 import app.matsuri.core.repace.Ways;
 import app.matsuri.core.schedule.Schedule;
@@ -14,6 +17,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -87,9 +91,41 @@ public record Rollover(
         }
         List<Course> brought = new ArrayList<>();
         for (String code : courses) {
-            brought.add(now.course(code).orElseThrow());
+            Course course = waiting(now.course(code).orElseThrow(), rows);
+            now = now.withCourse(course);
+            brought.add(course);
         }
         return new RolledOver(this, to, now, schedule, rows, notes, new BringCourses(sentence(), brought));
+    }
+
+    /** The course with the dates kept that found no place and have no rule any more, until they are given one. */
+    private static Course waiting(Course course, List<Rolled> rows) {
+        Map<List<String>, List<Rolled>> waits = new LinkedHashMap<>();
+        for (Rolled row : rows) {
+            boolean waiting = row.course().equals(course.code()) && !row.placed();
+            if (waiting && !row.what().equals(Rolled.LESSON) && !stands(course, row)) {
+                waits.computeIfAbsent(List.of(row.what(), row.id()), k -> new ArrayList<>())
+                        .add(row);
+            }
+        }
+        List<Waiting> all = course.besides().waits();
+        for (List<Rolled> same : waits.values()) {
+            boolean everywhere = same.size() == course.sections().size();
+            for (Rolled row : everywhere ? same.subList(0, 1) : same) {
+                Waiting waiting = new Waiting(
+                        row.what(), row.id(), everywhere ? null : row.section(), row.old(), row.suggested(), row.why());
+                all = With.put(all, waiting::same, waiting);
+            }
+        }
+        return course.withBesides(course.besides().withWaits(all));
+    }
+
+    /** Whether a date has a rule in the course, so that what is amiss is found by itself. */
+    private static boolean stands(Course course, Rolled row) {
+        return List.of("opens", "due", "closes").contains(row.what())
+                && course.item(row.id())
+                        .map(i -> i.rule(Which.valueOf(row.what().toUpperCase(Locale.ROOT))) != null)
+                        .orElse(!row.id().startsWith("unit:"));
     }
 
     private String sentence() {

@@ -3,6 +3,9 @@ package app.matsuri.core.rollover;
 import app.matsuri.core.Plans;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.RecordHeld;
+import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
@@ -18,19 +21,15 @@ import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
-import app.matsuri.core.schedule.Schedule;
-import app.matsuri.core.schedule.SectionSchedule;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 
 /** Made-up courses in made-up terms, with everything that stays behind and everything that comes along. */
 final class RandomCourse {
@@ -118,22 +117,24 @@ final class RandomCourse {
     private Decisions taught(Decisions decisions) {
         Decisions now = decisions;
         for (Section section : decisions.courses().get(0).sections()) {
-            SectionSchedule follows =
-                    Schedule.of(decisions).section("HYD 210", section.code()).orElseThrow();
-            Map<LocalDateTime, List<String>> records = new LinkedHashMap<>();
-            // what minutes a taught lesson took is not recorded: a section by minutes may come out otherwise behind it
-            int upTo = section.pace() == Section.Pace.MINUTES ? 0 : random.nextInt(8);
-            follows.lessonsBySession().forEach((name, lessons) -> {
-                if (records.size() < upTo) {
-                    records.put(name, lessons);
+            int days = random.nextInt(24);
+            if (days > 3) {
+                LocalDate until = decisions.term().first().plusDays(days);
+                RecordHeld held = new RecordHeld("HYD 210", section.code(), null, until, null);
+                try {
+                    now = Change.make(held, now).decisions();
+                } catch (Refused e) {
+                    continue; // no class of it is over
                 }
-            });
-            Section with = section.withTaught(records, Set.of())
-                    .withStudents(List.of(new Student("1", "Wren Oakes", "w@quillmarsh.example")))
-                    .withNotes(Map.of("L1", "The gauge was dry"))
-                    .adjusted(new Adjustment(
-                            "I1", "1", Map.of(Which.DUE, Optional.of(DateRule.at(moment(decisions.term())))), "ill"));
-            now = now.withCourse("HYD 210", c -> c.withSection(with));
+            }
+            DateRule other = DateRule.at(moment(decisions.term()));
+            now = now.withCourse(
+                    "HYD 210",
+                    c -> c.withSection(c.section(section.code())
+                            .orElseThrow()
+                            .withStudents(List.of(new Student("1", "Wren Oakes", "w@quillmarsh.example")))
+                            .withNotes(Map.of("L1", "The gauge was dry"))
+                            .adjusted(new Adjustment("I1", "1", Map.of(Which.DUE, Optional.of(other)), "ill"))));
         }
         return now;
     }

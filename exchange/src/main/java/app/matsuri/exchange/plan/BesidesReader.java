@@ -11,6 +11,7 @@ import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Took;
+import app.matsuri.core.plan.Waiting;
 import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.plan.Weights;
 import java.time.DayOfWeek;
@@ -38,7 +39,20 @@ public final class BesidesReader {
                 in.objects("dayNotes", BesidesReader::dayNote),
                 in.objects("weekNotes", BesidesReader::weekNote),
                 weights(in),
-                in.objects("took", BesidesReader::took));
+                in.objects("took", BesidesReader::took),
+                in.objects("waits", BesidesReader::waiting));
+    }
+
+    /** A date that found no place when the course was rolled over; null when a fault leaves it without meaning. */
+    public static Waiting waiting(In in) {
+        String what = in.word("what", null, List.of("opens", "due", "closes", "pin", "begins", "ends"));
+        String id = in.required("id");
+        String section = in.text("section", null);
+        var old = in.moment("old");
+        var suggested = in.moment("suggested");
+        String why = in.text("why", "");
+        in.extra();
+        return what == null || id == null || why == null ? null : new Waiting(what, id, section, old, suggested, why);
     }
 
     /** How long a unit took in an earlier term; null when a fault leaves it without meaning. */

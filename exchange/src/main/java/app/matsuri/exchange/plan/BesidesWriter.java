@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Took;
+import app.matsuri.core.plan.Waiting;
 import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.plan.Weights;
 import java.util.LinkedHashMap;
@@ -108,6 +109,20 @@ public final class BesidesWriter {
             }
         });
         return differ;
+    }
+
+    /** Dates that found no place when the course was rolled over. */
+    public static List<Map<String, Object>> waits(List<Waiting> waits) {
+        return waits.stream()
+                .map(w -> new Out()
+                        .put("what", w.what())
+                        .put("id", w.id())
+                        .some("section", w.section())
+                        .some("old", w.old() == null ? null : Words.moment(w.old()))
+                        .some("suggested", w.suggested() == null ? null : Words.moment(w.suggested()))
+                        .unless("", "why", w.why())
+                        .map())
+                .toList();
     }
 
     /** How long units took in earlier terms. */

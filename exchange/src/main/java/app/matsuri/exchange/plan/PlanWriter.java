@@ -107,6 +107,7 @@ public final class PlanWriter {
                 .put("units", course.units().stream().map(PlanWriter::unit).toList())
                 .some("weights", BesidesWriter.weights(besides.weights()))
                 .some("took", BesidesWriter.took(besides.took()))
+                .some("waits", BesidesWriter.waits(besides.waits()))
                 .some(
                         "notices",
                         besides.notices().stream().map(BesidesWriter::notice).toList())

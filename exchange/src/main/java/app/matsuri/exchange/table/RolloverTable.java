@@ -23,7 +23,7 @@ public final class RolloverTable {
     public static void write(List<Rolled> rows, boolean courses, Writer out) {
         try (CsvWriter csv =
                 CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
-            List<String> head = List.of("section", "what", "id", "title", "old", "new", "why");
+            List<String> head = List.of("section", "what", "id", "title", "old", "new", "why", "state");
             csv.writeRecord(courses ? before("course", head) : head);
             for (Rolled row : rows) {
                 List<String> cells = List.of(
@@ -33,7 +33,8 @@ public final class RolloverTable {
                         row.title(),
                         row.old() == null ? "" : Words.moment(row.old()),
                         row.now() == null ? "" : Words.moment(row.now()),
-                        row.why());
+                        row.why(),
+                        Words.word(row.state()));
                 csv.writeRecord(courses ? before(row.course(), cells) : cells);
             }
         } catch (IOException e) {

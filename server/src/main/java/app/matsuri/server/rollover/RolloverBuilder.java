@@ -8,9 +8,11 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.rollover.RollBy;
 import app.matsuri.core.rollover.Rolled;
+import app.matsuri.core.rollover.Rolled.State;
 import app.matsuri.core.rollover.RolledOver;
 import app.matsuri.core.rollover.Rollover;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.exchange.plan.Words;
 import app.matsuri.server.rollover.RolloverView.RollOff;
 import app.matsuri.server.rollover.RolloverView.RollSpare;
 import app.matsuri.server.rollover.RolloverView.RollWay;
@@ -56,7 +58,11 @@ final class RolloverBuilder {
                         over.changeWeekday(),
                         over.landed(),
                         over.noSession(),
-                        over.hands().size()));
+                        over.hands().size(),
+                        over.rows().size(),
+                        over.count(State.KEPT) + over.count(State.CARRIED),
+                        over.count(State.HAND),
+                        over.count(State.LOST)));
                 chosen = word.equals(by) ? over : chosen;
             }
         } catch (Refused e) {
@@ -135,7 +141,8 @@ final class RolloverBuilder {
                 row.why(),
                 row.changesWeekday() ? weekday(row.old()) + " becomes " + weekday(row.now()) : null,
                 row.landed(),
-                hand ? row.hand() : null,
+                Words.word(row.state()),
+                hand ? row.why() : null,
                 row.suggested());
     }
 

@@ -43,8 +43,23 @@ public record RolloverView(
      *
      * @param by "class", "week", "teaching-week", "days=141" or "rule"
      * @param messes what it would mess up, in words
+     * @param hands things that wait for a hand or have no place, each once
+     * @param dates all dates, of every section
+     * @param placed those that have their place
+     * @param waiting those that wait for a hand
+     * @param lost those that have no place; with the two before they are all
      */
-    public record RollWay(String by, String messes, long weekdays, long landed, long noSession, long hands) {}
+    public record RollWay(
+            String by,
+            String messes,
+            long weekdays,
+            long landed,
+            long noSession,
+            long hands,
+            long dates,
+            long placed,
+            long waiting,
+            long lost) {}
 
     /**
      * A dated thing of a section, in the old term and in the new one.
@@ -53,7 +68,8 @@ public record RolloverView(
      * @param number of the unit in its course, from 0, which gives its pattern
      * @param weekday how its weekday changes, in words; null where it stays
      * @param landed it fell on a day off and went on
-     * @param hand why it waits for a hand; null where it does not
+     * @param state "kept", "carried", "hand" or "lost"
+     * @param hand why it waits for a hand or has no place; null where it has one
      */
     public record RolledRow(
             String course,
@@ -70,6 +86,7 @@ public record RolloverView(
             String why,
             @Nullable String weekday,
             boolean landed,
+            String state,
             @Nullable String hand,
             @Nullable LocalDateTime suggested) {}
 

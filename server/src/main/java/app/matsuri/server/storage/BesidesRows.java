@@ -59,7 +59,8 @@ final class BesidesRows {
                         n -> n.position,
                         n -> new WeekNote(n.firstDay, none(n.section), n.headline, RowReader.texts(n.targets))),
                 row.weights == null ? Weights.USUAL : RowReader.read(row.weights, BesidesReader::costs),
-                RowReader.list(row.took, BesidesReader::took));
+                RowReader.list(row.took, BesidesReader::took),
+                RowReader.list(row.waits, BesidesReader::waiting));
     }
 
     private <R extends Row, T> List<T> list(

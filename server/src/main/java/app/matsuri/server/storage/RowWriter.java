@@ -117,6 +117,7 @@ final class RowWriter {
         Map<String, Integer> weights = BesidesWriter.weights(course.besides().weights());
         row.weights = weights.isEmpty() ? null : json(weights);
         row.took = list(BesidesWriter.took(course.besides().took()));
+        row.waits = list(BesidesWriter.waits(course.besides().waits()));
         row.weekLimit = course.weekLimit();
         row.dayLimit = course.dayLimit();
         row.extra = extra(course.extra());

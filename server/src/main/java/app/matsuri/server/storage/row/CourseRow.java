@@ -28,6 +28,7 @@ public final class CourseRow implements Row {
     public int weekLimit;
     public String weights;
     public String took;
+    public String waits;
     public int dayLimit;
     public String extra;
 
