@@ -117,16 +117,18 @@ export async function signOut(): Promise<void> {
   await fetch("/api/session/end", { method: "POST", headers: { "X-XSRF-TOKEN": cookie("XSRF-TOKEN") } });
 }
 
-/** Opens a plan file as a new term. */
+/** Opens a plan file, or a bundle (.zip), as a new term. */
 export async function openPlan(file: Blob): Promise<Schemas["MadeTerm"]> {
-  if (file.size > 8 * 1024 * 1024) {
+  const bundle = file instanceof File && /[.]zip$/i.test(file.name);
+  const most = bundle ? 250 : 8;
+  if (file.size > most * 1024 * 1024) {
     throw new ProblemError(
       413,
       "too-large",
-      `That file has ${Math.round(file.size / 1024 / 1024)} MB; at most 8 MB are taken. Check that it is the right file.`,
+      `That file has ${Math.round(file.size / 1024 / 1024)} MB; at most ${most} MB are taken. Check that it is the right file.`,
     );
   }
-  const response = await fetch("/api/terms", {
+  const response = await fetch(bundle ? "/api/bundles" : "/api/terms", {
     method: "POST",
     headers: { "X-XSRF-TOKEN": cookie("XSRF-TOKEN"), "Content-Type": "application/octet-stream" },
     body: file,

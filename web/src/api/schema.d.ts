@@ -20,6 +20,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bundles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a term from a bundle */
+        post: operations["open_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drafts/{name}": {
         parameters: {
             query?: never;
@@ -322,6 +339,23 @@ export interface paths {
         put?: never;
         /** Brings a deleted term back */
         post: operations["bringBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/bundle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The term as one .zip: its plan file, what is attached, and its history where asked for */
+        get: operations["bundle"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2125,6 +2159,11 @@ export interface components {
             takes?: string | null;
             text: string;
         };
+        OpenedBundle: {
+            faults: components["schemas"]["Fault"][];
+            /** Format: int64 */
+            id: number;
+        };
         Outline: {
             noDate: components["schemas"]["OutlineItem"][];
             noSession: components["schemas"]["OutlineLesson"][];
@@ -2969,6 +3008,26 @@ export interface operations {
             };
         };
     };
+    open_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenedBundle"];
+                };
+            };
+        };
+    };
     read_1: {
         parameters: {
             query?: never;
@@ -3457,6 +3516,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    bundle: {
+        parameters: {
+            query?: {
+                history?: boolean;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
             };
         };
     };

@@ -111,6 +111,12 @@ async function open(event: Event) {
           >plan file</a
         >
         <template v-if="term.role === 'own'">
+          <a
+            :href="`/api/terms/${term.id}/bundle?history=true`"
+            title="the plan file, what is attached to things, and the history, as one .zip"
+            :aria-label="`Bundle of ${term.name}, from ${dayMonth(term.first)}`"
+            >bundle</a
+          >
           <button
             type="button"
             class="btn quiet"
@@ -180,12 +186,12 @@ async function open(event: Event) {
     <div class="actions begin">
       <RouterLink to="/new" class="btn go">New term</RouterLink>
       <button type="button" class="btn" :disabled="busy" @click="chooser?.click()">
-        {{ busy ? "Opening…" : "Open a plan file" }}
+        {{ busy ? "Opening…" : "Open a plan file or bundle" }}
       </button>
       <input
         ref="chooser"
         type="file"
-        accept=".json,application/json"
+        accept=".json,.zip,application/json,application/zip"
         class="vh"
         tabindex="-1"
         aria-label="Plan file"

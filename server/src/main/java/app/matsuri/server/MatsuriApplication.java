@@ -1,9 +1,13 @@
 package app.matsuri.server;
 
+import app.matsuri.server.command.CommandLine;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
@@ -14,7 +18,11 @@ import org.springframework.context.annotation.Bean;
 @ConfigurationPropertiesScan
 public class MatsuriApplication {
 
-    public static void main(String[] arguments) {
+    public static void main(String[] arguments) throws IOException {
+        if (arguments.length > 1 && arguments[0].equals("--command")) {
+            List<String> command = List.of(arguments).subList(2, arguments.length);
+            System.exit(CommandLine.run(Path.of(arguments[1]), command, System.out, System.err));
+        }
         SpringApplication.run(MatsuriApplication.class, arguments);
     }
 

@@ -41,7 +41,7 @@ public record Tell(String course, String section, LocalDate upTo, String why, Lo
             if (section != null && !section.equals(of.code())) {
                 continue;
             }
-            List<Untold> differing = ToTell.differing(schedule, upTo);
+            List<Untold> differing = ToTell.differing(schedule, upTo, at);
             boolean further =
                     of.told().begun() && !Objects.equals(upTo, of.told().upTo());
             if (!differing.isEmpty() || further) {

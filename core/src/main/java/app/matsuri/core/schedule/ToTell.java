@@ -40,7 +40,7 @@ public final class ToTell {
      * Nothing where they were told nothing yet, and nothing that lies behind the day up to which they were told.
      */
     public static List<Untold> differing(SectionSchedule in) {
-        return in.section().told().begun() ? differing(in, planned(in)) : List.of();
+        return in.section().told().begun() ? differing(in, planned(in, null)) : List.of();
     }
 
     /** Likewise, with what is planned. */
@@ -54,17 +54,20 @@ public final class ToTell {
     }
 
     /**
-     * What students have not been told, or told otherwise, with what was told already and of the rest only up to a day.
+     * What students have not been told, or told otherwise, with what was told already and of the rest only up to a day. Spare days are
+     * no lessons to tell, and what is hidden from students is passed over until it shows.
      *
      * @param upTo the last day; null for all
+     * @param at when they are told, in the term's zone; null where it is not known, and what is hidden stays so
      */
-    public static List<Untold> differing(SectionSchedule in, LocalDate upTo) {
-        return differing(in, planned(in), upTo);
+    public static List<Untold> differing(SectionSchedule in, LocalDate upTo, LocalDateTime at) {
+        return differing(in, planned(in, at), upTo);
     }
 
     private static List<Untold> differing(SectionSchedule in, Map<Thing, LocalDateTime> is, LocalDate upTo) {
         Told told = in.section().told();
         Map<Thing, LocalDateTime> was = told(told);
+        was.keySet().removeIf(thing -> passedOver(in, thing) && !is.containsKey(thing));
         List<Untold> differing = new ArrayList<>();
         for (Thing thing : union(is, was)) {
             LocalDateTime from = was.get(thing);
@@ -108,8 +111,8 @@ public final class ToTell {
             if (!is.section().told().begun() || old.isEmpty()) {
                 continue;
             }
-            Map<Thing, LocalDateTime> from = planned(old.get());
-            Map<Thing, LocalDateTime> to = planned(is);
+            Map<Thing, LocalDateTime> from = planned(old.get(), null);
+            Map<Thing, LocalDateTime> to = planned(is, null);
             if (from.equals(to)) {
                 continue;
             }
@@ -160,19 +163,38 @@ public final class ToTell {
         return upTo == null || date != null && !date.toLocalDate().isAfter(upTo);
     }
 
-    private static Map<Thing, LocalDateTime> planned(SectionSchedule in) {
+    private static Map<Thing, LocalDateTime> planned(SectionSchedule in, LocalDateTime at) {
         Map<Thing, LocalDateTime> dates = new LinkedHashMap<>();
         for (Placement placement : in.placements()) {
-            if (placement.placed()) {
+            if (placement.placed() && !placement.lesson().reserve()) {
                 LocalDate day = in.sessions().get(placement.first()).date();
                 dates.put(new Thing(Untold.LESSON, placement.lesson().id()), day.atStartOfDay());
             }
         }
-        in.dates().forEach(item -> put(dates, item));
+        in.dates().stream().filter(item -> !hidden(item, at)).forEach(item -> put(dates, item));
         in.notices().stream()
                 .filter(n -> n.own(in) && n.notice().reach() != Notice.Reach.OWN)
+                .filter(n -> n.notice().hiddenUntil() == null || shows(n.hiddenUntil(), at))
                 .forEach(n -> put(dates, n.asItem(in)));
         return dates;
+    }
+
+    private static boolean hidden(ItemDates item, LocalDateTime at) {
+        return item.item().details().hidden() && !shows(item.opens(), at);
+    }
+
+    private static boolean shows(Resolved from, LocalDateTime at) {
+        return at != null && from != null && from.resolved() && !from.at().isAfter(at);
+    }
+
+    /** Whether it is a spare day, or something that students are not to see. */
+    private static boolean passedOver(SectionSchedule in, Thing thing) {
+        if (thing.lesson()) {
+            Placement placement = in.byLesson().get(thing.id());
+            return placement != null && placement.lesson().reserve();
+        }
+        ItemDates item = in.byItem().get(thing.id());
+        return item != null && item.item().details().hidden();
     }
 
     private static void put(Map<Thing, LocalDateTime> dates, ItemDates item) {

@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Anchor;
@@ -16,10 +17,14 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.ItemDetails;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.Told;
+import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
@@ -137,6 +142,24 @@ class TellTest {
         assertThat(differing(moved)).isEmpty();
         Decisions further = make(moved, tell(day("2026-09-14")));
         assertThat(told(further).lessons()).containsEntry("L5", day("2026-09-14"));
+    }
+
+    @Test
+    void spareDaysAndWhatIsHiddenAreNotTold() {
+        Lesson spare =
+                new Lesson("S", "Spare day", 1, 1, false, false, true, null, 0, "", LessonDetails.NONE, Extra.NONE);
+        Item key = Item.of("K", "L1", "other", "Answer key", DateRule.at(at("2026-09-25T10:00")))
+                .withRules(Map.of(Which.OPENS, DateRule.at(at("2026-09-20T10:00"))));
+        Item hidden = key.withDetails(
+                new ItemDetails(null, "", "", "", List.of(), List.of(), List.of(), ItemDetails.ALL, List.of(), true));
+        Decisions plan =
+                plan(sectionA(), Unit.of("U", "Unit", List.of(Lesson.of("L1", "Rain", 1), spare), List.of(hidden)));
+        Told before = told(make(plan, new Tell(HYD, "A", null, "", at("2026-09-10T09:00"))));
+        assertThat(before.lessons()).containsOnlyKeys("L1");
+        assertThat(before.work()).isEmpty();
+        Decisions after = make(plan, new Tell(HYD, "A", null, "", at("2026-09-21T09:00")));
+        assertThat(told(after).work()).as("it shows by then").containsOnlyKeys("K");
+        assertThat(differing(after)).isEmpty();
     }
 
     @Test

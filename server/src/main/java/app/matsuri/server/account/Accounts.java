@@ -59,7 +59,19 @@ public class Accounts implements UserDetailsService {
         return find(signIn).orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
 
-    private Optional<SignedIn> find(String signIn) {
+    /** What the people of a workspace sign in with. */
+    @Transactional(readOnly = true)
+    public String namesOf(long workspaceId) {
+        return String.join(
+                ", ",
+                entities.createQuery("select signIn from Account where workspaceId = :w order by id", String.class)
+                        .setParameter("w", workspaceId)
+                        .getResultList());
+    }
+
+    /** Who signs in so; empty for nobody. */
+    @Transactional(readOnly = true)
+    public Optional<SignedIn> find(String signIn) {
         return entities.createQuery("from Account where signIn = :s", Account.class)
                 .setParameter("s", signIn.strip().toLowerCase(Locale.ROOT))
                 .getResultStream()

@@ -1,7 +1,5 @@
 package app.matsuri.server.files;
 
-import app.matsuri.exchange.file.FileKind;
-import app.matsuri.exchange.file.Given;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
@@ -10,11 +8,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.time.Clock;
-import java.time.Instant;
-import java.util.HexFormat;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -33,17 +26,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(path = "/api/terms/{termId}/files")
 class FileController {
 
-    /** The most that one term keeps, in bytes: 200 MB. */
-    private static final long MOST_TOGETHER = 200_000_000;
-
     private final Access access;
     private final EntityManager entities;
-    private final Clock clock;
+    private final StoredFiles files;
 
-    FileController(Access access, EntityManager entities, Clock clock) {
+    FileController(Access access, EntityManager entities, StoredFiles files) {
         this.access = access;
         this.entities = entities;
-        this.clock = clock;
+        this.files = files;
     }
 
     /** A file that was kept. */
@@ -57,43 +47,7 @@ class FileController {
             @RequestParam String name,
             @RequestBody byte[] content) {
         access.change(by, termId);
-        String shown = name.replaceAll("[\\\\/\\p{Cntrl}]", "_").strip();
-        shown = shown.substring(Math.max(0, shown.length() - 300));
-        if (shown.isEmpty()) {
-            throw new Problem(HttpStatus.BAD_REQUEST, "no-name", "No name", "Give the file a name.");
-        }
-        String type = FileKind.of(new Given(shown, content));
-        String id = digest(content);
-        if (entities.find(StoredFile.class, new StoredFile.Key(termId, id)) == null) {
-            Long had = entities.createQuery("select sum(size) from StoredFile where termId = :t", Long.class)
-                    .setParameter("t", termId)
-                    .getSingleResult();
-            if ((had == null ? 0 : had) + content.length > MOST_TOGETHER) {
-                throw new Problem(
-                        HttpStatus.CONTENT_TOO_LARGE,
-                        "files-full",
-                        "No room",
-                        "The files of this term have 200 MB, which is all that is kept. Keep a link instead.");
-            }
-            StoredFile file = new StoredFile();
-            file.termId = termId;
-            file.id = id;
-            file.name = shown;
-            file.mediaType = type;
-            file.size = content.length;
-            file.content = content;
-            file.storedAt = Instant.now(clock);
-            entities.persist(file);
-        }
-        return new FileKept(id, shown, type, content.length);
-    }
-
-    private static String digest(byte[] content) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return files.keep(termId, name, content);
     }
 
     @Transactional(readOnly = true)

@@ -1,13 +1,16 @@
 package app.matsuri.server.findings;
 
+import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.Moment;
 import app.matsuri.server.colleague.Access;
+import app.matsuri.server.files.StoredFiles;
 import app.matsuri.server.wall.WallBuilder;
 import app.matsuri.server.wall.WallView.FindingView;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,17 +25,28 @@ class FindingsController {
 
     private final Access access;
     private final Moment moment;
+    private final StoredFiles files;
 
-    FindingsController(Access access, Moment moment) {
+    FindingsController(Access access, Moment moment, StoredFiles files) {
         this.access = access;
         this.moment = moment;
+        this.files = files;
     }
 
     @GetMapping("/findings")
     List<FindingView> findings(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
         Decisions decisions = access.look(by, termId).decisions();
-        return Findings.of(Schedule.of(decisions), moment.day(decisions)).stream()
-                .map(WallBuilder::view)
-                .toList();
+        List<Finding> findings = new ArrayList<>(Findings.of(Schedule.of(decisions), moment.day(decisions)));
+        files.missing(termId, decisions).forEach(use -> findings.add(missing(use)));
+        return findings.stream().map(WallBuilder::view).toList();
+    }
+
+    private static Finding missing(StoredFiles.Use use) {
+        return new Finding(
+                "file-missing",
+                Finding.Severity.WARNING,
+                new Finding.About(use.what(), use.course(), "", use.id()),
+                "“" + use.file().name() + "”, attached to “" + use.title() + "”, is not kept here: attach it again.",
+                null);
     }
 }

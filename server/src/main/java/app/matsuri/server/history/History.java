@@ -1,9 +1,11 @@
 package app.matsuri.server.history;
 
+import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.history.HistoryEntry.Kind;
 import app.matsuri.server.storage.Beside;
 import app.matsuri.server.storage.Delta;
+import app.matsuri.server.storage.Rows;
 import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
@@ -15,13 +17,20 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The history of terms. Callers have made sure that the term is the workspace's own. */
 @Component
 public class History {
+
+    private static final Logger LOG = LoggerFactory.getLogger(History.class);
 
     private final EntityManager entities;
     private final Clock clock;
@@ -93,6 +102,98 @@ public class History {
                 .getResultStream()
                 .map(Delta::of)
                 .toList();
+    }
+
+    /** The whole history as JSON, for a bundle. */
+    @Transactional(readOnly = true)
+    public String json(long termId) {
+        ArrayNode all = Json.MAPPER.createArrayNode();
+        entities.createQuery("from HistoryEntry where termId = :t order by seq", HistoryEntry.class)
+                .setParameter("t", termId)
+                .getResultStream()
+                .forEach(e -> {
+                    ObjectNode node = all.addObject()
+                            .put("seq", e.seq)
+                            .put("at", e.madeAt.toString())
+                            .put("who", e.accountName)
+                            .put("kind", e.kind.name())
+                            .put("sentence", e.sentence);
+                    if (e.ofSeq != null) {
+                        node.put("of", e.ofSeq.longValue());
+                    }
+                    if (e.name != null) {
+                        node.put("name", e.name);
+                    }
+                    node.set("delta", Json.read(e.delta));
+                    entities.detach(e);
+                });
+        return Json.write(all);
+    }
+
+    /**
+     * Puts a history in place of that of a new term, where it leads to what the term is.
+     *
+     * @return whether it does; where it does not, nothing changes
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public boolean bring(Stored stored, SignedIn by, String json) {
+        List<HistoryEntry> entries = new ArrayList<>();
+        int done = 0;
+        int undone = 0;
+        try {
+            for (JsonNode node : Json.read(json)) {
+                node.path("delta").path("steps").forEach(step -> {
+                    of(step.get("before"), stored.termId());
+                    of(step.get("after"), stored.termId());
+                });
+                HistoryEntry entry = new HistoryEntry();
+                entry.termId = stored.termId();
+                entry.seq = node.path("seq").longValue();
+                entry.madeAt = Instant.parse(node.path("at").stringValue());
+                entry.accountId = by.accountId();
+                entry.accountName = node.path("who").stringValue();
+                entry.kind = Kind.valueOf(node.path("kind").stringValue());
+                entry.ofSeq = node.has("of") ? Long.valueOf(node.path("of").longValue()) : null;
+                entry.sentence = node.path("sentence").stringValue();
+                entry.name = node.has("name") ? node.path("name").stringValue() : null;
+                entry.delta = Json.write(node.get("delta"));
+                entries.add(entry);
+                undone = entry.kind == Kind.CHANGE ? 0 : undone + (entry.kind == Kind.UNDO ? 1 : 0);
+                undone -= entry.kind == Kind.REDO ? 1 : 0;
+                done += entry.kind == Kind.BEGIN ? 0 : entry.kind == Kind.UNDO ? -1 : 1;
+                boolean begins = entry.kind == Kind.BEGIN == (entries.size() == 1);
+                if (entry.seq != entries.size() || !begins || done < 0 || undone < 0) {
+                    return false;
+                }
+            }
+            Rows rows = stored.rows();
+            for (int i = entries.size() - 1; i >= 0; i--) {
+                Delta delta = Delta.of(entries.get(i).delta);
+                if (!delta.leadsTo(rows)) {
+                    return false;
+                }
+                rows = delta.inverse().applyTo(rows);
+            }
+        } catch (RuntimeException e) {
+            LOG.warn("a bundle's history cannot be read", e);
+            return false;
+        }
+        if (entries.isEmpty()) {
+            return false;
+        }
+        entities.createQuery("delete from HistoryEntry where termId = :t")
+                .setParameter("t", stored.termId())
+                .executeUpdate();
+        entries.forEach(entities::persist);
+        entities.flush();
+        entities.clear();
+        return true;
+    }
+
+    private static void of(JsonNode row, long termId) {
+        if (row instanceof ObjectNode object && object.has("termId")) {
+            object.put("termId", termId);
+        }
     }
 
     /** Gives a moment a name, or takes it away (null). */

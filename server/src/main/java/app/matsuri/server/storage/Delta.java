@@ -75,6 +75,17 @@ public record Delta(List<Step> steps) {
                 steps.stream().map(s -> new Step(s.after(), s.before())).toList());
     }
 
+    /** Whether the rows hold what it leads to. */
+    public boolean leadsTo(Rows rows) {
+        for (Step step : steps) {
+            Row now = rows.get(step.key());
+            if (now == null || step.after() == null ? now != step.after() : !same(now, step.after())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** The rows after it. */
     public Rows applyTo(Rows rows) {
         Rows changed = rows.copy();

@@ -82,6 +82,33 @@ public class TermStore {
         return new Stored(termId, version, rows, RowReader.decisions(rows));
     }
 
+    /** A term with the workspace that it belongs to. */
+    public record Owned(Stored stored, long workspaceId) {}
+
+    /** Every term of every workspace, for whoever owns the data; without those that were deleted. */
+    @Transactional(readOnly = true)
+    public List<Owned> everywhere() {
+        List<Owned> terms = new ArrayList<>();
+        entities.createQuery("from TermRecord where deletedAt is null order by id", TermRecord.class)
+                .getResultList()
+                .forEach(t -> terms.add(new Owned(read(t.id, t.version), t.workspaceId)));
+        return terms;
+    }
+
+    /**
+     * The term, whosever it is, for whoever owns the data.
+     *
+     * @throws NoSuchTerm when there is none
+     */
+    @Transactional(readOnly = true)
+    public Stored any(long termId) {
+        TermRecord term = entities.find(TermRecord.class, termId);
+        if (term == null || term.deletedAt != null) {
+            throw new NoSuchTerm();
+        }
+        return load(term.workspaceId, termId);
+    }
+
     private long version(long workspaceId, long termId) {
         return entities.createQuery(
                         "select version from TermRecord where id = :t and workspaceId = :w and deletedAt is null",

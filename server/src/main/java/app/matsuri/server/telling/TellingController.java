@@ -55,7 +55,7 @@ class TellingController {
 
     private static SectionTold section(SectionSchedule in, List<HandIn> handIns, LocalDateTime now) {
         Told told = in.section().told();
-        List<Untold> differing = told.begun() ? ToTell.differing(in) : ToTell.differing(in, null);
+        List<Untold> differing = told.begun() ? ToTell.differing(in) : ToTell.differing(in, null, now);
         Telling last = told.tellings().isEmpty()
                 ? null
                 : told.tellings().get(told.tellings().size() - 1);

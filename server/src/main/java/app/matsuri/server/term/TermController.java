@@ -5,9 +5,9 @@ import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.PlanFile;
 import app.matsuri.server.Today;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.bundle.Bundles;
 import app.matsuri.server.change.ChangeService;
 import app.matsuri.server.colleague.Access;
-import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import app.matsuri.server.wall.WallView;
@@ -41,13 +41,15 @@ class TermController {
     private final Access access;
     private final ChangeService changes;
     private final Walls walls;
+    private final Bundles bundles;
     private final Today today;
 
-    TermController(TermStore store, Access access, ChangeService changes, Walls walls, Today today) {
+    TermController(TermStore store, Access access, ChangeService changes, Walls walls, Bundles bundles, Today today) {
         this.store = store;
         this.access = access;
         this.changes = changes;
         this.walls = walls;
+        this.bundles = bundles;
         this.today = today;
     }
 
@@ -102,21 +104,11 @@ class TermController {
     @PostMapping(consumes = "application/octet-stream")
     @ResponseStatus(HttpStatus.CREATED)
     MadeTerm open(@AuthenticationPrincipal SignedIn by, @RequestBody byte[] file) {
-        PlanFile.Reading reading = PlanFile.read(file);
-        if (reading.decisions() == null) {
-            long wrong = reading.faults().stream()
-                    .filter(f -> f.severity() != Fault.Severity.REMARK)
-                    .count();
-            throw new Problem(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    "plan-file-at-fault",
-                    "The plan file cannot be opened",
-                    wrong == 1
-                            ? reading.faults().get(0).message()
-                            : "It has " + wrong + " faults; each is listed with its place. Nothing was stored.",
-                    reading.faults());
-        }
-        return new MadeTerm(changes.begin(by, reading.decisions()).termId(), reading.faults());
+        PlanFile.Reading reading = Bundles.read(file);
+        long termId = changes.begin(by, reading.decisions()).termId();
+        List<Fault> faults = new ArrayList<>(reading.faults());
+        faults.addAll(bundles.lacking(termId, reading.decisions()));
+        return new MadeTerm(termId, faults);
     }
 
     @GetMapping("/{termId}/plan")
