@@ -33,6 +33,9 @@ import java.util.Set;
 final class Dates {
 
     private final Course course;
+    /** Its code, to name it. */
+    private final String section;
+
     private final TeachingCalendar calendar;
     private final Sessions sessions;
     private final Map<String, Placement> byLesson = new HashMap<>();
@@ -42,6 +45,7 @@ final class Dates {
 
     Dates(Course course, String section, TeachingCalendar calendar, Sessions sessions, List<Placement> placements) {
         this.course = course;
+        this.section = section;
         this.calendar = calendar;
         this.sessions = sessions;
         for (Placement placement : placements) {
@@ -183,7 +187,7 @@ final class Dates {
                 .filter(l -> !byLesson.get(l.id()).leftOut())
                 .toList();
         if (here.isEmpty()) {
-            return Resolved.unresolved("the section leaves out every lesson of “" + unit.title() + "”");
+            return Resolved.unresolved(section + " leaves out every lesson of “" + unit.title() + "”");
         }
         return lesson(here.get(edge == Edge.START ? 0 : here.size() - 1).id(), edge);
     }
@@ -195,7 +199,7 @@ final class Dates {
         }
         String title = "“" + placement.lesson().title() + "”";
         if (placement.leftOut()) {
-            return Resolved.unresolved("the section leaves out " + title);
+            return Resolved.unresolved(section + " leaves out " + title);
         }
         if (!placement.placed()) {
             return Resolved.unresolved(title + " has no session");

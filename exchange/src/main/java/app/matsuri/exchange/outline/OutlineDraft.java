@@ -149,9 +149,15 @@ final class OutlineDraft {
                         .filter(l -> l.title().equalsIgnoreCase(title) || l.id().equalsIgnoreCase(title))
                         .findFirst();
         unit.at = known.orElseGet(() -> newLesson(title, length));
-        return unit.at.id() + (known.isPresent() ? ", which is there" : " " + sessions(length));
+        return unit.at.id() + (known.isPresent() ? ", which is there" : " " + sessions(length) + flags(unit.at));
     }
 
+    /** What its words say of it, as it was read. */
+    private static String flags(Lesson lesson) {
+        return (lesson.optional() ? ", may be left out" : "") + (lesson.reserve() ? ", a spare day" : "");
+    }
+
+    /** A lesson as its words say it: no flag is set that they do not name, and it may not be shortened. */
     private Lesson newLesson(String title, int length) {
         OneUnit unit = last();
         boolean spare = title.matches("(?i)(spare|catch[- ]?up|buffer|reserve).*");
@@ -163,8 +169,8 @@ final class OutlineDraft {
                 unit.code + number,
                 title.strip(),
                 length,
-                1,
-                title.matches("(?i).*\\boptional\\b.*"),
+                length,
+                title.matches("(?i).*\\b(?:optional|if (?:there is )?time(?: permits| allows)?)\\b.*"),
                 false,
                 spare,
                 null,

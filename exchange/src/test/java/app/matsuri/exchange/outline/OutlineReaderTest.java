@@ -68,6 +68,20 @@ class OutlineReaderTest {
     }
 
     @Test
+    void noFlagIsSetThatItsWordsDoNotName() {
+        OutlineReader.Reading reading = OutlineReader.read(
+                "Basins\n  Rain (3)\n  Review\n  Divides, if time\n  Wells (optional)\n  Spare day", DAYS);
+        List<Lesson> lessons = reading.units().get(0).lessons();
+        assertThat(lessons).extracting(Lesson::minLength).containsExactly(3, 1, 1, 1, 1);
+        assertThat(lessons).extracting(Lesson::optional).containsExactly(false, false, true, true, false);
+        assertThat(lessons).extracting(Lesson::reserve).containsExactly(false, false, false, false, true);
+        assertThat(lessons).noneMatch(Lesson::joinable);
+        assertThat(reading.units().get(0).yields()).isNull();
+        assertThat(reading.lines().get(3).said()).contains("may be left out");
+        assertThat(reading.lines().get(5).said()).contains("a spare day");
+    }
+
+    @Test
     void whatIsNotUnderstoodIsKeptAndMarked() {
         OutlineReader.Reading reading =
                 OutlineReader.read("Basins\n  One\n    Essay, due sometime soon\n    due 3 nov", DAYS);
