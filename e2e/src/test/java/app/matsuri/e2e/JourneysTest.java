@@ -218,9 +218,15 @@ class JourneysTest {
         try (Page page = Page.open(App.demo())) {
             page.withPlan("I. Tolvanen", AUTUMN);
             page.drag("[data-drag='item:topic']", day("2026-10-20"));
+            page.seeText(".strip", "in A 1 due date changes; in B 1 due date changes");
+            page.press("Apply");
             page.seeText(".notice", "Move “Project: topic” to Tue 20 Oct");
             assertThat(page.text(day("2026-10-20"))).contains("Topic");
             page.drag(day("2026-10-20") + " [data-drag='item:topic']", day("2026-10-23"));
+            page.seeText(".strip", "to Fri 23 Oct");
+            page.pressLabel("only in A");
+            page.seeText(".strip", "in section A: 1 due date changes");
+            page.press("Apply");
             page.seeText(".notice", "to Fri 23 Oct");
             page.click(day("2026-10-23"));
             assertThat(page.see(".slip ol li:nth-child(3), .slip ol li:last-child")
@@ -266,6 +272,8 @@ class JourneysTest {
             page.touch("touchMove", List.of(from.get(0) + 10, from.get(1) + 10));
             page.touch("touchMove", to);
             page.touch("touchEnd", null);
+            page.seeText(".strip", "Move “Project: topic” to Thu 22 Oct");
+            page.press("Apply");
             page.seeText(".notice", "Move “Project: topic” to Thu 22 Oct");
         }
     }

@@ -225,6 +225,8 @@ class LayingOutJourneysTest {
             page.press("choose these");
             page.seeText(".chosen-bar", "4 chosen");
             page.drag(".ol [data-drag='item:read-11']", day("2026-10-21"));
+            page.seeText(".strip", "Move 4 things to Wed 21 Oct: in A");
+            page.press("Apply");
             page.seeText(".notice", "Move 4 things to Wed 21 Oct");
             assertThat(page.text(day("2026-10-21"))).contains("Read 11");
             page.press("Undo");

@@ -89,7 +89,7 @@ class NoticesJourneysTest {
             page.see(day("2026-10-14") + " .pencil");
             // the topic is due on Fri 16 Oct, fixed; moved by hand, the span comes along and is proposed
             page.drag(day("2026-10-16") + " [data-drag='item:topic']", day("2026-10-21"));
-            page.seeText(".strip", "notices move");
+            page.seeText(".strip", "1 notice moves");
             page.press("Apply");
             page.seeText(day("2026-10-14"), "Find a topic");
         }

@@ -70,7 +70,7 @@ class RolloverJourneysTest {
     @Test
     void whatNeedsAHandIsTakenAndRollingTwiceSaysSo() throws Exception {
         try (Page page = between(DEMO.resolve("spring-2027.json"))) {
-            page.seeText(".rolled", "Needs a hand first: 7");
+            page.seeText(".rolled", "Needs a hand first: 9");
             page.seeText(".rolled .maybe", "Mon 25 Jan, 12:00");
             page.press("Take all");
             page.seeText(".rolled", "Needs a hand first: 1");

@@ -72,6 +72,18 @@ public final class Ways {
                 Optimum.of(ways.now.stretch()));
     }
 
+    /**
+     * The steps that make the most room at the least cost. Nothing is left out that nobody said may be: such lessons stay in
+     * their order, and the last find no class. Empty where the cheapest plan cannot be reached by steps.
+     */
+    public static List<Way.Step> fitting(SectionSchedule in) {
+        Ways ways = new Ways(in, in, null);
+        List<Way.Step> steps =
+                Steps.of(ways.now, Optimum.of(ways.now.stretch())).orElse(List.of());
+        Set<String> unasked = ways.unasked(steps);
+        return With.without(steps, step -> step.change() instanceof LeaveOut out && unasked.contains(out.lesson()));
+    }
+
     /** When the first class begins that was lost, or that has other lessons, between two schedules of a section; empty for none. */
     public static Optional<LocalDateTime> hand(SectionSchedule before, SectionSchedule after) {
         Set<LocalDateTime> lost = lost(before, after);

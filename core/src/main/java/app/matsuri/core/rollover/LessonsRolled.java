@@ -285,7 +285,7 @@ final class LessonsRolled {
         return last;
     }
 
-    /** A row for each lesson of a unit that the section does not leave out. */
+    /** A row for each lesson of a unit that the section did not leave out before. */
     void rows(Unit unit, SectionSchedule is, List<Rolled> rows) {
         String code = is.section().code();
         SectionSchedule had = in.had.get(code);
@@ -293,7 +293,7 @@ final class LessonsRolled {
         for (Lesson lesson : unit.lessons()) {
             Placement now = is.byLesson().get(lesson.id());
             Placement was = had.byLesson().get(lesson.id());
-            if (now == null || now.leftOut()) {
+            if (now == null || now.leftOut() && was.leftOut()) {
                 continue;
             }
             LocalDateTime old = had.start(lesson.id()).orElse(null);
@@ -302,7 +302,7 @@ final class LessonsRolled {
             boolean dated = raw != null && raw.at() != null && !byClass;
             boolean noClass = dated && on(is, raw.at().toLocalDate()).isEmpty();
             String why = start == null
-                    ? lack(is, now)
+                    ? now.leftOut() ? "left out, so that the rest fits" : lack(is, now)
                     : dated
                             ? raw.why() + moved(is, raw, noClass, start)
                             : "session " + (now.first() + 1) + " of "

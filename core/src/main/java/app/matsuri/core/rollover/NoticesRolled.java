@@ -17,6 +17,7 @@ import java.time.LocalTime;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -135,17 +136,24 @@ final class NoticesRolled {
             if (was == null && now == null) {
                 continue;
             }
-            rows.add(row(is, notice, "begins", was == null ? null : was.begins(), now));
+            rows.add(row(is, notice, "begins", was == null ? null : was.begins(), now, rows));
             if (was != null
                     && was.ends() != null
                     && !was.ends().equals(was.begins())
                     && !notice.when().series()) {
-                rows.add(row(is, notice, "ends", was.ends(), now));
+                rows.add(row(is, notice, "ends", was.ends(), now, rows));
             }
         }
     }
 
-    private Rolled row(SectionSchedule is, Notice notice, String what, LocalDateTime old, NoticeDates.Entry entry) {
+    /** @param before the rows of what it may hang on */
+    private Rolled row(
+            SectionSchedule is,
+            Notice notice,
+            String what,
+            LocalDateTime old,
+            NoticeDates.Entry entry,
+            List<Rolled> before) {
         LocalDateTime now = entry == null ? null : what.equals("begins") ? entry.begins() : entry.ends();
         Carried carried = said.get(notice.id() + " " + what);
         NoticeTime time = notice.when(is.section().code());
@@ -156,6 +164,14 @@ final class NoticesRolled {
                         ? carried.why()
                         : entry != null && !entry.resolved() ? entry.why() : rule == null ? "" : RuleSaid.of(rule);
         boolean gone = lost.contains(notice.id() + " " + what) || now == null;
+        boolean waits = gone
+                && rule != null
+                && rule.anchor() instanceof Anchor.OfItem of
+                && before.stream()
+                        .anyMatch(r -> r.state() == Rolled.State.HAND
+                                && r.section().equals(is.section().code())
+                                && r.id().equals(of.item())
+                                && r.what().equals(of.which().name().toLowerCase(Locale.ROOT)));
         return new Rolled(
                 in.code,
                 is.section().code(),
@@ -167,7 +183,9 @@ final class NoticesRolled {
                 gone ? null : now,
                 why,
                 !gone && carried != null && carried.landed(),
-                gone ? Rolled.State.LOST : carried != null ? Rolled.State.CARRIED : Rolled.State.KEPT,
+                waits
+                        ? Rolled.State.HAND
+                        : gone ? Rolled.State.LOST : carried != null ? Rolled.State.CARRIED : Rolled.State.KEPT,
                 gone && carried != null ? carried.at() : null);
     }
 

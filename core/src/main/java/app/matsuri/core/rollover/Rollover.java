@@ -4,7 +4,9 @@ import app.matsuri.core.change.BringCourses;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Waiting;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.plan.With;
@@ -19,6 +21,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 
@@ -82,7 +85,7 @@ public record Rollover(
         }
         now = keepingPartners(now);
         if (fit) {
-            now = fitted(now, notes);
+            now = fitted(now, rolled, notes);
         }
         Schedule schedule = Schedule.of(now);
         List<Rolled> rows = new ArrayList<>();
@@ -174,25 +177,47 @@ public record Rollover(
         return all;
     }
 
-    private Decisions fitted(Decisions in, List<String> notes) {
+    /** One section of a course, as if there were no other course. */
+    private static SectionSchedule alone(Decisions in, String code, String section) {
+        return Schedule.of(in.withCourses(List.of(in.course(code).orElseThrow())))
+                .section(code, section)
+                .orElseThrow();
+    }
+
+    /** The section without the days that hold lessons on their number by class, so that they can come closer. */
+    private Section unfixed(CourseRolled of, Section given) {
+        Section section = given;
+        for (Unit unit : of.units) {
+            for (Lesson lesson : unit.lessons()) {
+                boolean pinned = section.pins()
+                        .getOrDefault(lesson.id(), Optional.empty())
+                        .isPresent();
+                if (pinned && !taken.containsKey(new Taken(of.code, Rolled.PIN, lesson.id()))) {
+                    section = section.withPin(lesson.id(), null);
+                }
+            }
+        }
+        return section;
+    }
+
+    private Decisions fitted(Decisions in, List<CourseRolled> rolled, List<String> notes) {
         Decisions now = in;
-        for (String code : courses) {
+        for (CourseRolled one : rolled) {
+            String code = one.code;
             for (Section section : in.course(code).orElseThrow().sections()) {
-                SectionSchedule follows = Schedule.of(
-                                now.withCourses(List.of(now.course(code).orElseThrow())))
-                        .section(code, section.code())
-                        .orElseThrow();
+                SectionSchedule follows = alone(now, code, section.code());
                 if (follows.placements().stream().noneMatch(p -> p.noSession())) {
                     continue;
                 }
-                Way way = Ways.tidy(follows);
-                Map<String, Integer> kinds = new LinkedHashMap<>();
-                for (Way.Step step : way.steps() == null ? List.<Way.Step>of() : way.steps()) {
+                now = now.withCourse(code, c -> c.withSection(unfixed(one, section)));
+                follows = alone(now, code, section.code());
+                Set<String> did = new LinkedHashSet<>();
+                for (Way.Step step : Ways.fitting(follows)) {
                     now = Change.make(step.change(), now).decisions();
-                    kinds.merge(step.sentence(), 1, Integer::sum);
+                    did.add(step.sentence());
                 }
-                if (way.steps() != null) {
-                    notes.add(code + " " + section.code() + " made to fit: " + String.join("; ", kinds.keySet()) + ".");
+                if (!did.isEmpty()) {
+                    notes.add(code + " " + section.code() + " made to fit: " + String.join("; ", did) + ".");
                 }
             }
         }

@@ -311,8 +311,40 @@ class RolloverTest {
         RolledOver fitted = new Rollover(
                         from, List.of("HYD 210"), Set.of(), new RollBy.ByClass(), Map.of(), true, false)
                 .into(shorter);
-        assertThat(fitted.noSession()).isZero();
+        assertThat(fitted.rows().stream().filter(r -> r.now() == null))
+                .hasSize(7)
+                .allSatisfy(row -> {
+                    assertThat(from.courses()
+                                    .get(0)
+                                    .lesson(row.id())
+                                    .orElseThrow()
+                                    .optional())
+                            .isTrue();
+                    assertThat(row.state()).isEqualTo(Rolled.State.LOST);
+                    assertThat(row.why()).isEqualTo("left out, so that the rest fits");
+                });
+        assertThat(fitted.rows()).hasSize(44);
         assertThat(fitted.notes()).anyMatch(n -> n.contains("made to fit"));
+    }
+
+    @Test
+    void madeToFitNothingIsLeftOutThatNobodySaidMayBe() {
+        Decisions from = plan();
+        Decisions shorter =
+                Decisions.of(Term.of("Short", day("2027-01-19"), day("2027-03-12"), Plans.CHICAGO), List.of());
+        RolledOver fitted = new Rollover(
+                        from, List.of("HYD 210"), Set.of(), new RollBy.ByClass(), Map.of(), true, false)
+                .into(shorter);
+        Section section = fitted.after().courses().get(0).sections().get(0);
+        assertThat(section.leavesOut())
+                .allSatisfy(id -> assertThat(
+                                from.courses().get(0).lesson(id).orElseThrow().optional())
+                        .isTrue());
+        List<String> lost =
+                fitted.rows().stream().filter(Rolled::noSession).map(Rolled::id).toList();
+        List<String> all =
+                from.courses().get(0).lessons().stream().map(Lesson::id).toList();
+        assertThat(lost).isEqualTo(all.subList(all.size() - lost.size(), all.size()));
     }
 
     @Test
