@@ -78,33 +78,35 @@ const groups = computed(() => {
       <p v-if="problem" class="look">{{ problem }}</p>
       <p v-else>{{ second }}</p>
     </div>
-    <label v-if="proposal.held || open" class="sees"
-      ><input
-        type="checkbox"
-        :checked="!open"
-        :disabled="busy"
-        @change="emit('vary', { held: ticked($event) ? undefined : false })"
-      />{{ proposal.held || "earlier classes count as held as planned" }}</label
-    >
-    <label v-if="here" class="sees"
-      ><input type="checkbox" :checked="alone" :disabled="busy" @change="only(ticked($event))" />only in
-      {{ here }}</label
-    >
-    <label v-if="inUnit" class="sees"
-      ><input
-        type="checkbox"
-        :checked="!!change?.keepUnit"
-        :disabled="busy"
-        @change="emit('vary', { keepUnit: ticked($event) || undefined })"
-      />stays in its unit</label
-    >
-    <label
-      v-if="proposal.altered"
-      class="sees"
-      :title="`${count(proposal.altered, 'date')} that students were told otherwise`"
-      ><input type="checkbox" :checked="seen" :disabled="busy" @change="emit('see', ticked($event))" />students see
-      this</label
-    >
+    <div class="choices">
+      <label v-if="proposal.held || open" class="sees"
+        ><input
+          type="checkbox"
+          :checked="!open"
+          :disabled="busy"
+          @change="emit('vary', { held: ticked($event) ? undefined : false })"
+        />{{ proposal.held || "earlier classes count as held as planned" }}</label
+      >
+      <label v-if="here" class="sees"
+        ><input type="checkbox" :checked="alone" :disabled="busy" @change="only(ticked($event))" />only in
+        {{ here }}</label
+      >
+      <label v-if="inUnit" class="sees"
+        ><input
+          type="checkbox"
+          :checked="!!change?.keepUnit"
+          :disabled="busy"
+          @change="emit('vary', { keepUnit: ticked($event) || undefined })"
+        />stays in its unit</label
+      >
+      <label
+        v-if="proposal.altered"
+        class="sees"
+        :title="`${count(proposal.altered, 'date')} that students were told otherwise`"
+        ><input type="checkbox" :checked="seen" :disabled="busy" @change="emit('see', ticked($event))" />students see
+        this</label
+      >
+    </div>
     <button v-if="ways && bumped" type="button" class="btn" @click="emit('ways')">Ways out</button>
     <button type="button" class="btn" @click="showing = true">Show each</button>
     <button v-if="!trying" type="button" class="btn" @click="naming = true">What if…</button>

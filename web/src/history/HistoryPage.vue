@@ -150,6 +150,9 @@ function when(at: string) {
 </template>
 
 <style scoped>
+.problem a {
+  color: inherit;
+}
 .lines {
   list-style: none;
   padding: 0;

@@ -55,13 +55,14 @@ const targets = computed(() => {
   const own = source.value && choices.value ? [{ id: termId, ...choices.value }] : [];
   return [...own, ...others].map((t) => ({ id: t.id, name: `${t.name || "Term"}, ${span(t.first, t.last)}` }));
 });
+const among = (lessons: number) => (lessons ? `, ${count(lessons, "lesson")} among them` : "");
 const way = computed(() => view.value?.ways.find((w) => w.by === view.value?.by));
 const summary = computed(() => {
   if (!view.value || !way.value) return "";
   const { dates, placed, waiting, lost, noSession } = way.value;
   const parts = [`${placed} of ${count(dates, "date")} have their place`];
-  if (waiting) parts.push(`${waiting} wait for a hand`);
-  if (lost) parts.push(`${lost} have none${noSession ? `, ${count(noSession, "lesson")} among them` : ""}`);
+  if (waiting) parts.push(`${waiting} ${waiting === 1 ? "waits" : "wait"} for a hand`);
+  if (lost) parts.push(`${lost} ${lost === 1 ? "has" : "have"} none${among(noSession)}`);
   return `To ${view.value.to || "the new term"}: ${parts.join(", ")}.`;
 });
 const spare = computed(() =>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from "vue";
 import type { Schemas } from "../api/client";
+import { count } from "../ui/say";
 
 /** The ways of rolling over as rows, all beside each other: what each would mess up, in words and in counts. */
 const props = defineProps<{ ways: Schemas["RollWay"][]; days: number }>();
@@ -52,7 +53,7 @@ const said = (n: number) => (n === 0 ? "none" : String(n));
         <td class="n">{{ way.placed }}</td>
         <td class="n">{{ said(way.waiting) }}</td>
         <td class="n">
-          {{ said(way.lost) }}<span v-if="way.noSession" class="soft"> ({{ way.noSession }} lessons)</span>
+          {{ said(way.lost) }}<span v-if="way.noSession" class="soft of">{{ count(way.noSession, "lesson") }}</span>
         </td>
       </tr>
       <tr>
@@ -104,6 +105,12 @@ td.n {
   font-weight: 650;
   font-variant-numeric: tabular-nums;
 }
+.of {
+  display: block;
+  white-space: nowrap;
+  font-weight: 400;
+  font-size: 12.5px;
+}
 .chosen > * {
   background: var(--paper-raised);
   border-top: 2px solid var(--ink);
@@ -137,7 +144,14 @@ td.n {
   td.n {
     display: inline-block;
     border: 0;
+    width: auto;
     font-size: 12px;
+  }
+  .of {
+    display: inline;
+  }
+  .of::before {
+    content: ", ";
   }
   td.n::before {
     font-weight: 400;
@@ -149,10 +163,13 @@ td.n {
     content: "days off: ";
   }
   td.n:nth-child(5)::before {
-    content: "no session: ";
+    content: "placed: ";
   }
   td.n:nth-child(6)::before {
     content: "wait: ";
+  }
+  td.n:nth-child(7)::before {
+    content: "none: ";
   }
 }
 </style>

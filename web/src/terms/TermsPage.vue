@@ -124,7 +124,7 @@ async function open(event: Event) {
             :aria-label="`Archive ${term.name}`"
             @click="archive(term.id, true)"
           >
-            Archive
+            archive
           </button>
           <button
             type="button"
@@ -133,7 +133,7 @@ async function open(event: Event) {
             :aria-label="`Delete ${term.name}`"
             @click="askDelete(term.id)"
           >
-            Delete…
+            delete…
           </button>
         </template>
       </li>

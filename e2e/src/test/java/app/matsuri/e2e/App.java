@@ -49,6 +49,11 @@ final class App implements AutoCloseable {
         return app;
     }
 
+    /** The folder with its data. */
+    Path data() {
+        return data.toAbsolutePath();
+    }
+
     /** Starts it, on a free port. */
     void start() throws Exception {
         Path app = extracted();

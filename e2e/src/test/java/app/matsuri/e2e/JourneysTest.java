@@ -224,7 +224,7 @@ class JourneysTest {
             assertThat(page.text(day("2026-10-20"))).contains("Topic");
             page.drag(day("2026-10-20") + " [data-drag='item:topic']", day("2026-10-23"));
             page.seeText(".strip", "to Fri 23 Oct");
-            page.pressLabel("only in A");
+            page.press("only in A");
             page.seeText(".strip", "in section A: 1 due date changes");
             page.press("Apply");
             page.seeText(".notice", "to Fri 23 Oct");

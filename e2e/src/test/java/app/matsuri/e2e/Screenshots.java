@@ -37,7 +37,6 @@ class Screenshots {
                 page.choose("#off-kind", "weather");
                 page.press("See what it does");
                 page.see(".strip");
-                take(page, "wall-proposal");
                 page.press("Ways out");
                 page.see(".ways .small");
                 take(page, "ways");
@@ -66,6 +65,7 @@ class Screenshots {
                 page.click("[aria-label='Undo']");
                 page.seeText(day("2026-10-09"), "CH2");
                 page.drag("[data-drag='item:topic']", day("2026-10-20"));
+                page.press("Apply");
                 page.seeText(day("2026-10-20"), "Topic");
                 layingOut(page);
                 page.press("History");
@@ -108,6 +108,14 @@ class Screenshots {
             }
             try (Page page = Page.open(app)) {
                 setUp(page);
+            }
+            try (Page page = Page.open(app)) {
+                page.withPlan("I. Tolvanen", TermBegunJourneysTest.unrecorded(data));
+                page.choose("[aria-label='Course and section']", "HYD 210 Reading Rivers, B");
+                page.click(day("2026-10-01"));
+                page.press("Not reached");
+                page.see(".strip");
+                take(page, "not-reached");
             }
         }
     }

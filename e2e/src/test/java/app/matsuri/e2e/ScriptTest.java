@@ -8,6 +8,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -66,5 +68,34 @@ class ScriptTest {
         assertThat(said.code()).isNotZero();
         assertThat(said.out()).isEmpty();
         assertThat(said.err()).contains("nothing.json");
+    }
+
+    @Test
+    void aTermLeavesAsABundleAndComesBackWhileTheServerRuns() throws Exception {
+        String data = App.demo().data().toString();
+        Said terms = run("admin", "terms", "--data", data);
+        assertThat(terms.code()).as(terms.err()).isZero();
+        String id = terms.out()
+                .lines()
+                .filter(line -> line.contains("Spring 2025"))
+                .map(line -> line.replaceAll("\\D.*", ""))
+                .findFirst()
+                .orElseThrow();
+        Said bundle = run("bundle", id, "--out", "my bundle.zip", "--history", "--data", data);
+        assertThat(bundle.code()).as(bundle.err()).isZero();
+        try (ZipFile zip = new ZipFile(folder.resolve("my bundle.zip").toFile())) {
+            assertThat(zip.stream().map(ZipEntry::getName)).contains("bundle.json", "plan.json", "history.json");
+        }
+        Said open = run("open", "my bundle.zip", "--account", "aldous", "--data", data);
+        assertThat(open.code()).as(open.err()).isZero();
+        assertThat(run("admin", "terms", "--data", data).out().lines().filter(l -> l.contains("Spring 2025")))
+                .hasSizeGreaterThan((int) terms.out()
+                        .lines()
+                        .filter(l -> l.contains("Spring 2025"))
+                        .count());
+        Said none = run("bundle", "999999", "--out", "none.zip", "--data", data);
+        assertThat(none.code()).isEqualTo(2);
+        assertThat(none.err()).contains("999999");
+        assertThat(folder.resolve("none.zip")).doesNotExist();
     }
 }

@@ -11,6 +11,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -58,6 +60,41 @@ class RollCommandTest {
                         "A,due,wading-form,Wading safety form,2026-09-03T12:00,2027-01-25T12:00,1 teaching day behind session 2,carried");
         assertThat(rows(DEMO, "--course", "HYD 210", "--to", SPRING, "--by", "rule"))
                 .anyMatch(r -> r.startsWith("A,due,wading-form,Wading safety form,2026-09-03T12:00,,"));
+    }
+
+    /** The table in docs/rollover.md: the figures of every way add up to all dates, and are those of the table. */
+    @Test
+    void sevenWaysIntoAShorterTermOnOtherWeekdays() throws Exception {
+        List<String> table = Files.readString(Path.of("../docs/rollover.md"))
+                .lines()
+                .filter(line -> line.matches("\\| `(class|week|teaching-week|days=\\d+|rule)` \\| .*"))
+                .toList();
+        assertThat(table).hasSize(7);
+        for (String line : table) {
+            String[] cells = line.replace("`", "").substring(2).split(" *\\| *");
+            List<Integer> figures = new ArrayList<>();
+            for (String fit : List.of("", "--fit")) {
+                List<String> arguments = new ArrayList<>(List.of(
+                        DEMO, "--course", "HYD 210", "--to", "../demo/spring-2027-short.json", "--by", cells[0]));
+                if (!fit.isEmpty()) {
+                    arguments.add(fit);
+                }
+                List<String> rows = rows(arguments.toArray(String[]::new));
+                List<String> lost =
+                        rows.stream().filter(r -> r.endsWith(",lost")).toList();
+                int hand = (int) rows.stream().filter(r -> r.endsWith(",hand")).count();
+                int placed = (int) rows.stream()
+                        .filter(r -> r.matches(".*,(kept|carried)"))
+                        .count();
+                assertThat(placed + hand + lost.size()).isEqualTo(rows.size()).isEqualTo(133);
+                figures.addAll(List.of(placed, hand, lost.size(), (int)
+                        lost.stream().filter(r -> r.startsWith("A,lesson,")).count()));
+            }
+            assertThat(figures)
+                    .as(cells[0])
+                    .extracting(String::valueOf)
+                    .containsExactly(Arrays.copyOfRange(cells, 1, cells.length));
+        }
     }
 
     @Test

@@ -48,7 +48,8 @@ public final class CommandLine {
                     "--server.port=0",
                     "--server.address=127.0.0.1",
                     "--matsuri.data=" + data,
-                    "--logging.level.root=error"));
+                    "--logging.level.root=error",
+                    "--logging.level.app.matsuri=error"));
             try (ConfigurableApplicationContext started =
                     SpringApplication.run(MatsuriApplication.class, options.toArray(String[]::new))) {
                 result = started.getBean(Commands.class).run(arguments);
