@@ -92,7 +92,8 @@ const unrecorded = computed(() => lanes.value.filter((l) => l.unrecorded > 0));
 function taughtUpToHere(of: Lane[]) {
   const until = shown.value!.today;
   const changes = of.map((l) => ({ kind: "record-held", course: l.course, section: l.section, until }));
-  void state.propose(changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes });
+  const does = `Record classes up to ${weekdayDay(until)} as held as planned in ${count(of.length, "section")}`;
+  void state.propose(changes.length === 1 ? changes[0]! : { kind: "together", does, changes });
 }
 const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
   way.week

@@ -225,7 +225,7 @@ class JourneysTest {
             page.drag(day("2026-10-20") + " [data-drag='item:topic']", day("2026-10-23"));
             page.seeText(".strip", "to Fri 23 Oct");
             page.press("only in A");
-            page.seeText(".strip", "in section A: 1 due date changes");
+            page.seeText(".strip", "to Fri 23 Oct in HYD 210 A: 1 due date changes.");
             page.press("Apply");
             page.seeText(".notice", "to Fri 23 Oct");
             page.click(day("2026-10-23"));

@@ -67,7 +67,10 @@ public class Commands {
             };
         } catch (Problem e) {
             return Result.wrong(e.getMessage() + said(e.faults()));
-        } catch (NoSuchTerm | Refused | Unreadable | IllegalArgumentException e) {
+        } catch (NoSuchTerm e) {
+            return Result.wrong("There is no term " + arguments.get(1)
+                    + " here; ./matsuri admin terms prints those that there are.");
+        } catch (Refused | Unreadable | IllegalArgumentException e) {
             return Result.wrong(e.getMessage());
         } catch (IOException e) {
             return Result.wrong("The file could not be read or written: " + e.getMessage());
