@@ -47,7 +47,6 @@ final class CourseRolled {
     final Map<String, Carrying> ways = new LinkedHashMap<>();
     final List<String> notes;
     private final TeachingCalendar calendar;
-    private final LessonsRolled lessons;
     private final DatesRolled dates;
     private Decisions now;
 
@@ -70,8 +69,7 @@ final class CourseRolled {
                 ways.put(s.section().code(), new Carrying(rollover.by(), from, s));
             }
         });
-        lessons = new LessonsRolled(this);
-        now = now.withCourse(lessons.placed(now, bringing(course())));
+        now = now.withCourse(new LessonsRolled(this).placed(now, bringing(course())));
         rhythms();
         dates = new DatesRolled(this);
         now = dates.in(now);
@@ -85,15 +83,21 @@ final class CourseRolled {
     /** The dates of everything that was brought, as the new term has it in the end. */
     List<Rolled> rows(Schedule schedule) {
         List<Rolled> rows = new ArrayList<>();
+        LessonRows lessons = new LessonRows(this);
         had.keySet()
                 .forEach(section -> schedule.section(code, section).ifPresent(s -> {
                     for (Unit unit : units) {
-                        lessons.rows(unit, s, rows);
+                        lessons.of(unit, s, rows);
                         dates.rows(unit, s, rows);
                     }
                     dates.notices(s, rows);
                 }));
         return rows;
+    }
+
+    /** The moment that was taken for a lesson that was pinned; null for none. */
+    LocalDateTime pinned(String lesson) {
+        return rollover.taken().get(new Rollover.Taken(code, Rolled.PIN, lesson));
     }
 
     Course course() {

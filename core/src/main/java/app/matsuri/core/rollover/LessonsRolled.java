@@ -8,7 +8,6 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
-import app.matsuri.core.rollover.Rolled.State;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
@@ -37,7 +36,7 @@ final class LessonsRolled {
         for (Unit unit : in.units) {
             for (Lesson lesson : unit.lessons()) {
                 if (lesson.pin() != null) {
-                    LocalDateTime taken = taken(lesson.id());
+                    LocalDateTime taken = in.pinned(lesson.id());
                     course = course.withLesson(lesson.id(), l -> l.withPin(taken == null ? null : taken.toLocalDate()));
                 }
             }
@@ -53,10 +52,6 @@ final class LessonsRolled {
             }
         }
         return course;
-    }
-
-    private LocalDateTime taken(String lesson) {
-        return in.rollover.taken().get(new Rollover.Taken(in.code, Rolled.PIN, lesson));
     }
 
     /** The units that the course has in the new term already. */
@@ -86,8 +81,8 @@ final class LessonsRolled {
                 take(was.joined(), id, joined);
                 section = section.withLength(id, was.lengths().get(id));
                 Optional<LocalDate> pin = was.pins().get(id);
-                if (pin != null && pin.isPresent() && taken(id) != null && lesson.pin() == null) {
-                    section = section.withPin(id, Optional.of(taken(id).toLocalDate()));
+                if (pin != null && pin.isPresent() && in.pinned(id) != null && lesson.pin() == null) {
+                    section = section.withPin(id, Optional.of(in.pinned(id).toLocalDate()));
                 } else if (pin != null && pin.isEmpty()) {
                     section = section.withPin(id, Optional.empty());
                 }
@@ -283,121 +278,5 @@ final class LessonsRolled {
             last = placement.placed() ? placement.last() : last;
         }
         return last;
-    }
-
-    /** A row for each lesson of a unit that the section did not leave out before. */
-    void rows(Unit unit, SectionSchedule is, List<Rolled> rows) {
-        String code = is.section().code();
-        SectionSchedule had = in.had.get(code);
-        boolean byClass = in.rollover.by() instanceof RollBy.ByClass;
-        for (Lesson lesson : unit.lessons()) {
-            Placement now = is.byLesson().get(lesson.id());
-            Placement was = had.byLesson().get(lesson.id());
-            if (now == null || now.leftOut() && was.leftOut()) {
-                continue;
-            }
-            LocalDateTime old = had.start(lesson.id()).orElse(null);
-            LocalDateTime start = now.noSession() ? null : is.start(lesson.id()).orElse(null);
-            Carried raw = old == null || byRule ? null : in.ways.get(code).raw(old);
-            boolean dated = raw != null && raw.at() != null && !byClass;
-            boolean noClass = dated && on(is, raw.at().toLocalDate()).isEmpty();
-            String why = start == null
-                    ? now.leftOut() ? "left out, so that the rest fits" : lack(is, now)
-                    : dated
-                            ? raw.why() + moved(is, raw, noClass, start)
-                            : "session " + (now.first() + 1) + " of "
-                                    + is.sessions().size()
-                                    + (byClass && was.placed() ? behind(is, now, was.first()) : "");
-            rows.add(new Rolled(
-                    in.code,
-                    code,
-                    Rolled.LESSON,
-                    unit,
-                    lesson.id(),
-                    lesson.title(),
-                    old,
-                    start,
-                    why,
-                    noClass && start != null,
-                    start == null ? State.LOST : byRule ? State.KEPT : State.CARRIED,
-                    null));
-            pin(unit, is, lesson, had.section().pin(lesson), old, rows);
-        }
-    }
-
-    /** A row for the date on which a lesson was fixed. */
-    private void pin(
-            Unit unit, SectionSchedule is, Lesson lesson, LocalDate pinned, LocalDateTime old, List<Rolled> rows) {
-        if (pinned == null) {
-            return;
-        }
-        Carrying way = in.ways.get(is.section().code());
-        LocalDateTime was = old != null && old.toLocalDate().equals(pinned) ? old : pinned.atStartOfDay();
-        LocalDateTime taken = taken(lesson.id());
-        Carried there = way.date(was);
-        LocalDateTime suggested =
-                there.at() == null || way.outside(there.at()) != null ? in.lastDay(is, was) : there.at();
-        rows.add(new Rolled(
-                in.code,
-                is.section().code(),
-                Rolled.PIN,
-                unit,
-                lesson.id(),
-                lesson.title(),
-                was,
-                taken,
-                taken != null
-                        ? "given by hand"
-                        : "pinned to " + Say.day(pinned) + " by hand"
-                                + (suggested == null
-                                        ? ""
-                                        : "; " + (suggested == there.at() ? there.why() : "the last day that teaches")
-                                                + " would be " + Say.moment(suggested)),
-                false,
-                taken == null ? State.HAND : State.CARRIED,
-                taken == null ? suggested : null));
-    }
-
-    /** Why a lesson does not begin in the session of its number; nothing where it does. */
-    private static String behind(SectionSchedule is, Placement now, int wanted) {
-        if (now.first() <= wanted) {
-            return "";
-        }
-        boolean taken =
-                is.placements().stream().takeWhile(p -> p != now).anyMatch(p -> p.placed() && p.last() >= wanted);
-        return taken
-                ? ", behind the lessons before it"
-                : ", as session " + (wanted + 1) + (wanted < is.sessions().size() ? " takes no lesson" : " is missing");
-    }
-
-    private static Optional<Session> on(SectionSchedule is, LocalDate day) {
-        return is.sessions().all().stream().filter(s -> s.date().equals(day)).findFirst();
-    }
-
-    private static String moved(SectionSchedule is, Carried raw, boolean noClass, LocalDateTime start) {
-        if (start.toLocalDate().equals(raw.at().toLocalDate())) {
-            return "";
-        }
-        return " would be " + Say.day(raw.at().toLocalDate())
-                + (noClass ? ", no class: the next that is free" : ", behind the lessons before it");
-    }
-
-    /** Why a lesson finds no session. */
-    private static String lack(SectionSchedule is, Placement lost) {
-        int n = is.sessions().size();
-        Placement last = null;
-        for (Placement placement : is.placements()) {
-            if (placement == lost) {
-                break;
-            }
-            last = placement.placed() && !placement.noSession() ? placement : last;
-        }
-        if (n == 0) {
-            return "the section has no class";
-        }
-        return last == null
-                ? "the " + n + " sessions are taken"
-                : "the " + n + " sessions end with " + last.lesson().id() + " on "
-                        + Say.day(is.sessions().get(last.last()).date());
     }
 }

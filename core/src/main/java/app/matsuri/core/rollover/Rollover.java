@@ -192,7 +192,7 @@ public record Rollover(
                 boolean pinned = section.pins()
                         .getOrDefault(lesson.id(), Optional.empty())
                         .isPresent();
-                if (pinned && !taken.containsKey(new Taken(of.code, Rolled.PIN, lesson.id()))) {
+                if (pinned && of.pinned(lesson.id()) == null) {
                     section = section.withPin(lesson.id(), null);
                 }
             }
