@@ -112,7 +112,7 @@ describe("the ways of a rollover", () => {
       "By 147 days, 21 weeks",
       "By rule",
     ]);
-    expect(rows[0]!.findAll("td.n").map((c) => c.text())).toEqual(["none", "none", "25", "2", "3 (1 lessons)"]);
+    expect(rows[0]!.findAll("td.n").map((c) => c.text())).toEqual(["none", "none", "25", "2", "3 (1 lesson)"]);
     expect(rows[6]!.classes()).toContain("chosen");
     expect(rows[3]!.text()).toContain("says days=141");
   });

@@ -53,7 +53,7 @@ const said = (n: number) => (n === 0 ? "none" : String(n));
         <td class="n">{{ way.placed }}</td>
         <td class="n">{{ said(way.waiting) }}</td>
         <td class="n">
-          {{ said(way.lost) }}<span v-if="way.noSession" class="soft of">{{ count(way.noSession, "lesson") }}</span>
+          {{ said(way.lost) }}<span v-if="way.noSession" class="soft of"> ({{ count(way.noSession, "lesson") }})</span>
         </td>
       </tr>
       <tr>
@@ -149,9 +149,6 @@ td.n {
   }
   .of {
     display: inline;
-  }
-  .of::before {
-    content: ", ";
   }
   td.n::before {
     font-weight: 400;
