@@ -3,6 +3,7 @@ package app.matsuri.core.rollover;
 import static app.matsuri.core.Plans.at;
 import static app.matsuri.core.Plans.day;
 import static app.matsuri.core.Plans.meets;
+import static app.matsuri.core.rollover.RolloverTest.row;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.Plans;
@@ -76,13 +77,6 @@ class LostAndKeptTest {
                         Item.of("w16", null, "other", "Week 16", week16),
                         Item.of("poll", null, "other", "Poll", null)
                                 .withRules(Map.of(Which.OPENS, DateRule.at(at("2026-10-12T09:00"))))));
-    }
-
-    private static Rolled row(RolledOver over, String what, String id) {
-        return over.rows().stream()
-                .filter(r -> r.what().equals(what) && r.id().equals(id))
-                .findFirst()
-                .orElseThrow();
     }
 
     @Test

@@ -163,7 +163,8 @@ class RolloverTest {
         return Plans.plan(Plans.sectionA(), Plans.unit(43, items));
     }
 
-    private static Rolled row(RolledOver over, String what, String id) {
+    /** The row of a date. */
+    static Rolled row(RolledOver over, String what, String id) {
         return over.rows().stream()
                 .filter(r -> r.what().equals(what) && r.id().equals(id))
                 .findFirst()
