@@ -44,7 +44,7 @@ final class AtHand {
         }
     }
 
-    /** What it costs, and no less than the cheapest. */
+    /** What it costs, and no less than the cheapest; more than any costs where it leaves out what must have its place. */
     long cost() {
         int[] next = new int[lessons.size()];
         int pinned = lessons.size();
@@ -61,7 +61,11 @@ final class AtHand {
             }
             int limit = next[i] < lessons.size() ? lessons.get(next[i]).pin() : n;
             long room = time[limit] - time[positions.slot(at)] - positions.used(at);
-            cost += lesson(limit, (need[next[i]] - need[i] - Math.max(0, room) + usual - 1) / usual);
+            long one = lesson(limit, (need[next[i]] - need[i] - Math.max(0, room) + usual - 1) / usual);
+            if (one >= Optimum.NO_PACING) {
+                return one;
+            }
+            cost += one;
         }
         // the sums of first slots, which only decide between equals
         return cost + Fall.GIVES_WAY * lessons.size() + (long) n * lessons.size();
@@ -69,7 +73,7 @@ final class AtHand {
 
     private long lesson(int limit, long lacks) {
         boolean leaves = fall.leaves();
-        long gone = leaves ? fall.out() : fall.lost();
+        long gone = leaves ? fall.out() : asked.must() ? Optimum.NO_PACING : fall.lost();
         if (leaves && lacks > 0) {
             return gone;
         }

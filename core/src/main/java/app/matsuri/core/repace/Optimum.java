@@ -6,6 +6,7 @@ import app.matsuri.core.repace.Stretch.Asked;
 import app.matsuri.core.repace.Stretch.Slot;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The cheapest pacing of a stretch, found exactly by dynamic programming over lesson and position. Ties go to the one that gives way
@@ -18,6 +19,9 @@ import java.util.List;
 public final class Optimum {
 
     private static final long NEVER = Long.MAX_VALUE / 4;
+    /** More than any pacing costs, and less than what cannot be. */
+    static final long NO_PACING = NEVER / 2;
+
     private static final int SHARED = 2;
     private static final int BEGUN = 1;
 
@@ -93,11 +97,20 @@ public final class Optimum {
     }
 
     /**
-     * The cheapest pacing.
+     * The cheapest pacing of a stretch in which no lesson must have its place.
      *
      * @throws IllegalArgumentException for a lesson longer than 511 sessions
      */
     public static Pacing of(Stretch stretch) {
+        return holding(stretch).orElseThrow();
+    }
+
+    /**
+     * The cheapest pacing; empty where not every lesson can have its place that must.
+     *
+     * @throws IllegalArgumentException for a lesson longer than 511 sessions
+     */
+    public static Optional<Pacing> holding(Stretch stretch) {
         for (Asked asked : stretch.lessons()) {
             if (asked.length() > LONGEST) {
                 throw new IllegalArgumentException(
@@ -112,19 +125,22 @@ public final class Optimum {
         return position * 4 + (shared ? SHARED : 0) + (begun ? BEGUN : 0);
     }
 
-    private Pacing run(long atHand) {
+    private Optional<Pacing> run(long atHand) {
         most = atHand;
         int end = pass();
+        if (end < 0) {
+            return Optional.empty();
+        }
         Place[] places = new Place[lessons.size()];
         for (int i = lessons.size() - 1; i >= 0; i--) {
             int how = back[i][end - lowest[i]];
             places[i] = place(i, end, how);
             end = how & (1 << FROM_BITS) - 1;
         }
-        return new Pacing(List.of(places));
+        return Optional.of(new Pacing(List.of(places)));
     }
 
-    /** Deals with all lessons; the state in which the cheapest pacing ends. */
+    /** Deals with all lessons; the state in which the cheapest pacing ends, -1 where there is none. */
     private int pass() {
         Arrays.fill(was, NEVER);
         Arrays.fill(is, NEVER);
@@ -138,7 +154,9 @@ public final class Optimum {
         for (int i = 0; i < lessons.size(); i++) {
             boolean newUnit =
                     i > 0 && lessons.get(i - 1).unit() != lessons.get(i).unit();
-            lesson(i, newUnit);
+            if (!lesson(i, newUnit)) {
+                return -1;
+            }
         }
         int end = low;
         for (int at = low; at <= high; at++) {
@@ -149,8 +167,8 @@ public final class Optimum {
         return end;
     }
 
-    /** Deals with one lesson: from the states behind the one before to those behind it. */
-    private void lesson(int i, boolean newUnit) {
+    /** Deals with one lesson: from the states behind the one before to those behind it, if there are any. */
+    private boolean lesson(int i, boolean newUnit) {
         asked = lessons.get(i);
         fall.look(asked);
         nextLow = Integer.MAX_VALUE;
@@ -159,6 +177,9 @@ public final class Optimum {
         splits = asked.keepsWeeks() && asked.had() < 0 && !newUnit ? fall.split : 0;
         step(newUnit);
         place();
+        if (nextHigh < 0) {
+            return false;
+        }
         lowest[i] = nextLow;
         back[i] = Arrays.copyOfRange(from, nextLow, nextHigh + 1);
         if (starts != null) {
@@ -171,6 +192,7 @@ public final class Optimum {
         low = nextLow;
         high = nextHigh;
         least = nextLeast;
+        return true;
     }
 
     private Place place(int i, int at, int how) {
@@ -196,7 +218,7 @@ public final class Optimum {
         boolean leaves = fall.leaves();
         long leave = fall.out() + Fall.GIVES_WAY;
         long noRoom = fall.lost() + Fall.GIVES_WAY;
-        boolean lacks = least + noRoom <= most;
+        boolean lacks = !asked.must() && least + noRoom <= most;
         boolean joins = asked.joinable() && asked.least() == 1;
         long join = fall.joined() + Fall.GIVES_WAY;
         if (!leaves && !lacks && !joins) {

@@ -236,7 +236,8 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                     tests.contains(lesson.id()),
                     -1,
                     0,
-                    keptWhole.contains(lesson.id()));
+                    keptWhole.contains(lesson.id()),
+                    false);
         }
 
         /** What is left of a lesson that was partly taught. */
@@ -269,6 +270,7 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                     breaksBefore(
                             in.sessions().get(had.get(had.size() - 1).session()).date()),
                     length * usual - left,
+                    false,
                     false);
         }
 

@@ -61,6 +61,7 @@ public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weight
      * @param had where it was partly taught: how many breaks end before the last session that it had; -1 where it was not
      * @param gone by minutes, how many of its length it had already; fewer than the usual
      * @param oneSession by minutes, it keeps to one session where it fits into the one behind that in which it would begin
+     * @param must it has to have its place: no pacing is one without
      */
     public record Asked(
             String id,
@@ -79,7 +80,8 @@ public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weight
             boolean test,
             int had,
             int gone,
-            boolean oneSession) {
+            boolean oneSession,
+            boolean must) {
 
         /** One of whose minutes none were had, and that may be cut. */
         public Asked(
@@ -115,6 +117,7 @@ public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weight
                     test,
                     had,
                     0,
+                    false,
                     false);
         }
 
@@ -150,7 +153,8 @@ public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weight
                     test,
                     had,
                     gone,
-                    oneSession);
+                    oneSession,
+                    true);
         }
     }
 

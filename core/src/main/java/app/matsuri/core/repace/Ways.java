@@ -201,13 +201,18 @@ public final class Ways {
         if (must.stream().allMatch(place -> place == null)) {
             return Optional.empty(); // nothing stands behind it that could be caught up with
         }
-        Pacing best = Optimum.of(now.stretch().with(lessons));
+        return Optimum.holding(now.stretch().with(lessons))
+                .filter(best -> holds(best, must))
+                .map(best -> way(name, sentence + Say.day(day), best));
+    }
+
+    private static boolean holds(Pacing best, List<Place> must) {
         for (int i = 0; i < must.size(); i++) {
             if (must.get(i) != null && !must.get(i).equals(best.places().get(i))) {
-                return Optional.empty();
+                return false;
             }
         }
-        return Optional.of(way(name, sentence + Say.day(day), best));
+        return true;
     }
 
     /** Where a lesson that was not taught before stood; null where it did not. */
