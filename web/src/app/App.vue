@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { onErrorCaptured, ref, watch } from "vue";
 import { RouterView, useRoute, useRouter } from "vue-router";
 import { onStuck } from "../api/client";
+import BrokenView from "./BrokenView.vue";
 
 const route = useRoute();
 const router = useRouter();
@@ -11,8 +13,25 @@ onStuck((why) => {
     void router.replace({ path: `/terms/${String(termId)}/history`, state: { stuck: why } });
   }
 });
+
+/** Why the view that is looked at could not be drawn; empty while it can. */
+const broken = ref("");
+/** Where an action failed, by its name or its number in a built application: what is drawn then still stands. */
+const ACTION = /event handler|runtime-[56]$/;
+onErrorCaptured((e, _, where) => {
+  console.error(e);
+  if (ACTION.test(where)) return false;
+  broken.value = e instanceof Error ? e.message : String(e);
+  return false;
+});
+router.onError((e) => (broken.value = e instanceof Error ? e.message : String(e)));
+watch(
+  () => route.path,
+  () => (broken.value = ""),
+);
 </script>
 
 <template>
-  <RouterView />
+  <BrokenView v-if="broken" :why="broken" />
+  <RouterView v-else />
 </template>

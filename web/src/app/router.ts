@@ -18,6 +18,7 @@ export const router = createRouter({
     { path: "/terms/:termId/rollover", component: () => import("../rollover/RolloverPage.vue") },
     { path: "/terms/:termId/look-back", component: () => import("../lookback/LookBackPage.vue") },
     { path: "/terms/:termId/history", component: () => import("../history/HistoryPage.vue") },
+    { path: "/:rest(.*)*", component: () => import("./UnknownPage.vue"), meta: { open: true } },
   ],
 });
 

@@ -4,7 +4,7 @@ import { useRoute } from "vue-router";
 /** The views of a term, in the order in which the work is done. The section that is looked at goes along. */
 defineProps<{
   termId: number;
-  here: "term" | "wall" | "dates" | "lanes" | "what-ifs" | "rollover" | "look-back" | "history";
+  here?: "term" | "wall" | "dates" | "lanes" | "what-ifs" | "rollover" | "look-back" | "history";
 }>();
 const route = useRoute();
 const views = [

@@ -29,4 +29,13 @@ describe("a wall that was asked for again", () => {
     fresh.weeks[0]!.minutes += 60;
     expect(keepSame(old, fresh).weeks[0]!.minutes).toBe(fresh.weeks[0]!.minutes);
   });
+
+  it("takes a week that has a day less than before", () => {
+    const old = wallOf(1);
+    const fresh = structuredClone(old);
+    fresh.columns.pop();
+    fresh.weeks.forEach((week) => week.days.pop());
+    const kept = keepSame(old, fresh);
+    expect(kept.weeks.map((week) => week.days.length)).toEqual([2, 2]);
+  });
 });

@@ -9,7 +9,11 @@ function kept<T>(old: readonly T[], fresh: readonly T[]): T[] {
 function keptWeek(old: Week | undefined, fresh: Week): Week {
   if (!old) return fresh;
   const days = kept(old.days, fresh.days);
-  const same = days.every((day, n) => day === old.days[n]) && equal({ ...old, days: null }, { ...fresh, days: null });
+  // a week can have a day less than before, as when a due date on a Sunday is taken back
+  const same =
+    days.length === old.days.length &&
+    days.every((day, n) => day === old.days[n]) &&
+    equal({ ...old, days: null }, { ...fresh, days: null });
   return same ? old : { ...fresh, days };
 }
 

@@ -29,7 +29,7 @@ class PageController {
     }
 
     @GetMapping(
-            path = {"/", "/sign-in", "/new", "/terms/**", "/invitation/*"},
+            path = {"/", "/terms/**", "/invitation/*", "/{page:(?!api$|actuator$|assets$)[^.]+}"},
             produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
     String page(HttpServletResponse response) {
