@@ -8,9 +8,11 @@ import "./design/wall.css";
 import "./design/term.css";
 import "./design/dates.css";
 import { MatsuriPreset } from "./design/preset";
+import { waitForReading } from "./ui/reading";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? "";
 
+waitForReading(document);
 createApp(App)
   .use(router)
   .use(PrimeVue, {

@@ -1163,6 +1163,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["time"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/timetable/read": {
         parameters: {
             query?: never;
@@ -1622,8 +1638,11 @@ export interface components {
             text: string;
         };
         DayRead: {
+            /** Format: date-time */
+            at?: string | null;
             /** Format: date */
             date: string;
+            said: string;
         };
         DayTyped: {
             course: string;
@@ -2696,6 +2715,11 @@ export interface components {
             begins: boolean;
             ends: boolean;
             unit: string;
+        };
+        TimeRead: {
+            said: string;
+            /** Format: time-local */
+            time: string;
         };
         TimetableGiven: {
             /** Format: byte */
@@ -3900,6 +3924,7 @@ export interface operations {
             query: {
                 text: string;
                 section?: string;
+                time?: string;
             };
             header?: never;
             path: {
@@ -4740,6 +4765,7 @@ export interface operations {
             query: {
                 course: string;
                 lesson?: string;
+                which?: string;
                 text: string;
             };
             header?: never;
@@ -4829,6 +4855,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TellingView"];
+                };
+            };
+        };
+    };
+    time: {
+        parameters: {
+            query: {
+                text: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimeRead"];
                 };
             };
         };

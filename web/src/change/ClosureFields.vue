@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
+import { useRoute } from "vue-router";
+import TimeField from "../ui/TimeField.vue";
 import { type ClosureDraft, KINDS } from "./closure";
 
 /** The fields of a day off but its days. */
@@ -10,6 +12,7 @@ const props = defineProps<{
 }>();
 const draft = defineModel<ClosureDraft>({ required: true });
 
+const termId = Number(useRoute().params.termId);
 const part = ref(draft.value.from !== "");
 const scopes = computed(() => [
   ...[...new Set(props.sections.map((s) => s.course))].map((c) => ({ value: c, label: `${c}, all sections` })),
@@ -88,20 +91,22 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value;
       >
     </div>
     <div v-if="part" class="ticks">
-      <label
-        >from <input :value="draft.from" type="time" class="field" required @input="set({ from: typed($event) })"
-      /></label>
-      <label
-        >to
-        <input
-          :value="draft.to"
-          class="field clock"
-          required
-          pattern="([01][0-9]|2[0-3]):[0-5][0-9]|24:00"
-          placeholder="17:00"
-          title="a time such as 17:00, or 24:00 for the end of the day"
-          @input="set({ to: typed($event) })"
-      /></label>
+      <span>from</span>
+      <TimeField
+        :id="`${id}-from`"
+        :model-value="draft.from"
+        :term-id="termId"
+        label="From"
+        @update:model-value="set({ from: $event })"
+      />
+      <span>to</span>
+      <TimeField
+        :id="`${id}-to`"
+        :model-value="draft.to"
+        :term-id="termId"
+        label="To; midnight for the end of the day"
+        @update:model-value="set({ to: $event === '23:59' ? '24:00' : $event })"
+      />
     </div>
   </fieldset>
 </template>
@@ -111,8 +116,5 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value;
   border: 1px solid var(--rule);
   padding: 2px 10px 6px;
   margin: 0;
-}
-.clock {
-  width: 8ch;
 }
 </style>

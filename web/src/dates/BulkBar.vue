@@ -3,6 +3,7 @@ import { computed, reactive, ref } from "vue";
 import { type Change, type DatesRow, api, ask } from "../api/client";
 import { type Bulk, HOWS, UNITS, bulkChange } from "./bulk";
 import { WHICH, WHICH_NAME, type Which, isNotice } from "./table";
+import TimeField from "../ui/TimeField.vue";
 import { injectDates } from "./useDates";
 
 /** One change over the dates of all chosen rows. */
@@ -151,7 +152,13 @@ function section(event: Event) {
             <option v-for="[code, name] in UNITS" :key="code" :value="code">{{ name }}</option>
           </select>
         </template>
-        <input v-if="bulk.how === 'time'" v-model="bulk.time" class="field" type="time" aria-label="Time of day" />
+        <TimeField
+          v-if="bulk.how === 'time'"
+          id="bulk-time"
+          v-model="bulk.time"
+          :term-id="state.termId"
+          label="Time of day"
+        />
         <template v-if="bulk.how === 'weekday'">
           <select v-model="bulk.weekday" class="field" aria-label="Weekday">
             <option v-for="[code, name] in WEEKDAYS" :key="code" :value="code">{{ name }}</option>

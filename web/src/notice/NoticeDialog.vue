@@ -4,11 +4,12 @@ import { computed, onMounted, ref, shallowRef } from "vue";
 import type { Change, WallView } from "../api/client";
 import { coursePlan } from "../thing/plan";
 import FilesAndLinks from "../thing/FilesAndLinks.vue";
-import DateInput from "../ui/DateInput.vue";
+import DateField from "../ui/DateField.vue";
 import MarkdownField from "../ui/MarkdownField.vue";
 import { weekdayDay } from "../ui/say";
+import TimeField from "../ui/TimeField.vue";
 import { useFirstField } from "../ui/useFirstField";
-import RuleInput from "../ui/RuleInput.vue";
+import RuleField from "../ui/RuleField.vue";
 import { itemsOf } from "../wall/outline";
 import { injectWall } from "../wall/useWall";
 import NoticeWhen from "./NoticeWhen.vue";
@@ -174,10 +175,10 @@ function remove() {
         <span class="wide">{{ form.title }}</span>
         <label for="notice-to">Moves to</label>
         <div class="row">
-          <DateInput id="notice-to" v-model="to" :term-id="termId" />
+          <DateField id="notice-to" v-model="to" :term-id="termId" />
           <template v-if="wasAt"
             ><label for="notice-at">at</label>
-            <input id="notice-at" v-model="at" class="field" type="time" required />
+            <TimeField id="notice-at" v-model="at" :term-id="termId" />
           </template>
         </div>
       </template>
@@ -240,7 +241,7 @@ function remove() {
             <option v-for="u in wall.outline.units" :key="u.id" :value="u.id">{{ u.code }} {{ u.title }}</option>
           </select>
           <label for="notice-hidden">Hidden until</label>
-          <RuleInput
+          <RuleField
             id="notice-hidden"
             :model-value="form.hiddenUntil"
             :term-id="termId"
@@ -301,8 +302,5 @@ function remove() {
   display: flex;
   align-items: center;
   gap: 8px;
-}
-.row input[type="time"] {
-  width: 110px;
 }
 </style>

@@ -18,7 +18,7 @@ function form(when: When, more: { series?: boolean } = {}) {
       "onUpdate:modelValue": (now: When) => wrapper.setProps({ modelValue: now }),
       ...more,
     },
-    global: { stubs: { DateInput: true, RuleInput: true } },
+    global: { stubs: { DateField: true, RuleField: true } },
   });
   const now = () => wrapper.props("modelValue") as When;
   const choose = (label: string) =>
@@ -33,9 +33,13 @@ describe("the form of when a notice is", () => {
   it("turns a day into a time, and that into a series on its weekday", async () => {
     const { wrapper, now, choose } = form({ allDay: true, begins: { at: "2026-10-08T00:00" } });
     await choose("at a time").setValue();
-    expect(now()).toEqual({ begins: { at: "2026-10-08T15:00" } });
-    await wrapper.find("[aria-label='To; empty for a moment']").setValue("16:30");
-    expect(now().ends).toEqual({ at: "2026-10-08T16:30" });
+    expect(now()).toEqual({ begins: { at: "2026-10-08T00:00" } });
+    const [begins, ends] = wrapper.findAllComponents({ name: "DateField" });
+    begins!.vm.$emit("update:modelValue", "2026-10-08T15:00");
+    await wrapper.vm.$nextTick();
+    ends!.vm.$emit("update:modelValue", "2026-10-09T16:30");
+    await wrapper.vm.$nextTick();
+    expect(now()).toEqual({ begins: { at: "2026-10-08T15:00" }, ends: { at: "2026-10-09T16:30" } });
     await choose("repeats").setValue();
     expect(now()).toEqual({ repeats: [{ rule: "FREQ=WEEKLY;BYDAY=TH", from: "2026-10-08" }] });
     await choose("Mon").setValue(true);

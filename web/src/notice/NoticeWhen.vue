@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import DateInput from "../ui/DateInput.vue";
-import RuleInput from "../ui/RuleInput.vue";
+import { weekdayOf } from "../ui/say";
+import TimeField from "../ui/TimeField.vue";
+import DateField from "../ui/DateField.vue";
+import RuleField from "../ui/RuleField.vue";
 import {
   type Repeat,
   type Way,
   type When,
   WEEKDAYS,
-  atTime,
   between,
+  from,
   later,
   onDays,
   tied,
@@ -41,7 +43,7 @@ const NAMES: readonly [Way, string][] = [
 ];
 const WEEKDAY_NAMES = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 const way = ref<Way>(wayOf(when.value));
-const begin = computed(() => String(when.value.begins?.at ?? `${props.day}T00:00`));
+const begin = computed(() => String(when.value.begins?.at ?? (props.day && `${props.day}T00:00`)));
 const end = computed(() => String(when.value.ends?.at ?? begin.value));
 const repeat = computed<Repeat>(() => when.value.repeats?.[0] ?? { rule: "" });
 const week = computed(() => (repeat.value.rule ? weekly(repeat.value.rule) : { days: [], every: 1 }));
@@ -52,11 +54,10 @@ function choose(next: Way) {
   const last = end.value.slice(0, 10);
   if (next === "day") when.value = onDays(first);
   else if (next === "days") when.value = onDays(first, last);
-  else if (next === "time")
-    when.value = atTime(first, begin.value.endsWith("T00:00") ? "15:00" : begin.value.slice(11, 16));
+  else if (next === "time") when.value = from(begin.value, when.value.ends && !when.value.allDay ? end.value : "");
   else if (next === "repeats") {
-    const weekday = WEEKDAYS[(new Date(`${first}T12:00`).getDay() + 6) % 7] ?? "MO";
-    when.value = { repeats: [{ rule: weeklyRule([weekday], 1), from: first }] };
+    const weekday = WEEKDAYS[first ? weekdayOf(first) - 1 : 0] ?? "MO";
+    when.value = { repeats: [{ rule: weeklyRule([weekday], 1), ...(first ? { from: first } : {}) }] };
   } else if (next === "work" && props.work[0]) when.value = tied(props.work[0].id, "due", 7);
   else if (next === "words") when.value = { begins: when.value.begins, ends: when.value.ends };
 }
@@ -95,7 +96,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       >
     </div>
     <div v-if="way === 'day' || way === 'days'" class="how">
-      <DateInput
+      <DateField
         :id="`${id}-first`"
         :model-value="begin.slice(0, 10)"
         :term-id="termId"
@@ -104,7 +105,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       />
       <template v-if="way === 'days'"
         ><span>to</span>
-        <DateInput
+        <DateField
           :id="`${id}-last`"
           :model-value="end.slice(0, 10)"
           :term-id="termId"
@@ -114,28 +115,23 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       </template>
     </div>
     <div v-else-if="way === 'time'" class="how">
-      <DateInput
-        :id="`${id}-day`"
-        :model-value="begin.slice(0, 10)"
+      <DateField
+        :id="`${id}-begins`"
+        :model-value="begin"
         :term-id="termId"
-        label="Day"
-        @update:model-value="when = atTime($event, begin.slice(11, 16), when.ends ? end.slice(11, 16) : '')"
-      />
-      <input
-        class="field"
-        type="time"
-        required
-        aria-label="From"
-        :value="begin.slice(11, 16)"
-        @change="when = atTime(begin.slice(0, 10), value($event), when.ends ? end.slice(11, 16) : '')"
+        time="start"
+        label="Begins"
+        @update:model-value="when = from($event, when.ends ? end : '')"
       />
       <span>to</span>
-      <input
-        class="field"
-        type="time"
-        aria-label="To; empty for a moment"
-        :value="when.ends ? end.slice(11, 16) : ''"
-        @change="when = atTime(begin.slice(0, 10), begin.slice(11, 16), value($event))"
+      <DateField
+        :id="`${id}-ends`"
+        :model-value="when.ends ? end : ''"
+        :term-id="termId"
+        time="end"
+        empty="a moment"
+        label="Ends; empty for a moment"
+        @update:model-value="when = from(begin, $event)"
       />
     </div>
     <template v-else-if="way === 'repeats'">
@@ -168,40 +164,44 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         />
       </div>
       <div class="how">
-        <input
-          class="field"
-          type="time"
-          aria-label="From; empty for the whole day"
-          :value="repeat.time ?? ''"
-          @change="setRepeat({ time: value($event) })"
+        <TimeField
+          :id="`${id}-time`"
+          :model-value="repeat.time ?? ''"
+          :term-id="termId"
+          empty="whole day"
+          label="From; empty for the whole day"
+          @update:model-value="setRepeat({ time: $event })"
         />
-        <span>to</span>
-        <input
-          class="field"
-          type="time"
-          :disabled="!repeat.time"
-          aria-label="To"
-          :value="later(repeat.time ?? '', repeat.minutes ?? 0)"
-          @change="setRepeat({ minutes: between(repeat.time ?? '', value($event)) })"
-        />
-        <span class="soft">no time: the whole day</span>
+        <template v-if="repeat.time"
+          ><span>to</span>
+          <TimeField
+            :id="`${id}-to`"
+            :model-value="later(repeat.time, repeat.minutes ?? 0)"
+            :term-id="termId"
+            empty="a moment"
+            label="To; empty for a moment"
+            @update:model-value="setRepeat({ minutes: between(repeat.time ?? '', $event) })"
+          />
+        </template>
       </div>
       <div class="how">
         <template v-if="!series"
           ><span>from</span>
-          <DateInput
+          <DateField
             :id="`${id}-from`"
             :model-value="repeat.from ?? ''"
             :term-id="termId"
+            empty="the term's first"
             label="First day of the series"
             @update:model-value="setRepeat({ from: $event })"
           />
         </template>
         <span>until</span>
-        <DateInput
+        <DateField
           :id="`${id}-until`"
           :model-value="repeat.until ?? ''"
           :term-id="termId"
+          empty="the term's last"
           label="Last day of the series; empty for the term's last"
           @update:model-value="setRepeat({ until: $event })"
         />
@@ -243,7 +243,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
     </div>
     <div v-else class="how words">
       <label :for="`${id}-begins`">Begins</label>
-      <RuleInput
+      <RuleField
         :id="`${id}-begins`"
         :model-value="when.begins && rule('begins')"
         :term-id="termId"
@@ -253,7 +253,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         @update:model-value="setRule('begins', $event)"
       />
       <label :for="`${id}-ends`">Ends</label>
-      <RuleInput
+      <RuleField
         :id="`${id}-ends`"
         :model-value="when.ends && rule('ends')"
         :term-id="termId"

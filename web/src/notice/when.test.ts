@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
-import { atTime, between, later, onDays, tied, wayOf, weekly, weeklyRule } from "./when";
+import { between, from, later, onDays, tied, wayOf, weekly, weeklyRule } from "./when";
 
 describe("when a notice is", () => {
   it("knows which way says it all", () => {
     expect(wayOf(onDays("2026-10-05"))).toBe("day");
     expect(wayOf(onDays("2026-10-05", "2026-10-07"))).toBe("days");
-    expect(wayOf(atTime("2026-10-05", "15:00", "16:30"))).toBe("time");
+    expect(wayOf(from("2026-10-05T15:00", "2026-10-05T16:30"))).toBe("time");
     expect(wayOf(tied("report", "due", 8))).toBe("work");
     expect(wayOf({ repeats: [{ rule: "FREQ=DAILY" }] })).toBe("repeats");
     expect(wayOf({ begins: { lesson: "L1" } })).toBe("words");
@@ -26,7 +26,7 @@ describe("when a notice is", () => {
   });
   it("says one day once", () => {
     expect(onDays("2026-10-05", "2026-10-05")).toEqual({ allDay: true, begins: { at: "2026-10-05T00:00" } });
-    expect(atTime("2026-10-05", "15:00")).toEqual({ begins: { at: "2026-10-05T15:00" } });
+    expect(from("2026-10-05T15:00")).toEqual({ begins: { at: "2026-10-05T15:00" } });
     expect(tied("report", "due", 0).begins).toEqual({ item: "report", date: "due" });
   });
 });

@@ -56,14 +56,14 @@ export function tied(item: string, date: string, days: number): When {
 
 /** From one day to another; one day where they are the same or the second is empty. */
 export function onDays(first: string, last = ""): When {
-  const begins = { at: `${first}T00:00` };
+  const begins = { at: first && `${first}T00:00` };
   return last && last !== first ? { allDay: true, begins, ends: { at: `${last}T00:00` } } : { allDay: true, begins };
 }
 
-/** At a time of a day, to another time that day where one is given. */
-export function atTime(day: string, from: string, to = ""): When {
-  const begins = { at: `${day}T${from}` };
-  return to && to !== from ? { begins, ends: { at: `${day}T${to}` } } : { begins };
+/** From one moment to another; the one moment where the second is empty. */
+export function from(begins: string, ends = ""): When {
+  const first = { at: begins };
+  return ends && ends !== begins ? { begins: first, ends: { at: ends } } : { begins: first };
 }
 
 export const WEEKDAYS = ["MO", "TU", "WE", "TH", "FR", "SA", "SU"] as const;

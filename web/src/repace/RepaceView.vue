@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import type { Change } from "../api/client";
-import DateInput from "../ui/DateInput.vue";
+import DateField from "../ui/DateField.vue";
 import { count, weekdayDay } from "../ui/say";
 import { injectWall } from "../wall/useWall";
 import { TITLES, type Way, takes, useWays } from "./useWays";
@@ -79,7 +79,7 @@ watch(
       <span class="grow"></span>
       <template v-if="change || noClassOn">
         <label for="ways-by">Catch up by</label>
-        <DateInput id="ways-by" v-model="by" :term-id="state.termId" :section="`${course}/${section}`" />
+        <DateField id="ways-by" v-model="by" :term-id="state.termId" :section="`${course}/${section}`" />
       </template>
       <label v-if="(found?.sections ?? 0) > 1" class="all"
         ><input v-model="everywhere" type="checkbox" />leave out, join, shorten in all sections</label

@@ -1,16 +1,19 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, ref } from "vue";
+import TimeField from "../ui/TimeField.vue";
 import { formOf, ruleOf, type PartDate, type Rule } from "./part";
 
 /** One date of what a rhythm brings: so far before or after the class. */
-const props = defineProps<{ name: string; rhythm: string; part: number }>();
+const props = defineProps<{ name: string; rhythm: string; part: number; termId: number }>();
 const rule = defineModel<Rule | undefined>({ required: true });
 
+const way = ref<PartDate["way"]>("after");
 function set(more: Partial<PartDate>) {
-  const form = formOf(rule.value);
+  const form = f.value;
+  if (more.way) way.value = more.way;
   if (form) rule.value = ruleOf({ ...form, ...more }, props.rhythm);
 }
-const f = computed(() => formOf(rule.value));
+const f = computed(() => formOf(rule.value, way.value));
 const value = (event: Event) => (event.target as HTMLInputElement).value;
 const label = (what: string) => `Part ${props.part}, ${props.name}: ${what}`;
 </script>
@@ -60,15 +63,15 @@ const label = (what: string) => `Part ${props.part}, ${props.name}: ${what}`;
           <option value="start">its start</option>
           <option value="end">its end</option>
         </select>
-        <label class="tick"
-          >at
-          <input
-            class="field"
-            type="time"
-            :value="f.time"
-            :aria-label="label('time of day; empty to keep it')"
-            @change="set({ time: value($event) })"
-        /></label>
+        <span>at</span>
+        <TimeField
+          :id="`part-${part}-${name}-time`"
+          :model-value="f.time"
+          :term-id="termId"
+          empty="its time"
+          :label="label('time of day; empty to keep it')"
+          @update:model-value="set({ time: $event })"
+        />
       </template>
     </template>
   </div>

@@ -220,6 +220,7 @@ useFirstField(() => form.value, "rhythm-title");
           :name="name"
           :rhythm="form.id"
           :part="n + 1"
+          :term-id="termId"
         />
         <label class="row"
           ><span>Remind</span>

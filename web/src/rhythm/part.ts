@@ -11,8 +11,8 @@ export interface PartDate {
 export type Rule = Record<string, unknown>;
 
 /** The form of a rule; null where the rule says more than the form can. */
-export function formOf(rule: Rule | undefined): PartDate | null {
-  if (!rule) return { on: false, n: 0, unit: "days", way: "after", edge: "start", time: "" };
+export function formOf(rule: Rule | undefined, way: PartDate["way"] = "after"): PartDate | null {
+  if (!rule) return { on: false, n: 0, unit: "days", way, edge: "start", time: "" };
   const known = ["rhythm", "number", "edge", "plus", "in", "time"];
   if (!rule.rhythm || Object.keys(rule).some((k) => !known.includes(k))) return null;
   const plus = Number(rule.plus ?? 0);
@@ -20,7 +20,8 @@ export function formOf(rule: Rule | undefined): PartDate | null {
     on: true,
     n: Math.abs(plus),
     unit: String(rule.in ?? "days"),
-    way: plus < 0 ? "before" : "after",
+    // of no distance at all the rule does not say which way it goes
+    way: plus < 0 ? "before" : plus > 0 ? "after" : way,
     edge: rule.edge === "end" ? "end" : "start",
     time: String(rule.time ?? ""),
   };

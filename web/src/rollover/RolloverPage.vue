@@ -4,6 +4,7 @@ import { useRoute, useRouter } from "vue-router";
 import { type Schemas, api, ask } from "../api/client";
 import Band from "../frame/Band.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
+import DateField from "../ui/DateField.vue";
 import { MOST_BYTES } from "../ui/file";
 import { count, dayMonth, span } from "../ui/say";
 import RolledTable from "./RolledTable.vue";
@@ -185,8 +186,8 @@ async function roll() {
     </form>
     <form v-if="asked.to === null" class="ends new" aria-label="The new term" @submit.prevent>
       <label>Name <input v-model.lazy="asked.name" class="field" maxlength="200" autocomplete="off" /></label>
-      <label>First day <input v-model.lazy="asked.first" type="date" class="field" required /></label>
-      <label>Last day <input v-model.lazy="asked.last" type="date" class="field" required /></label>
+      <label for="new-first">First day</label><DateField id="new-first" v-model="asked.first" :term-id="termId" />
+      <label for="new-last">Last day</label><DateField id="new-last" v-model="asked.last" :term-id="termId" />
       <label
         >Public holidays of
         <select v-model="asked.country" class="field">

@@ -2,7 +2,7 @@
 import { computed, ref } from "vue";
 import type { Schemas } from "../api/client";
 import type { ChangeState } from "../change/useChanges";
-import DateInput from "../ui/DateInput.vue";
+import DateField from "../ui/DateField.vue";
 import Dialog from "../ui/Dialog.vue";
 import { count, lateness, moment, weekdayDay } from "../ui/say";
 
@@ -135,7 +135,7 @@ function close() {
       <p class="ticks" role="radiogroup" aria-label="Which dates to tell">
         <label><input v-model="all" type="radio" :value="true" />all dates</label>
         <label><input v-model="all" type="radio" :value="false" />dates up to</label>
-        <DateInput
+        <DateField
           v-if="!all"
           id="tell-up-to"
           v-model="upTo"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import type { CalendarView } from "../api/client";
-import DateInput from "../ui/DateInput.vue";
+import DateField from "../ui/DateField.vue";
 import { weekdayDay } from "../ui/say";
 import { type Json, clean, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
@@ -127,9 +127,9 @@ function dropRestart(day: string) {
       <label for="term-name">Name</label>
       <input id="term-name" v-model="name" class="field" maxlength="200" />
       <label for="term-first">First day</label>
-      <DateInput id="term-first" v-model="first" :term-id="state.termId" />
+      <DateField id="term-first" v-model="first" :term-id="state.termId" />
       <label for="term-last">Last day</label>
-      <DateInput id="term-last" v-model="last" :term-id="state.termId" />
+      <DateField id="term-last" v-model="last" :term-id="state.termId" />
       <span>Teaches on</span>
       <span class="ticks">
         <label v-for="w in WEEKDAYS" :key="w"
@@ -160,7 +160,7 @@ function dropRestart(day: string) {
       </select>
       <label for="letters-restart">Begin again on</label>
       <span class="ticks">
-        <DateInput id="letters-restart" v-model="restartDay" :term-id="state.termId" />
+        <DateField id="letters-restart" v-model="restartDay" :term-id="state.termId" empty="no day" />
         <select v-model="restartLetter" class="field" aria-label="With letter">
           <option v-for="l in given" :key="l" :value="l">{{ l }}</option>
         </select>

@@ -2,7 +2,8 @@
 import Dialog from "../ui/Dialog.vue";
 import { nextTick, onMounted, ref, shallowRef, watch } from "vue";
 import { type Schemas, api, ask } from "../api/client";
-import DateInput from "../ui/DateInput.vue";
+import DateField from "../ui/DateField.vue";
+import TimeField from "../ui/TimeField.vue";
 import { clock, count, weekdayDay } from "../ui/say";
 import { type Json, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
@@ -104,16 +105,16 @@ function save(line: Line | null) {
     </p>
     <form v-if="open === 'new'" class="form box" @submit.prevent="save(null)">
       <label for="class-day">Day</label>
-      <DateInput id="class-day" v-model="day" :term-id="state.termId" />
+      <DateField id="class-day" v-model="day" :term-id="state.termId" />
       <label for="class-time">Starts</label>
-      <input id="class-time" v-model="time" type="time" class="field" required />
+      <TimeField id="class-time" v-model="time" :term-id="state.termId" />
       <label for="class-minutes">Minutes</label>
       <input id="class-minutes" v-model.number="minutes" type="number" min="1" class="field" required />
       <label for="class-place">Place</label>
       <input id="class-place" v-model="place" class="field" maxlength="200" />
       <div class="wide actions">
         <button type="button" class="btn quiet" @click="open = ''">Leave it</button>
-        <button type="submit" class="btn go" :disabled="busy || !day">Add it</button>
+        <button type="submit" class="btn go" :disabled="busy">Add it</button>
       </div>
     </form>
     <table class="moves">
@@ -167,10 +168,10 @@ function save(line: Line | null) {
                 </span>
                 <template v-if="reach === 'one'">
                   <label for="class-day">Day</label>
-                  <DateInput id="class-day" v-model="day" :term-id="state.termId" />
+                  <DateField id="class-day" v-model="day" :term-id="state.termId" />
                 </template>
                 <label for="class-time">Starts</label>
-                <input id="class-time" v-model="time" type="time" class="field" required />
+                <TimeField id="class-time" v-model="time" :term-id="state.termId" />
                 <label for="class-minutes">Minutes</label>
                 <input id="class-minutes" v-model.number="minutes" type="number" min="1" class="field" required />
                 <template v-if="reach !== 'one'">

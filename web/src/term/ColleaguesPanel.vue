@@ -2,7 +2,7 @@
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { type CalendarView, type Schemas, api, ask } from "../api/client";
-import DateInput from "../ui/DateInput.vue";
+import DateField from "../ui/DateField.vue";
 import { moment, span } from "../ui/say";
 
 /** Who else may change or see this term, and the simulated outbox with their invitations. */
@@ -140,9 +140,9 @@ const parts = (body: string) => body.split(/(\/invitation\/\S+)/);
           </option>
         </select>
         <label for="col-first">From</label>
-        <DateInput id="col-first" v-model="first" :term-id="term.termId" />
+        <DateField id="col-first" v-model="first" :term-id="term.termId" />
         <label for="col-last">To</label>
-        <DateInput id="col-last" v-model="last" :term-id="term.termId" />
+        <DateField id="col-last" v-model="last" :term-id="term.termId" />
       </template>
       <div class="wide actions">
         <button type="button" class="btn quiet" @click="inviting = false">Leave it</button>

@@ -3,7 +3,7 @@ import { computed, nextTick, onMounted, ref, watch } from "vue";
 import type { CalendarView, Change } from "../api/client";
 import ClosureFields from "../change/ClosureFields.vue";
 import { type ClosureDraft, draftOf, newClosure, written } from "../change/closure";
-import DateInput from "../ui/DateInput.vue";
+import DateField from "../ui/DateField.vue";
 import { clock, count, weekdayDay, weekdayLong } from "../ui/say";
 import type { Brush } from "./brush";
 import type { Run } from "./usePaint";
@@ -156,10 +156,10 @@ function setLast(last: string) {
     </h2>
     <form class="form" @submit.prevent="send">
       <label for="mean-first">First day</label>
-      <DateInput id="mean-first" :model-value="run[0]" :term-id="term.termId" @update:model-value="setFirst" />
+      <DateField id="mean-first" :model-value="run[0]" :term-id="term.termId" @update:model-value="setFirst" />
       <template v-if="what !== 'start'">
         <label for="mean-last">Last day</label>
-        <DateInput id="mean-last" :model-value="run[1]" :term-id="term.termId" @update:model-value="setLast" />
+        <DateField id="mean-last" :model-value="run[1]" :term-id="term.termId" @update:model-value="setLast" />
       </template>
       <template v-if="what === 'runs-as'">
         <label for="mean-weekday">Runs as a</label>

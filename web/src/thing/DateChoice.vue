@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import type { Schemas } from "../api/client";
-import DateInput from "../ui/DateInput.vue";
-import RuleInput from "../ui/RuleInput.vue";
+import DateField from "../ui/DateField.vue";
+import RuleField from "../ui/RuleField.vue";
 import { moment } from "../ui/say";
+import TimeField from "../ui/TimeField.vue";
 
 /** When a thing opens, is due or closes: on a date, with a class, so many days after one; anything else behind “more”. */
 const props = defineProps<{
@@ -16,8 +17,6 @@ const props = defineProps<{
   lessons: readonly { id: string; title: string }[];
   /** What it gives in each section. */
   given: readonly Schemas["DateGiven"][];
-  /** A day to begin with. */
-  day: string;
 }>();
 type Rule = Record<string, unknown> | undefined;
 const rule = defineModel<Rule>({ required: true });
@@ -26,7 +25,7 @@ type Way = "none" | "date" | "class" | "after" | "more";
 const wayOf = (r: Rule): Way => {
   if (!r) return "none";
   const plain = !r.snapTo && !r.onDayOff;
-  if (r.at && plain && !r.plus && !r.time) return "date";
+  if (r.at !== undefined && plain && !r.plus && !r.time) return "date";
   if (r.lesson && plain && !r.plus && !r.time) return "class";
   if (
     (r.lesson || r.own) &&
@@ -52,13 +51,13 @@ function choose(next: Way) {
   if (next === "none") rule.value = undefined;
   else if (next === "date") {
     const known = props.given.find((g) => g.at)?.at;
-    rule.value = { at: (known ?? `${props.day}T23:59`).slice(0, 16) };
+    rule.value = { at: (known ?? "").slice(0, 16) };
   } else if (next === "class") rule.value = { lesson, edge: props.which === "opens" ? "end" : "start" };
   else if (next === "after" && wayOf(was) !== "after")
     rule.value =
       props.which === "closes"
         ? { own: "due", plus: 2, in: "days" }
-        : { lesson, edge: "end", plus: 2, in: "teaching-days", time: "23:59" };
+        : { lesson, edge: "end", plus: 2, in: "teaching-days", time: props.which === "opens" ? "00:00" : "23:59" };
 }
 function set(field: string, value: unknown) {
   const next = { ...rule.value, [field]: value };
@@ -118,20 +117,13 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       >
     </div>
     <div v-if="way === 'date'" class="how">
-      <DateInput
+      <DateField
         :id="`${which}-day`"
-        :model-value="at.slice(0, 10)"
+        :model-value="at"
         :term-id="termId"
-        :label="`${name}, day`"
-        @update:model-value="(d: string) => d && set('at', `${d}T${at.slice(11, 16) || '23:59'}`)"
-      />
-      at
-      <input
-        class="field"
-        type="time"
-        :value="at.slice(11, 16)"
-        :aria-label="`${name}, time`"
-        @change="value($event) && set('at', `${at.slice(0, 10)}T${value($event)}`)"
+        :time="which === 'opens' ? 'start' : 'end'"
+        :label="name"
+        @update:model-value="rule = { at: $event }"
       />
     </div>
     <div v-else-if="way === 'class'" class="how">
@@ -179,15 +171,16 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         </template>
       </select>
       at
-      <input
-        class="field"
-        type="time"
-        :value="rule?.time ?? ''"
-        :aria-label="`${name}, time`"
-        @change="set('time', value($event))"
+      <TimeField
+        :id="`${which}-time`"
+        :model-value="String(rule?.time ?? '')"
+        :term-id="termId"
+        empty="its time"
+        :label="`${name}, time`"
+        @update:model-value="set('time', $event)"
       />
     </div>
-    <RuleInput
+    <RuleField
       v-else-if="way === 'more'"
       class="how"
       :id="`edit-${which}`"

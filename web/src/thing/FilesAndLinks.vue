@@ -2,6 +2,7 @@
 import { ref } from "vue";
 import { type Schemas, ProblemError } from "../api/client";
 import { cookie } from "../api/cookie";
+import DateField from "../ui/DateField.vue";
 
 /** Links that are kept as links, and files that are stored with the data. */
 interface Link {
@@ -70,16 +71,18 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         <option value="yes">for students</option>
         <option value="no">not for publishing</option>
       </select>
-      <label v-if="f.publish !== false" class="from"
+      <span v-if="f.publish !== false" class="from"
         >from
-        <input
-          class="field"
-          type="datetime-local"
-          :value="f.from ?? ''"
-          :aria-label="`${f.name}: from when; empty for when it opens`"
-          @change="setFile(n, { from: value($event) || undefined })"
+        <DateField
+          :id="`file-from-${n}`"
+          :model-value="f.from ?? ''"
+          :term-id="termId"
+          time="start"
+          empty="when it opens"
+          :label="`${f.name}: from when; empty for when it opens`"
+          @update:model-value="setFile(n, { from: $event || undefined })"
         />
-      </label>
+      </span>
       <button
         type="button"
         class="do"

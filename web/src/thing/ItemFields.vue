@@ -120,7 +120,6 @@ function setFor(section: string, on: boolean) {
     :lesson="String(form.lesson ?? '')"
     :lessons="lessons"
     :given="given.filter((g) => g.date === which)"
-    :day="day"
   />
   <p v-if="misread" class="look" role="status">{{ misread }}</p>
   <div class="row"><span>To do</span><MarkdownField v-model="form.instructions" label="To do" /></div>

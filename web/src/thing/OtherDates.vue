@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import type { Change } from "../api/client";
-import RuleInput from "../ui/RuleInput.vue";
+import RuleField from "../ui/RuleField.vue";
 import { injectWall } from "../wall/useWall";
 import { DATES } from "./dates";
 
@@ -82,7 +82,7 @@ async function send(take: boolean) {
       <template v-if="who">
         <template v-for="[which, name] in DATES" :key="which + who">
           <label :for="`other-${which}`">{{ name }}</label>
-          <RuleInput
+          <RuleField
             :id="`other-${which}`"
             v-model="dates[which]"
             :term-id="termId"

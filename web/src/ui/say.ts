@@ -67,6 +67,11 @@ export function moment(iso: string): string {
   return `${weekdayDay(iso)}, ${clock(iso)}`;
 }
 
+/** The weekday of a date, 1 to 7, Monday first. */
+export function weekdayOf(iso: string): number {
+  return parts(iso).weekday || 7;
+}
+
 /** "Mon" of 1 to 7, Monday first. */
 export function weekdayName(weekday: number): string {
   return WEEKDAYS[weekday % 7] ?? "";

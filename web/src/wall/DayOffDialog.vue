@@ -4,7 +4,7 @@ import { computed, ref, watch } from "vue";
 import type { WallView } from "../api/client";
 import ClosureFields from "../change/ClosureFields.vue";
 import { effects, newClosure, written } from "../change/closure";
-import DateInput from "../ui/DateInput.vue";
+import DateField from "../ui/DateField.vue";
 import { weekdayDay } from "../ui/say";
 import { injectWall } from "./useWall";
 
@@ -42,14 +42,14 @@ async function send() {
   <Dialog v-model:visible="visible" modal header="Day off" :style="{ width: '470px' }">
     <form class="form" @submit.prevent="send">
       <label for="off-first">First day</label>
-      <DateInput
+      <DateField
         id="off-first"
         v-model="first"
         :term-id="termId"
         @update:model-value="last < first && (last = first)"
       />
       <label for="off-last">Last day</label>
-      <DateInput id="off-last" v-model="last" :term-id="termId" />
+      <DateField id="off-last" v-model="last" :term-id="termId" />
       <ClosureFields id="off" v-model="draft" :sections="wall.sections" />
       <p class="wide soft">{{ said }}</p>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>

@@ -3,7 +3,7 @@ import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { useFirstField } from "../ui/useFirstField";
 import type { Change, WallView } from "../api/client";
-import RuleInput from "../ui/RuleInput.vue";
+import RuleField from "../ui/RuleField.vue";
 import { DATES } from "../thing/dates";
 import ItemFields from "../thing/ItemFields.vue";
 import LessonFields from "../thing/LessonFields.vue";
@@ -124,7 +124,7 @@ useFirstField(() => unit.value, "edit-title");
           <p class="wide soft">Dates for everything in it that has none of its own:</p>
           <template v-for="[which, name] in DATES" :key="which">
             <label :for="`unit-${which}`">{{ name }}</label>
-            <RuleInput
+            <RuleField
               :id="`unit-${which}`"
               v-model="form[which]"
               :term-id="termId"

@@ -2,7 +2,7 @@
 import Dialog from "../ui/Dialog.vue";
 import { computed, ref, watch } from "vue";
 import type { WallView } from "../api/client";
-import DateInput from "../ui/DateInput.vue";
+import DateField from "../ui/DateField.vue";
 import { dropChange } from "./drop";
 import { injectWall } from "./useWall";
 
@@ -43,7 +43,7 @@ async function send() {
   >
     <form class="form" @submit.prevent="send">
       <label for="move-to">To</label>
-      <DateInput
+      <DateField
         id="move-to"
         v-model="to"
         autofocus

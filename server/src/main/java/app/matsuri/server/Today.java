@@ -1,11 +1,15 @@
 package app.matsuri.server;
 
+import app.matsuri.core.calendar.Term;
+import app.matsuri.exchange.outline.CellWords;
+import app.matsuri.exchange.outline.DayWords;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.Locale;
 import org.springframework.stereotype.Component;
 
 /** Which day it is, on the clock of a zone; the same everywhere where a day is pinned. */
@@ -23,6 +27,11 @@ public class Today {
     /** The moment on the clock of a zone, to the minute, on the pinned day where one is. */
     public LocalDateTime now(ZoneId zone) {
         return in(zone).atTime(LocalTime.now(clock.withZone(zone)).truncatedTo(ChronoUnit.MINUTES));
+    }
+
+    /** Reads days within a term as somebody of the locale writes them. */
+    public DayWords words(Term term, Locale locale) {
+        return new DayWords(in(term.zone()), term.first(), term.last(), CellWords.dayFirst(locale));
     }
 
     public LocalDate in(ZoneId zone) {

@@ -1,9 +1,12 @@
 package app.matsuri.exchange.outline;
 
+import app.matsuri.core.calendar.Say;
 import java.text.Normalizer;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.Month;
+import java.time.format.TextStyle;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Arrays;
 import java.util.List;
@@ -57,6 +60,9 @@ public record DayWords(LocalDate base, LocalDate first, LocalDate last, boolean 
     private static final Pattern SLASHED = of(MAYBE_WEEKDAY + "(\\d{1,2})/(\\d{1,2})(?:/(\\d{4}|\\d{2}))?");
     private static final Pattern PLUS = of("(?:\\+|in\\s+)\\s*(\\d{1,3})\\s*(d(?:ays?)?|w(?:eeks?)?)?");
     private static final Pattern NEXT = of("(?:(next|this|on)\\s+)?" + WEEKDAY);
+
+    private static final Pattern STARTS_WITH_WEEKDAY = of("^" + WEEKDAY + "\\.?,?\\s+");
+    private static final Pattern ANY_DAY_MONTH = of("\\b(\\d{1,2})\\.?\\s+" + MONTH + "(?:\\s+\\d{4})?");
 
     /** How months begin, without accents, in the languages above. */
     private static final List<Pattern> MONTHS = Stream.of(
@@ -135,6 +141,31 @@ public record DayWords(LocalDate base, LocalDate first, LocalDate last, boolean 
             return Optional.of(base.with(TemporalAdjusters.next(weekday(m.group(2)))));
         }
         return Optional.empty();
+    }
+
+    /**
+     * Why a text that looks like a day names none: a weekday that contradicts its date, or a day that its month does not
+     * have; empty where it does not look like one.
+     */
+    public Optional<String> why(String given) {
+        String text = given.strip();
+        Matcher named = STARTS_WITH_WEEKDAY.matcher(text);
+        if (named.find() && read(text).isEmpty()) {
+            String rest = text.substring(named.end());
+            Optional<LocalDate> day = MomentWords.read(rest, this).map(MomentWords::day);
+            return day.map(d -> Say.day(d).substring(4) + " " + d.getYear() + " is a " + name(d.getDayOfWeek())
+                    + ", not a " + name(weekday(named.group(1))) + ". Write the one you mean.");
+        }
+        Matcher m = ANY_DAY_MONTH.matcher(text);
+        if (m.find() && read(m.group()).isEmpty()) {
+            String month = Month.of(month(m.group(2))).getDisplayName(TextStyle.FULL, Locale.ENGLISH);
+            return Optional.of("There is no " + number(m.group(1)) + " " + month + ".");
+        }
+        return Optional.empty();
+    }
+
+    private static String name(DayOfWeek weekday) {
+        return weekday.getDisplayName(TextStyle.FULL, Locale.ENGLISH);
     }
 
     /** A day of a month, in the year given or the one that fits; none when the weekday that stands with it differs. */

@@ -18,7 +18,8 @@ import java.util.regex.Pattern;
 /**
  * When work is due as people write it beside a lesson, as a date rule, and a rule in the same words: "same day", "next
  * class", "2 days after, 23:59", "+3" (teaching days), "a week later", "friday, 17:00", "3 nov", "with CH2, next class",
- * "1 day after due". A time that is not said is 23:59, where the words do not mean class time.
+ * "1 day after due". A time that is not said is 23:59, of an opening the start of the day, where the words do not mean class
+ * time.
  *
  * @param days reads days without a year
  * @param names of the lessons and units that may stand before a distance, as in "CH2 +2 teaching days"
@@ -42,6 +43,8 @@ public record DueWords(DayWords days, PlanNames names) {
     private static final Pattern IN_WEEK =
             of("^(?:in\\s+)?(teaching\\s+)?week\\s+(\\d{1,2}),?\\s+" + DayWords.WEEKDAY + "$");
 
+    private static final Pattern DATED = of("\\b" + DayWords.MONTH + "|\\d{4}-\\d|\\d[./]\\d{1,2}(?![\\d:]|\\s*[ap]m)");
+
     private static Pattern of(String regex) {
         return Pattern.compile(regex, Pattern.CASE_INSENSITIVE);
     }
@@ -61,6 +64,14 @@ public record DueWords(DayWords days, PlanNames names) {
      * of another it is that long after it is due.
      */
     public Optional<DateRule> read(String given, String lesson, Which of) {
+        LocalTime edge = of == Which.OPENS ? LocalTime.MIDNIGHT : END_OF_DAY;
+        Optional<MomentWords> moment = given.matches(".*\\d.*")
+                        && !given.strip().startsWith("+")
+                ? MomentWords.read(given.strip().replaceAll("(?i)^(is\\s+)?(due|opens|closes)[:\\s]+", ""), days)
+                : Optional.empty();
+        if (moment.filter(m -> dated(given)).isPresent()) {
+            return moment.map(m -> DateRule.at(m.at(edge)));
+        }
         String text = given.strip().replaceAll("[.]$", "");
         if (of == Which.DUE || !text.matches("(?i)due\\s*[-+−].*")) {
             text = text.replaceAll("(?i)^(is\\s+)?due[:\\s]+", "");
@@ -79,7 +90,7 @@ public record DueWords(DayWords days, PlanNames names) {
         LocalTime said = time;
         Optional<DateRule> brief = RuleWords.read(text.replace('−', '-'), names);
         if (brief.isPresent()) {
-            return brief.map(r -> said == null ? endOfDay(r) : timed(r, said));
+            return brief.map(r -> said == null ? wholeDay(r, edge) : timed(r, said));
         }
         Matcher with = WITH.matcher(text);
         String anchor = lesson;
@@ -91,17 +102,22 @@ public record DueWords(DayWords days, PlanNames names) {
             text = text.isEmpty() ? "same day" : text;
         }
         LocalTime at = time;
-        return rule(text.strip(), anchor, unit).map(r -> at == null ? r : timed(r, at));
+        return rule(text.strip(), anchor, unit, edge).map(r -> at == null ? r : timed(r, at));
     }
 
-    /** A day so far from a lesson ends at its end, as work does; class times and other dates keep their time. */
-    private static DateRule endOfDay(DateRule rule) {
+    /** Whether a month, or figures in place of one, say which day is meant: a weekday alone follows a lesson. */
+    private static boolean dated(String given) {
+        return DATED.matcher(given).find();
+    }
+
+    /** A day so far from a lesson ends at its end, as work does, or begins at its start; class times keep their time. */
+    private static DateRule wholeDay(DateRule rule, LocalTime edge) {
         boolean days = rule.plus().n() != 0
                 && (rule.plus().unit() == Offset.Unit.DAYS
                         || rule.plus().unit() == Offset.Unit.WEEKS
                         || rule.plus().unit() == Offset.Unit.TEACHING_DAYS);
         boolean lesson = rule.anchor() instanceof Anchor.WithLesson || rule.anchor() instanceof Anchor.WithUnit;
-        return days && lesson ? rule.at(END_OF_DAY) : rule;
+        return days && lesson ? rule.at(edge) : rule;
     }
 
     private static boolean digitBefore(String text, int at) {
@@ -114,12 +130,12 @@ public record DueWords(DayWords days, PlanNames names) {
                 : rule.at(time);
     }
 
-    private Optional<DateRule> rule(String text, String anchor, boolean unit) {
+    private Optional<DateRule> rule(String text, String anchor, boolean unit, LocalTime edge) {
         String lower = text.toLowerCase(Locale.ROOT);
         Optional<LocalDate> day =
                 lower.matches(".*\\d.*") && !lower.startsWith("+") ? days.read(text) : Optional.empty();
         if (day.isPresent()) {
-            return Optional.of(DateRule.at(day.get().atTime(END_OF_DAY)));
+            return Optional.of(DateRule.at(day.get().atTime(edge)));
         }
         Matcher week = IN_WEEK.matcher(text);
         if (week.matches()) {
@@ -142,10 +158,10 @@ public record DueWords(DayWords days, PlanNames names) {
         if (anchor == null) {
             return Optional.empty();
         }
-        return besideLesson(lower, n, anchor, unit);
+        return besideLesson(lower, n, anchor, unit, edge);
     }
 
-    private Optional<DateRule> besideLesson(String lower, Matcher n, String anchor, boolean unit) {
+    private Optional<DateRule> besideLesson(String lower, Matcher n, String anchor, boolean unit, LocalTime edge) {
         DateRule start = DateRule.of(anchored(anchor, unit, Edge.START));
         DateRule end = DateRule.of(anchored(anchor, unit, Edge.END));
         if (lower.matches("|same day|in class|start of class|at the start|that day|same class|the class|class")) {
@@ -161,10 +177,10 @@ public record DueWords(DayWords days, PlanNames names) {
             return Optional.of(start.plus(-1, Offset.Unit.SESSIONS));
         }
         if (lower.matches("(the )?(next|following) day|day after")) {
-            return Optional.of(end.plus(1, Offset.Unit.TEACHING_DAYS).at(END_OF_DAY));
+            return Optional.of(end.plus(1, Offset.Unit.TEACHING_DAYS).at(edge));
         }
         if (lower.matches("(the )?(next|following) week|week after")) {
-            return Optional.of(end.plus(1, Offset.Unit.WEEKS).at(END_OF_DAY));
+            return Optional.of(end.plus(1, Offset.Unit.WEEKS).at(edge));
         }
         if (n.matches()) {
             Offset.Unit of = RuleWords.unit(n.group(2));
@@ -172,7 +188,7 @@ public record DueWords(DayWords days, PlanNames names) {
             boolean fromStart = of == Offset.Unit.SESSIONS
                     || n.group(4) != null && n.group(4).equals("start");
             DateRule rule = (fromStart ? start : end).plus(signed(n), of);
-            return Optional.of(classTime ? rule : rule.at(END_OF_DAY));
+            return Optional.of(classTime ? rule : rule.at(edge));
         }
         Matcher plus = PLUS.matcher(lower);
         if (plus.matches()) {
@@ -182,12 +198,12 @@ public record DueWords(DayWords days, PlanNames names) {
             return Optional.of(
                     in == Offset.Unit.SESSIONS
                             ? start.plus(by, in)
-                            : end.plus(by, in).at(END_OF_DAY));
+                            : end.plus(by, in).at(edge));
         }
         Matcher weekday = BY_WEEKDAY.matcher(lower);
         if (weekday.matches()) {
             DayOfWeek on = DayWords.weekday(weekday.group(1));
-            DateRule rule = new DateRule(end.anchor(), Offset.NONE, on, false, END_OF_DAY, null, Extra.NONE);
+            DateRule rule = new DateRule(end.anchor(), Offset.NONE, on, false, edge, null, Extra.NONE);
             return Optional.of(rule);
         }
         return Optional.empty();

@@ -88,7 +88,7 @@ public record Start(
         DayWords days = new DayWords(from == null ? today : from, from, to);
         List<DaysOffReader.Line> off = DaysOffReader.read(daysOff, days);
         OutlineReader.Reading plan = OutlineReader.read(outline, days);
-        Optional<Course> read = course(plan.units(), said);
+        Optional<Course> read = course(plan.units(), days, said);
         Set<DayOfWeek> teaching = EnumSet.noneOf(DayOfWeek.class);
         weekdays.forEach(w -> teaching.add(Words.weekday(w)));
         if (teaching.isEmpty()) {
@@ -143,7 +143,7 @@ public record Start(
         return day.orElse(null);
     }
 
-    private Optional<Course> course(List<Unit> units, List<Said> said) {
+    private Optional<Course> course(List<Unit> units, DayWords days, List<Said> said) {
         if (course.isBlank()) {
             said.add(new Said("course", false, ""));
             return Optional.empty();
@@ -156,14 +156,22 @@ public record Start(
             return Optional.empty();
         }
         said.add(new Said("course", true, code + (title.equals(code) ? "" : ", " + title)));
-        Optional<MeetingPattern> pattern = MeetsWords.read(meets);
-        said.add(pattern.map(p -> new Said("meets", true, MeetsWords.say(p)))
-                .orElse(new Said(
-                        "meets",
-                        false,
-                        meets.isBlank()
-                                ? ""
-                                : "Days or times were not understood. Write it as MWF 10-10:50 Weir House 2.")));
+        List<MeetingPattern> patterns = MeetsWords.readAll(meets, days);
+        said.add(
+                patterns.isEmpty()
+                        ? new Said(
+                                "meets",
+                                false,
+                                meets.isBlank()
+                                        ? ""
+                                        : "Days or times were not understood. Write it as MWF 10-10:50 Weir House 2; a"
+                                                + " second meeting behind “;”.")
+                        : new Said(
+                                "meets",
+                                true,
+                                String.join(
+                                        "; ",
+                                        patterns.stream().map(MeetsWords::say).toList())));
         Integer required = null;
         HoursAsked asks = null;
         if (!credits.isBlank()) {
@@ -176,17 +184,16 @@ public record Start(
                             String.format("%,d minutes of class", c * HoursAsked.CLASS_MINUTES_PER_CREDIT)))
                     .orElse(new Said("credits", false, "Give a whole number of credits, or leave it empty.")));
         }
-        if (pattern.isEmpty()) {
+        if (patterns.isEmpty()) {
             return Optional.empty();
         }
-        Section group =
-                Section.of(section.isBlank() ? "A" : section.strip(), Section.Pace.SESSIONS, List.of(pattern.get()));
+        Section group = Section.of(section.isBlank() ? "A" : section.strip(), Section.Pace.SESSIONS, patterns);
         return Optional.of(new Course(
                 code,
                 title,
                 required,
                 asks,
-                pattern.get().minutes(),
+                patterns.get(0).minutes(),
                 Course.WEEK_LIMIT,
                 Course.DAY_LIMIT,
                 List.of(group),

@@ -25,11 +25,20 @@ public final class TimeWords {
         return matcher.matches() ? of(matcher) : Optional.empty();
     }
 
+    /** The time that a field for a time alone says: as {@link #read}, and an hour by itself. */
+    public static Optional<LocalTime> field(String text) {
+        String plain = text.strip();
+        return plain.matches("\\d{1,2}") ? read(plain + ":00") : read(plain);
+    }
+
     /** The time that {@link #TIME} found. */
     public static Optional<LocalTime> of(Matcher m) {
         if (m.group(1) != null) {
             boolean noon = m.group(1).toLowerCase(Locale.ROOT).matches("noon|mittag|midi|mediod[ií]a");
             return Optional.of(noon ? LocalTime.NOON : LocalTime.of(23, 59));
+        }
+        if (m.group().matches("24[:.]00")) {
+            return Optional.of(LocalTime.of(23, 59));
         }
         try {
             for (int clock = 5; clock <= 7; clock += 2) {

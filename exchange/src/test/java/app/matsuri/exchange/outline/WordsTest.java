@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.PlanWriter;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -53,6 +55,75 @@ class WordsTest {
     @ValueSource(strings = {"", "soon", "31 feb", "Mon 9 Oct", "32.1.", "13/13", "0000-01-01", "week"})
     void noDays(String text) {
         assertThat(DAYS.read(text)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "9 oct 8:00 | 2026-10-09 | 08:00",
+                "20 oct, 17:00 | 2026-10-20 | 17:00",
+                "20 oct 2026, 17:00 | 2026-10-20 | 17:00",
+                "fri 5pm | 2026-10-09 | 17:00",
+                "8 oct, 7am | 2026-10-08 | 07:00",
+                "17:00 on 20 oct | 2026-10-20 | 17:00",
+                "2026-10-09T17:00 | 2026-10-09 | 17:00",
+                "Fri 9 Oct 2026, 5:30 pm | 2026-10-09 | 17:30",
+                "3.11. 17 Uhr | 2026-11-03 | 17:00",
+                "+2 weeks | 2026-10-21 | ",
+                "tomorrow at noon | 2026-10-08 | 12:00",
+                "30 oct 24:00 | 2026-10-30 | 23:59",
+                "3 nov | 2026-11-03 | "
+            })
+    void daysWithATime(String text, LocalDate day, LocalTime time) {
+        assertThat(MomentWords.read(text, DAYS)).contains(new MomentWords(day, time));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Tue 10 Nov12 nov",
+                "30 februry, 5pm",
+                "8 oct, 23:59, 7am",
+                "5 times",
+                "17:00",
+                "Mon 9 Oct, 8:00",
+                "oct 17:00",
+                "9 oct 8:00 or so",
+                "9 oct 8:75"
+            })
+    void noDaysWithATime(String text) {
+        assertThat(MomentWords.read(text, DAYS)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Mon 9 Oct | 9 Oct 2026 is a Friday, not a Monday. Write the one you mean.",
+                "Mon 9 Oct, 8:00 | 9 Oct 2026 is a Friday, not a Monday. Write the one you mean.",
+                "30 februry | ",
+                "30 february, 5pm | There is no 30 February.",
+                "soon | "
+            })
+    void whyThereIsNoSuchDay(String text, String why) {
+        assertThat(DAYS.why(text).orElse(null)).isEqualTo(why);
+    }
+
+    /** An opening without a time means the start of the day; what hangs on a class its start. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "3 nov | {'at':'2026-11-03T00:00'}",
+                "3 nov 8:00 | {'at':'2026-11-03T08:00'}",
+                "2 days after | {'lesson':'L','edge':'end','plus':2,'in':'days','time':'00:00'}",
+                "same day | {'lesson':'L','edge':'start'}"
+            })
+    void whenWorkOpens(String text, String rule) {
+        DateRule read = new DueWords(DAYS).read(text, "L", Which.OPENS).orElseThrow();
+        assertThat(Json.MAPPER.<tools.jackson.databind.JsonNode>valueToTree(PlanWriter.rule(read)))
+                .isEqualTo(Json.read(rule.replace('\'', '"')));
     }
 
     @ParameterizedTest
@@ -149,7 +220,14 @@ class WordsTest {
                 "TR 13:00-14:15 in Boat shed | TU,TH | 13:00 | 75 | Boat shed",
                 "daily 9:00 50 min | MO,TU,WE,TH,FR | 09:00 | 50 | ''",
                 "Mondays and Wednesdays 11:30 am to 12:45 pm | MO,WE | 11:30 | 75 | ''",
-                "TTh 2-3:30 | TU,TH | 14:00 | 90 | ''"
+                "TTh 2-3:30 | TU,TH | 14:00 | 90 | ''",
+                "Mon-Fri 9-9:50 | MO,TU,WE,TH,FR | 09:00 | 50 | ''",
+                "M-F 9-9:50 | MO,TU,WE,TH,FR | 09:00 | 50 | ''",
+                "M–Th 8:00-8:50 Room 4 | MO,TU,WE,TH | 08:00 | 50 | Room 4",
+                "Monday to Friday 9:00-9:50 am | MO,TU,WE,TH,FR | 09:00 | 50 | ''",
+                "Mo-Fr 9-9:50 | MO,TU,WE,TH,FR | 09:00 | 50 | ''",
+                "Mon-Wed, Fri 9-9:50 | MO,TU,WE,FR | 09:00 | 50 | ''",
+                "MWF 10-10:50 Weir House 2 https://meet.example/abc | MO,WE,FR | 10:00 | 50 | Weir House 2"
             })
     void whenAClassMeets(String text, String days, LocalTime start, int minutes, String place) {
         MeetingPattern pattern = MeetsWords.read(text).orElseThrow();
@@ -178,6 +256,36 @@ class WordsTest {
         assertThat(pattern.rule() == null ? "" : pattern.rule()).isEqualTo(rule);
         assertThat(String.join(",", pattern.letters())).isEqualTo(letters);
         assertThat(MeetsWords.days(pattern)).isEqualTo(said);
+    }
+
+    /** Since when and in which weeks, in a term that begins on Monday 31 August. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "every second Thu from 3 sep 15-16:50 Boat shed | every 2 weeks Thu from Thu 3 Sep | Boat shed",
+                "every second Thu 15-16:50 Boat shed from 3 sep | every 2 weeks Thu from Thu 3 Sep | Boat shed",
+                "even weeks Thu 15-16:50 | every 2 weeks Thu from Mon 7 Sep | ''",
+                "odd weeks Fri 9-9:50 | every 2 weeks Fri from Mon 31 Aug | ''",
+                "Fri 9-9:50, weeks 2,4,6,8 | every 2 weeks Fri from Mon 7 Sep until Sun 25 Oct | ''",
+                "weeks 3-5 Tue 9-9:50 Lab 2 | Tue from Mon 14 Sep until Sun 4 Oct | Lab 2",
+                "Mon 9-9:50 until 4 dec | Mon until Fri 4 Dec | ''"
+            })
+    void inWhichWeeksAClassMeets(String text, String said, String place) {
+        List<MeetingPattern> read = MeetsWords.readAll(text, DAYS);
+        assertThat(read).hasSize(1);
+        assertThat(MeetsWords.days(read.get(0))).isEqualTo(said);
+        assertThat(read.get(0).place()).isEqualTo(place);
+    }
+
+    @Test
+    void weeksThatAreNotEvenlyApartAreSeveralSeries() {
+        assertThat(MeetsWords.readAll("weeks 1,2,5,9 Fri 9-9:50", DAYS)).hasSize(2);
+        assertThat(MeetsWords.readAll("Fri 9-9:50 from whenever", DAYS)).isEmpty();
+        assertThat(MeetsWords.read("MWF 10-10:50 Weir House 2 https://meet.example/abc")
+                        .orElseThrow()
+                        .link())
+                .isEqualTo("https://meet.example/abc");
     }
 
     @Test

@@ -1,8 +1,6 @@
 package app.matsuri.server.outline;
 
-import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Course;
-import app.matsuri.exchange.outline.CellWords;
 import app.matsuri.exchange.outline.DayWords;
 import app.matsuri.server.Today;
 import app.matsuri.server.http.Problem;
@@ -26,8 +24,7 @@ class OutlineWords {
     }
 
     DayWords days(Stored stored, Locale locale) {
-        Term term = stored.decisions().term();
-        return new DayWords(today.in(term.zone()), term.first(), term.last(), CellWords.dayFirst(locale));
+        return today.words(stored.decisions().term(), locale);
     }
 
     static Problem misread(String what) {

@@ -1,6 +1,7 @@
 package app.matsuri.server.section;
 
 import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.calendar.Term;
 import app.matsuri.core.change.PutRoster;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
@@ -14,6 +15,7 @@ import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.outline.MeetsWords;
 import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.roster.RosterReader;
+import app.matsuri.server.Today;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
@@ -23,6 +25,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -43,8 +46,10 @@ import org.springframework.web.bind.annotation.RestController;
 class SectionController {
 
     private final Access access;
+    private final Today today;
 
-    SectionController(Access access) {
+    SectionController(Access access, Today today) {
+        this.today = today;
         this.access = access;
     }
 
@@ -155,9 +160,10 @@ class SectionController {
     record MeetingsRead(List<Map<String, Object>> patterns, String said) {}
 
     @GetMapping("/meetings")
-    MeetingsRead meetings(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestParam String text) {
-        access.look(by, termId);
-        List<MeetingPattern> patterns = MeetsWords.readAll(text);
+    MeetingsRead meetings(
+            @AuthenticationPrincipal SignedIn by, @PathVariable long termId, Locale locale, @RequestParam String text) {
+        Term term = access.look(by, termId).decisions().term();
+        List<MeetingPattern> patterns = MeetsWords.readAll(text, today.words(term, locale));
         if (patterns.isEmpty()) {
             throw new Problem(
                     HttpStatus.UNPROCESSABLE_CONTENT,
