@@ -9,10 +9,12 @@ import "./design/term.css";
 import "./design/dates.css";
 import { MatsuriPreset } from "./design/preset";
 import { waitForReading } from "./ui/reading";
+import { noteTyping } from "./ui/typing";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? "";
 
 waitForReading(document);
+noteTyping(document);
 createApp(App)
   .use(router)
   .use(PrimeVue, {

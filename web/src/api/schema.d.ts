@@ -1965,11 +1965,13 @@ export interface components {
             text: string;
         };
         LineRead: {
-            change: {
+            change?: {
                 [key: string]: unknown;
-            };
+            } | null;
             key: string;
+            parts: components["schemas"]["Words"][];
             said: string;
+            wrong?: string | null;
         };
         LineTyped: {
             before?: string | null;
@@ -2986,6 +2988,11 @@ export interface components {
             id: number;
             name: string;
             steps: string[];
+        };
+        Words: {
+            as: string;
+            text: string;
+            understood: boolean;
         };
         WrongCell: {
             /** Format: int32 */

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { useRoute } from "vue-router";
 import TimeField from "../ui/TimeField.vue";
 import { type ClosureDraft, KINDS } from "./closure";
 
@@ -8,11 +7,11 @@ import { type ClosureDraft, KINDS } from "./closure";
 const props = defineProps<{
   /** Begins the fields' ids. */
   id: string;
+  termId: number;
   sections: readonly { course: string; section: string }[];
 }>();
 const draft = defineModel<ClosureDraft>({ required: true });
 
-const termId = Number(useRoute().params.termId);
 const part = ref(draft.value.from !== "");
 const scopes = computed(() => [
   ...[...new Set(props.sections.map((s) => s.course))].map((c) => ({ value: c, label: `${c}, all sections` })),

@@ -51,6 +51,7 @@ describe("a day off while it is written", () => {
     const fields = mount(ClosureFields, {
       props: {
         id: "x",
+        termId: 1,
         modelValue: newClosure(),
         sections: [
           { course: "C", section: "A" },

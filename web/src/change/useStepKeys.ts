@@ -1,4 +1,5 @@
 import { onBeforeUnmount, onMounted } from "vue";
+import { isTyping } from "../ui/typing";
 import type { ChangeState } from "./useChanges";
 
 /**
@@ -16,7 +17,7 @@ export function useStepKeys<V>(
     if (command && letter === "z") {
       event.preventDefault();
       void (event.shiftKey ? state.redo() : state.undo());
-    } else if (state.proposal.value && !command && (letter === "a" || letter === "x")) {
+    } else if (state.proposal.value && !command && !isTyping() && (letter === "a" || letter === "x")) {
       event.preventDefault();
       if (letter === "a") void state.apply();
       else state.discard();

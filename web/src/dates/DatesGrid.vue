@@ -5,7 +5,7 @@ import type { DatesRow, DatesView } from "../api/client";
 import { threadOf } from "../wall/units";
 import DateCell from "./DateCell.vue";
 import { type DateColumn, type TableLine, type TableRow, isNotice } from "./table";
-import type { Sheet } from "./useSheet";
+import { type Sheet, cellKey } from "./useSheet";
 
 /** Every dated thing in rows, its dates in cells that are walked and typed into as in a spreadsheet. */
 const props = defineProps<{
@@ -23,7 +23,7 @@ const ROW = 29;
 const scroller = ref<HTMLElement>();
 const editors = ref<HTMLInputElement[]>([]);
 const editor = computed(() => editors.value[0]);
-const { at, range, chosen, typing, said, misread } = props.sheet;
+const { at, range, chosen, typing, said, misread, unsaved, waits } = props.sheet;
 
 const virtual = useVirtualizer(
   computed(() => ({
@@ -102,7 +102,9 @@ function drag(event: MouseEvent) {
 function edit() {
   const row = props.lines[at.value.line];
   const column = props.columns[at.value.column - 1];
-  if (isRow(row) && column) props.sheet.type(column.section < 0 ? (row.row[column.which].typed ?? "") : "");
+  if (!isRow(row) || !column) return;
+  const kept = unsaved.value.get(cellKey(row, column))?.text;
+  props.sheet.type(kept ?? (column.section < 0 ? (row.row[column.which].typed ?? "") : ""));
 }
 async function key(event: KeyboardEvent) {
   const { line, column } = at.value;
@@ -153,17 +155,17 @@ async function key(event: KeyboardEvent) {
     props.sheet.type(event.key);
   }
 }
-async function typed(event: KeyboardEvent) {
+function typed(event: KeyboardEvent) {
   event.stopPropagation();
   const { line, column } = at.value;
   if (event.key === "Escape") {
     props.sheet.leave();
-    await focus();
+    void focus();
   } else if (event.key === "Enter" || event.key === "Tab") {
     event.preventDefault();
-    if (!(await props.sheet.take(event.ctrlKey || event.metaKey))) return;
-    await focus();
-    if (props.proposed || event.ctrlKey || event.metaKey) return;
+    if (!props.sheet.take(event.ctrlKey || event.metaKey)) return;
+    void focus();
+    if (event.ctrlKey || event.metaKey) return;
     const back = event.shiftKey ? -1 : 1;
     if (event.key === "Enter") props.sheet.go(line + back, column);
     else props.sheet.go(line, column + back);
@@ -324,6 +326,12 @@ function sortBy(name: string) {
                   {{ c.code ? `${c.code} only` : "all sections" }}: {{ said || "…" }}
                 </span>
               </template>
+              <span v-else-if="unsaved.get(cellKey(line, c))" class="look" :title="unsaved.get(cellKey(line, c))!.why"
+                >not saved: {{ unsaved.get(cellKey(line, c))!.text }}</span
+              >
+              <span v-else-if="waits.has(cellKey(line, c))" class="soft"
+                >{{ waits.get(cellKey(line, c)) }}{{ sheet.slow.value ? ", saving" : "" }}</span
+              >
               <DateCell v-else :row="line.row" :was="line.was" :column="c" />
             </span>
             <span role="gridcell" class="td wrong" :title="wrongText(line.row)">

@@ -71,10 +71,36 @@ describe("hands in the table of dates", () => {
   it("keeps what was typed where it is not understood, and proposes nothing", async () => {
     read.mockReturnValue({ cells: [{ understood: false, said: "no date yet" }] });
     sheet.type("soonish");
-    expect(await sheet.take(false)).toBe(false);
+    await vi.waitFor(() => expect(sheet.misread.value).toBe(true));
+    expect(sheet.take(false)).toBe(false);
     expect(sheet.typing.value).toBe("soonish");
     expect(sheet.said.value).toBe("no date yet");
     expect(propose).not.toHaveBeenCalled();
+  });
+
+  it("saves cells in the order in which they were typed, and lets the hand go on", async () => {
+    const asked: { text: string; answer: (a: unknown) => void }[] = [];
+    read.mockImplementation(
+      (_p, o: { body: { cells: { text: string }[] } }) =>
+        new Promise((answer) => asked.push({ text: o.body.cells[0]!.text, answer })),
+    );
+    for (const [n, text] of ["12 oct", "13 oct", "14 octember"].entries()) {
+      sheet.go(n + 1, 2);
+      sheet.type(text);
+      expect(sheet.take(false)).toBe(true);
+    }
+    expect(sheet.typing.value).toBeNull();
+    expect([...sheet.waits.value.values()]).toEqual(["12 oct", "13 oct", "14 octember"]);
+    for (const text of ["12 oct", "13 oct", "14 octember"]) {
+      // read once while it was typed, and again when its turn came
+      await vi.waitFor(() => expect(asked.filter((a) => a.text === text)).toHaveLength(2));
+      const understood = text !== "14 octember";
+      const cells = [{ understood, said: "no date yet" }];
+      asked.findLast((a) => a.text === text)!.answer({ cells, change: understood ? { kind: "put-dates" } : null });
+    }
+    await vi.waitFor(() => expect(sheet.waits.value.size).toBe(0));
+    expect(propose).toHaveBeenCalledTimes(2);
+    expect([...sheet.unsaved.value.values()]).toEqual([{ text: "14 octember", why: "no date yet" }]);
   });
 
   it("types into one cell or into all of the range", async () => {
@@ -84,11 +110,11 @@ describe("hands in the table of dates", () => {
     }));
     sheet.go(3, 2, true);
     sheet.type("3 nov");
-    expect(await sheet.take(true)).toBe(true);
-    expect(propose).toHaveBeenLastCalledWith({ kind: "put-dates", n: 3 });
+    expect(sheet.take(true)).toBe(true);
+    await vi.waitFor(() => expect(propose).toHaveBeenLastCalledWith({ kind: "put-dates", n: 3 }));
     sheet.type("3 nov");
-    await sheet.take(false);
-    expect(propose).toHaveBeenLastCalledWith({ kind: "put-dates", n: 1 });
+    sheet.take(false);
+    await vi.waitFor(() => expect(propose).toHaveBeenLastCalledWith({ kind: "put-dates", n: 1 }));
   });
 
   it("copies as a spreadsheet takes it", () => {

@@ -1,6 +1,7 @@
 import { type ComputedRef, computed, ref } from "vue";
 import { type Change, type CellsRead, api, ask } from "../api/client";
 import { type DateColumn, type TableLine, type TableRow, plainText } from "./table";
+import { useQueue } from "../ui/useQueue";
 import type { DatesState } from "./useDates";
 
 /** A place in the table: a line, and a column by its number; column 0 is the thing itself. */
@@ -15,6 +16,13 @@ export interface Pasted {
   change: Change | null;
 }
 
+/** Cells that one text goes into. */
+type Into = { row: TableRow; column: DateColumn };
+interface Save {
+  text: string;
+  into: readonly Into[];
+}
+export const cellKey = (row: TableRow, column: DateColumn) => `${row.key} ${column.key}`;
 const isRow = (line: TableLine | undefined): line is TableRow => line !== undefined && "row" in line;
 
 /** Walking, choosing, typing, filling, copying and pasting in the table of dates, as hands know it from spreadsheets. */
@@ -33,6 +41,8 @@ export function useSheet(
   const said = ref("");
   const misread = ref(false);
   const pasted = ref<Pasted | null>(null);
+  /** What was typed into cells and refused, with why, by the cell. */
+  const unsaved = ref<ReadonlyMap<string, { text: string; why: string }>>(new Map());
   let lastChosen = -1;
   let asked = 0;
 
@@ -91,11 +101,16 @@ export function useSheet(
     anchor.value = null;
   }
   function leave() {
+    const row = lines.value[at.value.line];
+    const column = columns.value[at.value.column - 1];
+    if (isRow(row) && column) keep([{ row, column }], null);
     typing.value = null;
+    asked++;
   }
   /** Takes over what stands in the field. */
   function retype(text: string) {
     typing.value = text;
+    misread.value = false;
     void understand();
   }
 
@@ -132,7 +147,7 @@ export function useSheet(
   // --- typing
 
   function type(text: string) {
-    if (state.proposal.value || at.value.column === 0) return;
+    if (at.value.column === 0) return;
     typing.value = text;
     said.value = "";
     misread.value = false;
@@ -164,29 +179,47 @@ export function useSheet(
       misread.value = true;
     }
   }
-  /** Takes what was typed, into the cell or into all cells of the range. False when it was not understood. */
-  async function take(all: boolean): Promise<boolean> {
+  /**
+   * Takes what was typed, into the cell or into all cells of the range; it is saved in its turn, and the hand goes on. False
+   * where it is known not to be understood: then it stays in its field.
+   */
+  function take(all: boolean): boolean {
     const text = typing.value;
     if (text === null) return true;
-    const turn = ++asked;
+    if (misread.value) return false;
+    asked++;
     const into = all
       ? cells()
       : cells().filter((c) => c.line === at.value.line && c.column === columns.value[at.value.column - 1]);
-    const found = await read(into.map(({ row, column }) => ({ row, column, text }))).catch((e: Error) => {
-      said.value = e.message;
-      return null;
-    });
-    if (!found || turn !== asked) return false;
-    const bad = found.cells.find((c) => !c.understood);
-    if (bad) {
-      said.value = bad.said;
-      misread.value = true;
-      return false;
-    }
     typing.value = null;
-    if (found.change) await state.propose(found.change as Change);
+    keep(into, null);
+    saves.add({ text, into });
     return true;
   }
+  const saves = useQueue<Save>(state.proposal, async ({ text, into }) => {
+    const found = await read(into.map(({ row, column }) => ({ row, column, text }))).catch((e: Error) => e);
+    const bad = found instanceof Error ? { said: found.message } : found.cells.find((c) => !c.understood);
+    if (bad || found instanceof Error) {
+      keep(into, { text, why: bad!.said });
+      state.problem.value = `“${text}” for “${into[0]?.row.row.title ?? ""}” was not saved: ${bad!.said}`;
+    } else if (found.change && !(await state.propose(found.change as Change))) {
+      keep(into, { text, why: state.problem.value });
+    }
+  });
+  function keep(into: readonly Into[], what: { text: string; why: string } | null) {
+    const map = new Map(unsaved.value);
+    for (const { row, column } of into) {
+      if (what) map.set(cellKey(row, column), what);
+      else map.delete(cellKey(row, column));
+    }
+    unsaved.value = map;
+  }
+  const waits = computed(
+    () =>
+      new Map(
+        saves.waiting.value.flatMap(({ text, into }) => into.map((c) => [cellKey(c.row, c.column), text] as const)),
+      ),
+  );
 
   // --- filling, clearing, copying, pasting
 
@@ -282,6 +315,9 @@ export function useSheet(
     said,
     misread,
     pasted,
+    unsaved,
+    waits,
+    slow: saves.slow,
     go,
     single,
     leave,

@@ -108,7 +108,7 @@ watch(
   { deep: true },
 );
 watch(
-  () => [props.index, props.run.join()],
+  () => props.index,
   () => {
     if (stands.value) draft.value = draftOf(stands.value);
   },
@@ -167,7 +167,7 @@ function setLast(last: string) {
           <option v-for="(c, n) in CODES" :key="c" :value="c">{{ weekdayLong(n + 1) }}</option>
         </select>
       </template>
-      <ClosureFields v-if="what === 'off'" id="mean" v-model="draft" :sections="term.sections" />
+      <ClosureFields v-if="what === 'off'" id="mean" :term-id="term.termId" v-model="draft" :sections="term.sections" />
       <p v-if="others.length" class="wide soft">
         Off already:
         <button v-for="o in others" :key="o.n" type="button" class="do other" @click="emit('open', o.n)">

@@ -50,7 +50,7 @@ async function send() {
       />
       <label for="off-last">Last day</label>
       <DateField id="off-last" v-model="last" :term-id="termId" />
-      <ClosureFields id="off" v-model="draft" :sections="wall.sections" />
+      <ClosureFields id="off" :term-id="termId" v-model="draft" :sections="wall.sections" />
       <p class="wide soft">{{ said }}</p>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">

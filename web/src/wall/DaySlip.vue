@@ -2,9 +2,11 @@
 import { computed, ref } from "vue";
 import { type Change, type Day, type ItemView, type NoticeView, type WallView, api, ask } from "../api/client";
 import { clock, moment, weekdayDay, weekdayNumber } from "../ui/say";
+import HeardLine from "./HeardLine.vue";
 import LessonActions from "./LessonActions.vue";
 import Mark from "./Mark.vue";
 import { noticeKey, noticeTime } from "./drawn";
+import { useTypedLine } from "./useTypedLine";
 import { injectWall } from "./useWall";
 import { unitsOf } from "./units";
 
@@ -28,7 +30,8 @@ const emit = defineEmits<{
   step: [by: 1 | -1];
 }>();
 
-const { propose, proposal, termId } = injectWall();
+const state = injectWall();
+const { propose, proposal, termId } = state;
 const units = computed(() => unitsOf(props.wall));
 const { course, section } = props.wall.section;
 const lines = computed(() => {
@@ -56,34 +59,22 @@ const lines = computed(() => {
   return [...lessons, ...work, ...notices];
 });
 const week = computed(() => props.wall.weeks.find((w) => w.days.some((d) => d.date === props.day.date)));
-const typed = ref("");
-const said = ref("");
-const wrong = ref(false);
+const typed = useTypedLine(
+  state,
+  () => props.day.date,
+  (text, date) =>
+    ask(
+      api.POST("/api/terms/{termId}/outline/day", {
+        params: { path: { termId } },
+        body: { course, section, date, text },
+      }),
+    ),
+  (read) => emit("pick", read.key, false),
+);
 const adder = ref<HTMLInputElement>();
 /** Work on its main date, in the order of the day's list. */
 const order = computed(() => props.day.items.filter((i) => i.which.startsWith("main-") && !i.course).map((i) => i.id));
 
-/** Makes something of what was typed, due with this day's class or on this date. */
-async function add() {
-  if (!typed.value.trim() || proposal.value) return;
-  try {
-    const read = await ask(
-      api.POST("/api/terms/{termId}/outline/day", {
-        params: { path: { termId } },
-        body: { course, section, date: props.day.date, text: typed.value },
-      }),
-    );
-    if (await propose(read.change as unknown as Change, "typed")) {
-      typed.value = "";
-      said.value = read.said;
-      wrong.value = false;
-      emit("pick", read.key, false);
-    }
-  } catch (e) {
-    said.value = (e as Error).message;
-    wrong.value = true;
-  }
-}
 /** Moves a thing within the day's list: by one, or to its beginning or end. */
 function place(id: string, to: "first" | "up" | "down" | "last") {
   const list = order.value.filter((x) => x !== id);
@@ -309,18 +300,20 @@ function fix(id: string, fixed: boolean) {
     <p v-for="w in day.words" :key="(w.section ?? '') + w.text" class="words">
       {{ w.text }}<span v-if="w.own" class="soft"> (not for students)</span>
     </p>
-    <form v-if="!proposal && day.inTerm" class="add" @submit.prevent="add">
+    <form v-if="!proposal && day.inTerm" class="add" @submit.prevent="typed.enter()">
       <input
         ref="adder"
-        v-model="typed"
+        :value="typed.text.value"
         class="field"
         :aria-label="`Something new on ${weekdayDay(day.date)}, for ${course} in every section`"
         :placeholder="`new for all of ${course}: quiz 3, 5pm; notice: …`"
+        :aria-invalid="typed.wrong.value !== '' || !!typed.heard.value?.wrong"
         autocomplete="off"
         aria-describedby="added-said"
-        @keydown.escape.stop="typed = ''"
+        @input="typed.type(($event.target as HTMLInputElement).value)"
+        @keydown.escape.stop="typed.clear()"
       />
-      <span id="added-said" :class="wrong ? 'look' : 'vh'" role="status">{{ said }}</span>
+      <HeardLine id="added-said" :typed="typed as never" hint="" />
     </form>
     <p v-if="!lines.length && !day.gone.length && day.inTerm" class="soft">Nothing on this day.</p>
     <LessonActions v-if="chosen && !proposal" :course="course" :section="section" :day="day.date" :lesson="chosen" />

@@ -3,6 +3,7 @@ import { computed, nextTick, reactive, ref, watch } from "vue";
 import type { WallView } from "../api/client";
 import { count, span, weekdayDay, weekdayNumber } from "../ui/say";
 import { NO_OUTLINE_FILTER, type OutlineRow, chosenWords, filters, itemsOf, noticesOf, outlineParts } from "./outline";
+import HeardLine from "./HeardLine.vue";
 import { useOutline } from "./useOutline";
 import { injectWall } from "./useWall";
 
@@ -69,7 +70,7 @@ const hand = useOutline(
     notice: () => emit("notice"),
   },
 );
-const { current, line, lineFor, said, wrong } = hand;
+const { current, line, lineFor, typed: heard } = hand;
 
 watch(
   () => line.value?.after,
@@ -99,8 +100,7 @@ function typing(event: KeyboardEvent) {
   } else if (event.key === "Escape") hand.leave();
 }
 function write(event: Event) {
-  if (line.value) line.value = { ...line.value, text: (event.target as HTMLInputElement).value };
-  wrong.value = false;
+  heard.type((event.target as HTMLInputElement).value);
 }
 const dateOf = (row: OutlineRow) =>
   row.what === "unit"
@@ -228,17 +228,15 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
           <input
             ref="typed"
             class="field"
-            :value="line.text"
+            :value="heard.text.value"
             :aria-label="`New line: ${lineFor}`"
-            :aria-invalid="wrong"
+            :aria-invalid="heard.wrong.value !== '' || !!heard.heard.value?.wrong"
             aria-describedby="new-said"
             autocomplete="off"
             @input="write"
             @keydown="typing"
           />
-          <span id="new-said" :class="wrong ? 'look' : 'soft'" role="status">{{
-            wrong ? said : `${lineFor}; Tab changes that, Enter takes it${said ? `. Added: ${said}` : ""}`
-          }}</span>
+          <HeardLine id="new-said" :typed="heard as never" :hint="`${lineFor}; Tab changes that, Enter takes it`" />
         </div>
       </template>
     </template>
@@ -246,14 +244,14 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
       <input
         ref="typed"
         class="field"
-        :value="line.text"
+        :value="heard.text.value"
         :aria-label="`New line: ${lineFor}`"
-        :aria-invalid="wrong"
+        :aria-invalid="heard.wrong.value !== '' || !!heard.heard.value?.wrong"
         autocomplete="off"
         @input="write"
         @keydown="typing"
       />
-      <span :class="wrong ? 'look' : 'soft'" role="status">{{ wrong ? said : `${lineFor}; Enter takes it` }}</span>
+      <HeardLine id="new-said" :typed="heard as never" :hint="`${lineFor}; Enter takes it`" />
     </div>
     <p v-if="filtering && !rows.length" class="h soft">Nothing fits. Change the words or the kind.</p>
   </div>

@@ -1,6 +1,7 @@
 import { type ComputedRef, type Ref, computed, nextTick, ref } from "vue";
-import { type Change, type Schemas, type WallView, api, ask } from "../api/client";
+import { type Change, type WallView, api, ask } from "../api/client";
 import { type OutlineRow, nudge } from "./outline";
+import { useTypedLine } from "./useTypedLine";
 import type { WallState } from "./useWall";
 
 /** A line that is being typed below another. */
@@ -11,7 +12,6 @@ export interface NewLine {
   unit: string;
   lesson: string;
   within: string;
-  text: string;
 }
 
 /** The outline by hand: walking its lines, choosing one, a range or all, typing new ones, and putting them in order. */
@@ -30,8 +30,6 @@ export function useOutline(
 ) {
   const at = ref("");
   const line: Ref<NewLine | null> = ref(null);
-  const said = ref("");
-  const wrong = ref(false);
   let anchor = "";
 
   const current = computed(() => rows.value.find((r) => r.key === at.value) ?? rows.value[0]);
@@ -72,8 +70,6 @@ export function useOutline(
 
   function begin(row: OutlineRow | undefined) {
     if (state.proposal.value) return;
-    said.value = "";
-    wrong.value = false;
     const level =
       !row || (row.what === "notice" && !row.unit)
         ? "unit"
@@ -90,21 +86,24 @@ export function useOutline(
       unit: row?.unit ?? "",
       lesson: row?.what === "lesson" ? row.key.slice(7) : (row?.lesson ?? ""),
       within: row?.within ?? "",
-      text: "",
     };
+    context = line.value;
+    typed.clear();
   }
   function levels(by: 1 | -1) {
     const now = line.value;
     if (!now) return;
     const order: NewLine["level"][] = now.unit ? ["unit", "lesson", "work"] : ["unit"];
     const next = order[order.indexOf(now.level) + by];
-    if (next) line.value = { ...now, level: next };
+    if (!next) return;
+    line.value = { ...now, level: next };
+    void typed.hear();
   }
   const lineFor = computed(() => {
     const now = line.value;
     if (!now) return "";
     const unit = wall().outline.units.find((u) => u.id === now.unit);
-    const due = now.unit !== "" && /\bdue\b/i.test(now.text);
+    const due = now.unit !== "" && /\bdue\b/i.test(typed.text.value);
     if (now.level === "unit" && !due) return "a unit";
     if (now.level === "lesson" && !due) return `a lesson of ${unit?.code ?? ""}`;
     return now.lesson ? `work of ${now.lesson}` : `work of ${unit?.code ?? ""}`;
@@ -123,24 +122,21 @@ export function useOutline(
     }
     return undefined;
   }
-  async function take() {
-    const now = line.value;
-    if (!now) return;
-    if (!now.text.trim()) {
-      leave();
-      return;
-    }
-    // what says when it is due is work, wherever it is typed
-    const level = now.unit && /\bdue\b/i.test(now.text) ? "work" : now.level;
-    let read: Schemas["LineRead"];
-    try {
-      read = await ask(
+  /** What says when it is due is work, wherever it is typed. */
+  const levelOf = (now: NewLine, text: string) => (now.unit && /\bdue\b/i.test(text) ? "work" : now.level);
+  const typed = useTypedLine<NewLine["level"]>(
+    state,
+    () => line.value?.level ?? "unit",
+    (text, noted) => {
+      const now = { ...(line.value ?? context), level: noted };
+      const level = levelOf(now, text);
+      return ask(
         api.POST("/api/terms/{termId}/outline/line", {
           params: { path: { termId: state.termId } },
           body: {
             course: wall().section.course,
             level,
-            text: now.text,
+            text,
             unit: now.unit || undefined,
             lesson: level === "work" ? now.lesson || undefined : undefined,
             within: level === "work" ? now.within || undefined : undefined,
@@ -148,30 +144,24 @@ export function useOutline(
           },
         }),
       );
-    } catch (e) {
-      said.value = (e as Error).message;
-      wrong.value = true;
-      return;
-    }
-    const done = await state.propose(read.change as unknown as Change, "typed");
-    if (!done) {
-      said.value = state.problem.value;
-      wrong.value = true;
-      return;
-    }
-    said.value = read.said;
-    wrong.value = false;
-    const id = read.key.slice(read.key.indexOf(":") + 1);
-    if (level === "unit") emit.toggle(id, true);
-    line.value = state.proposal.value
-      ? null
-      : {
-          ...now,
-          text: "",
-          after: read.key,
-          unit: level === "unit" ? id : now.unit,
-          lesson: level === "lesson" ? id : level === "unit" ? "" : now.lesson,
-        };
+    },
+    (read) => {
+      const [what, id] = [read.key.slice(0, read.key.indexOf(":")), read.key.slice(read.key.indexOf(":") + 1)];
+      const now = line.value ?? context;
+      if (what === "unit") emit.toggle(id, true);
+      context = {
+        ...now,
+        after: read.key,
+        unit: what === "unit" ? id : now.unit,
+        lesson: what === "lesson" ? id : what === "unit" ? "" : now.lesson,
+      };
+      if (line.value) line.value = context;
+    },
+  );
+  /** Where the next line goes, also while the field is closed and lines still wait. */
+  let context: NewLine = { after: "", level: "unit", unit: "", lesson: "", within: "" };
+  function take() {
+    if (!typed.enter()) leave();
   }
   function leave() {
     const back = line.value?.after;
@@ -244,5 +234,5 @@ export function useOutline(
     }
   }
 
-  return { at, current, line, lineFor, said, wrong, press, pickAll, begin, levels, take, leave, key, focus };
+  return { at, current, line, lineFor, typed, press, pickAll, begin, levels, take, leave, key, focus };
 }

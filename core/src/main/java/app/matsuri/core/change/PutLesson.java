@@ -3,6 +3,7 @@ package app.matsuri.core.change;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
@@ -13,7 +14,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Adds a lesson, or changes the one of its id.
+ * Adds a lesson, or changes the one of its id. A new one takes the classes that are left empty behind it before anything
+ * moves: the next lesson leaves so many fewer empty.
  *
  * @param unit id of the unit a new lesson goes to; null for one that exists
  * @param before id of the lesson before which a new one goes; null for the end of the unit
@@ -38,7 +40,25 @@ public record PutLesson(String course, String unit, Lesson lesson, String before
             }
         }
         lessons.add(place, lesson);
-        return Outcome.of(decisions.withCourse(in.withUnit(to.withLessons(lessons))));
+        Course added = in.withUnit(to.withLessons(lessons));
+        List<Lesson> order = added.lessons();
+        int at = order.indexOf(lesson);
+        boolean last = at + 1 >= order.size();
+        return Outcome.of(decisions.withCourse(last ? added : fewerEmpty(added, order.get(at + 1))));
+    }
+
+    /** The course in which a lesson leaves as many classes fewer empty before it as the new one takes. */
+    private Course fewerEmpty(Course in, Lesson next) {
+        int gap = Math.max(0, next.gapBefore() - lesson.length());
+        Course fewer = gap == next.gapBefore() ? in : in.withLesson(next.id(), l -> l.withGap(gap));
+        for (Section section : in.sections()) {
+            int empty = section.gap(next);
+            int left = Math.max(0, empty - lesson.length());
+            if (left != section.gap(next.withGap(gap))) {
+                fewer = fewer.withSection(section.withGap(next.id(), left - gap));
+            }
+        }
+        return fewer;
     }
 
     @Override

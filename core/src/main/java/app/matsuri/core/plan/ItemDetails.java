@@ -48,6 +48,11 @@ public record ItemDetails(
         shared = List.copyOf(shared);
     }
 
+    /** The same, handed in somewhere else. */
+    public ItemDetails withHandInPlace(String place) {
+        return new ItemDetails(within, instructions, handIn, place, links, files, only, audience, shared, hidden);
+    }
+
     /** Whether it is for the section. */
     public boolean concerns(String section) {
         return only.isEmpty() || only.contains(section);

@@ -124,7 +124,7 @@ public record DueWords(DayWords days, PlanNames names) {
         return Character.isLetterOrDigit(text.charAt(at - 1));
     }
 
-    private static DateRule timed(DateRule rule, LocalTime time) {
+    static DateRule timed(DateRule rule, LocalTime time) {
         return rule.plain()
                 ? DateRule.at(((Anchor.Fixed) rule.anchor()).at().toLocalDate().atTime(time))
                 : rule.at(time);

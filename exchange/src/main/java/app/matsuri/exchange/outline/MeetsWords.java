@@ -230,8 +230,17 @@ public final class MeetsWords {
     }
 
     /** The recurrence that the words before the times mean; null when they mean none. */
-    static String rule(String before) {
-        return rule(before, 1);
+    /** The recurrence that the words mean; null where a word of them is neither a weekday nor says how often. */
+    static String only(String words) {
+        String known = DAY_RUN.matcher(words).replaceAll(" ");
+        known = MONTHLY.matcher(known).replaceAll(" ");
+        known = EVERY.matcher(known).replaceAll(" ");
+        known = LONG_DAYS.matcher(known).replaceAll(" ");
+        known = known.replaceAll("(?i)\\b(?:every|each|on|and|weeks?|und|et|y|the)\\b|[,&+/\\s]+", " ");
+        boolean letters = known.strip().matches("(?:(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}\\s*)*");
+        return letters
+                ? rule(words.replaceFirst("^(?i:every|each)\\s+(?=(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}\\b)", ""), 1)
+                : null;
     }
 
     private static String rule(String before, int weeks) {

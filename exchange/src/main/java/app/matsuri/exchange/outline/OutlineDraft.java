@@ -8,6 +8,7 @@ import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -100,6 +101,37 @@ final class OutlineDraft {
         Matcher m = WORK_DUE.matcher(text);
         boolean split = m.matches();
         return work(split ? m.group(1) : text, split ? m.group(2) : "", said);
+    }
+
+    /** An id for work of the last unit that nothing has. */
+    private String newId() {
+        String id;
+        do {
+            id = last().code.toLowerCase(Locale.ROOT) + "-" + ++items;
+        } while (!taken.add(id));
+        return id;
+    }
+
+    /** A new item of the last unit as a line says it. */
+    Item newItem(TypedLine line, String lesson) {
+        ItemDetails details =
+                line.place().isEmpty() ? ItemDetails.NONE : ItemDetails.NONE.withHandInPlace(line.place());
+        return new Item(
+                newId(),
+                lesson,
+                line.kind(),
+                line.title(),
+                "",
+                line.points(),
+                line.minutes(),
+                "",
+                false,
+                0,
+                line.date(Which.OPENS),
+                line.date(Which.DUE),
+                line.date(Which.CLOSES),
+                details,
+                Extra.NONE);
     }
 
     OneUnit last() {
@@ -210,12 +242,8 @@ final class OutlineDraft {
         }
         String kind = kind(title);
         Optional<DateRule> rule = when.isEmpty() ? Optional.empty() : due.read(when, lesson);
-        String id;
-        do {
-            id = unit.code.toLowerCase(Locale.ROOT) + "-" + ++items;
-        } while (!taken.add(id));
         unit.items.add(new Item(
-                id,
+                newId(),
                 lesson,
                 kind,
                 title,

@@ -102,20 +102,12 @@ public final class OutlineReader {
     }
 
     /**
-     * A new item of a unit as typed: its title, and behind "due" when it is due.
+     * A new item of a unit as a line says it.
      *
      * @param lesson id of the lesson it belongs to; null for none
-     * @param said takes what was understood, or what was not
-     * @return null where it was not understood
      */
-    public static Item workLine(String text, DayWords days, Course into, Unit unit, String lesson, List<String> said) {
-        OutlineDraft draft = OutlineDraft.under(unit, days, into);
-        draft.last().at = unit.lessons().stream()
-                .filter(l -> l.id().equals(lesson))
-                .findFirst()
-                .orElse(null);
-        boolean ok = draft.workOf(text.strip(), said);
-        return ok ? draft.last().items.get(0) : null;
+    public static Item workLine(TypedLine line, DayWords days, Course into, Unit unit, String lesson) {
+        return OutlineDraft.under(unit, days, into).newItem(line, lesson);
     }
 
     // --- tables

@@ -1,32 +1,14 @@
 package app.matsuri.server.outline;
 
-import app.matsuri.core.change.ArrangeItems;
-import app.matsuri.core.change.Change;
-import app.matsuri.core.change.PutDayNote;
-import app.matsuri.core.change.PutItem;
-import app.matsuri.core.change.PutLesson;
-import app.matsuri.core.change.PutNotice;
-import app.matsuri.core.change.PutUnit;
-import app.matsuri.core.change.Together;
-import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
-import app.matsuri.core.plan.DateRule;
-import app.matsuri.core.plan.DayNote;
-import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
-import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.exchange.change.ChangeJson;
-import app.matsuri.exchange.outline.DayWords;
-import app.matsuri.exchange.outline.NoticeWords;
-import app.matsuri.exchange.outline.OutlineReader;
 import app.matsuri.exchange.outline.RuleWords;
-import app.matsuri.exchange.outline.TimeWords;
 import app.matsuri.exchange.plan.CourseReader;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.Faults;
@@ -39,11 +21,9 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -59,6 +39,7 @@ class OutlineController {
 
     private final Access access;
     private final OutlineWords words;
+    private final TypedLines lines = new TypedLines();
 
     OutlineController(Access access, OutlineWords words) {
         this.access = access;
@@ -83,14 +64,7 @@ class OutlineController {
             @Nullable String within,
             @Nullable String before) {}
 
-    /**
-     * What was understood.
-     *
-     * @param key of the new thing, such as "lesson:CH6"
-     * @param change that adds it
-     */
-    record LineRead(String said, String key, Map<String, Object> change) {}
-
+    /** Reads a line word by word; nothing is changed. */
     @PostMapping(path = "/outline/line", consumes = "application/json")
     LineRead line(
             @AuthenticationPrincipal SignedIn by,
@@ -103,44 +77,7 @@ class OutlineController {
         if (text.isEmpty()) {
             throw OutlineWords.misread("Write what it is called.");
         }
-        DayWords days = words.days(stored, locale);
-        if (NoticeWords.is(text)) {
-            return notice(text, days, null, course, typed.unit());
-        }
-        if (typed.level().equals("unit")) {
-            Unit unit = OutlineReader.unitLine(text, days, course);
-            return read("unit " + unit.code(), "unit:" + unit.id(), new PutUnit(course.code(), unit, typed.before()));
-        }
-        Unit unit = course.unit(typed.unit() == null ? "" : typed.unit())
-                .orElseThrow(() -> OutlineWords.misread("Say to which unit it belongs."));
-        if (typed.level().equals("lesson")) {
-            Lesson lesson = OutlineReader.lessonLine(text, days, course, unit);
-            return read(
-                    lesson.id() + ", " + lesson.length() + (lesson.length() == 1 ? " class" : " classes"),
-                    "lesson:" + lesson.id(),
-                    new PutLesson(course.code(), unit.id(), lesson, typed.before()));
-        }
-        List<String> said = new ArrayList<>();
-        Item item = OutlineReader.workLine(text, days, course, unit, typed.lesson(), said);
-        if (item == null) {
-            throw OutlineWords.misread(String.join(" ", said));
-        }
-        item = item.withDetails(item.details().within(typed.within()));
-        Change put = new PutItem(course.code(), unit.id(), item);
-        if (typed.before() != null) {
-            put = new Together(
-                    "Add “" + item.title() + "”",
-                    List.of(
-                            put,
-                            new ArrangeItems(
-                                    course.code(),
-                                    List.of(item.id()),
-                                    unit.id(),
-                                    typed.lesson(),
-                                    typed.within(),
-                                    typed.before())));
-        }
-        return read(String.join(", ", said), "item:" + item.id(), put);
+        return lines.inOutline(course, words.days(stored, locale), text, typed);
     }
 
     /** An item as the plan file writes it, wherever it is or will be. */
@@ -197,6 +134,7 @@ class OutlineController {
     /** Something typed into a day of the Wall. */
     record DayTyped(String course, String section, LocalDate date, String text) {}
 
+    /** Reads a line word by word; nothing is changed. */
     @PostMapping(path = "/outline/day", consumes = "application/json")
     LineRead day(
             @AuthenticationPrincipal SignedIn by,
@@ -208,81 +146,11 @@ class OutlineController {
         SectionSchedule follows = Schedule.of(stored.decisions())
                 .section(course.code(), typed.section())
                 .orElseThrow(() -> OutlineWords.misread("There is no section “" + typed.section() + "”."));
-        String text = typed.text().strip();
-        if (NoticeWords.is(text)) {
-            return notice(text, words.days(stored, locale), typed.date(), course, null);
-        }
-        if (text.toLowerCase(Locale.ROOT).startsWith("note:")) {
-            DayNote note = new DayNote(typed.date(), null, text.substring(5).strip(), false);
-            return read("a note on the day", "", new PutDayNote(course.code(), note));
-        }
-        Unit unit = unitOf(follows, typed.date());
-        LocalTime time = null;
-        int comma = text.lastIndexOf(',');
-        if (comma > 0) {
-            time = TimeWords.read(text.substring(comma + 1)).orElse(null);
-            text = time == null ? text : text.substring(0, comma).strip();
-        }
-        String lesson = follows.lessonsOn(typed.date()).stream()
-                .map(p -> p.lesson().id())
-                .findFirst()
-                .orElse(null);
-        List<String> said = new ArrayList<>();
-        Item item = OutlineReader.workLine(text, words.days(stored, locale), course, unit, lesson, said);
-        if (item == null) {
-            throw OutlineWords.misread(String.join(" ", said));
-        }
-        DateRule due = rule(follows, typed.date(), lesson, time);
-        if (item.due() == null) {
-            item = item.withRule(Which.DUE, due);
-        }
-        return read(
-                item.kind() + (lesson == null ? "" : ", with " + lesson),
-                "item:" + item.id(),
-                new PutItem(course.code(), unit.id(), item));
-    }
-
-    private static LineRead notice(String text, DayWords days, LocalDate day, Course course, String unit) {
-        try {
-            NoticeWords.Read read = NoticeWords.read(text, days, day, course, unit);
-            return read(read.said(), "notice:" + read.notice().id(), new PutNotice(course.code(), read.notice()));
-        } catch (IllegalArgumentException e) {
-            throw OutlineWords.misread(e.getMessage());
-        }
-    }
-
-    /** Due at the start of that day's lesson, or at the time said; on a day without one at its end. */
-    private static DateRule rule(SectionSchedule follows, LocalDate day, String lesson, LocalTime time) {
-        if (lesson == null) {
-            return DateRule.at(day.atTime(time == null ? LocalTime.of(23, 59) : time));
-        }
-        boolean first = follows.start(lesson).orElseThrow().toLocalDate().equals(day);
-        if (!first) {
-            return DateRule.at(day.atTime(time == null ? LocalTime.of(23, 59) : time));
-        }
-        DateRule with = DateRule.of(new Anchor.WithLesson(lesson, Edge.START));
-        return time == null ? with : with.at(time);
-    }
-
-    /** The unit that runs through the day, else the last that began before it, else the first. */
-    private static Unit unitOf(SectionSchedule follows, LocalDate day) {
-        Unit found = null;
-        for (var placement : follows.placements()) {
-            if (placement.placed()
-                    && !follows.sessions().get(placement.first()).date().isAfter(day)) {
-                found = placement.unit();
-            }
-        }
-        if (found == null) {
-            found = follows.course().units().stream()
-                    .findFirst()
-                    .orElseThrow(
-                            () -> OutlineWords.misread("The course has no unit yet: add one in the outline first."));
-        }
-        return follows.course().unit(found.id()).orElseThrow();
-    }
-
-    private static LineRead read(String said, String key, Change change) {
-        return new LineRead(said, key, ChangeJson.write(change));
+        return lines.inDay(
+                stored.decisions(),
+                follows,
+                words.days(stored, locale),
+                typed.text().strip(),
+                typed.date());
     }
 }

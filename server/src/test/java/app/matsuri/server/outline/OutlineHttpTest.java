@@ -45,9 +45,12 @@ class OutlineHttpTest extends DemoTest {
 
     @Test
     void whatIsNotUnderstoodIsSaidAndNothingIsMade() throws Exception {
-        Browser.Answer answer = line("work", "Quiz, due whenever", "unit", "CH", "lesson", "CH2");
-        assertThat(answer.status()).isEqualTo(422);
-        assertThat(answer.body().path("detail").stringValue()).contains("was not understood");
+        JsonNode read = line("work", "Quiz, due whenever", "unit", "CH", "lesson", "CH2")
+                .body();
+        assertThat(read.path("change").isNull() || read.path("change").isMissingNode()).isTrue();
+        assertThat(read.path("wrong").stringValue()).contains("“due whenever”: not understood");
+        assertThat(read.path("parts").get(0).path("as").stringValue()).isEqualTo("title");
+        assertThat(read.path("parts").get(1).path("understood").booleanValue()).isFalse();
         assertThat(line("lesson", "Alone").status()).isEqualTo(422);
     }
 
@@ -91,6 +94,35 @@ class OutlineHttpTest extends DemoTest {
         assertThat(browser.change(term, 1, read.path("change").toString()).status())
                 .isEqualTo(200);
         assertThat(browser.plan(term)).contains("Ice on rivers").contains("Break-up");
+    }
+
+    /** Hold a class empty, then type a lesson into it: it stands there, and nothing else moves. */
+    @Test
+    void aLessonTypedIntoAClassWithoutAPlanStandsThere() throws Exception {
+        browser.change(
+                term,
+                1,
+                json(Map.of("kind", "set-gap", "course", "HYD 210", "section", "A", "lesson", "CH2", "empty", 1)));
+        JsonNode read = day("2026-10-09", "lesson: Review of stage").body();
+        assertThat(read.path("said").stringValue()).contains("a lesson on Fri 9 Oct");
+        browser.change(term, 2, read.path("change").toString());
+        JsonNode wall = browser.get(at + "/wall?course=HYD%20210&section=A").body();
+        String day = dayOf(wall, "2026-10-09").path("lessons").toString();
+        assertThat(day).contains("Review of stage").doesNotContain("\"CH2\"");
+        assertThat(dayOf(wall, "2026-10-14").path("lessons").toString()).contains("\"CH2\"");
+        assertThat(day("2026-10-08", "lesson: Review").body().path("wrong").stringValue())
+                .contains("There is no class on Thu 8 Oct");
+    }
+
+    private static JsonNode dayOf(JsonNode wall, String date) {
+        for (JsonNode week : wall.path("weeks")) {
+            for (JsonNode day : week.path("days")) {
+                if (day.path("date").stringValue().equals(date)) {
+                    return day;
+                }
+            }
+        }
+        throw new AssertionError("no " + date);
     }
 
     private Browser.Answer day(String date, String text) throws Exception {

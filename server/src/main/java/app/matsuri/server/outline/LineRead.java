@@ -1,0 +1,26 @@
+package app.matsuri.server.outline;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.annotation.Nullable;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What was understood of a line.
+ *
+ * @param said the whole in words
+ * @param key of the new thing, such as "lesson:CH6"; empty for a note on a day
+ * @param parts the line word by word
+ * @param wrong what to write in place of what was not understood; null when all of it was
+ * @param change that adds it; null when something was not understood
+ */
+record LineRead(
+        String said,
+        String key,
+        List<Words> parts,
+        @Nullable String wrong,
+        @Nullable @Schema(types = {"object", "null"}) Map<String, Object> change) {
+
+    /** Some words of the line and what they were taken as. */
+    record Words(String text, String as, boolean understood) {}
+}

@@ -1,0 +1,246 @@
+package app.matsuri.server.outline;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.ArrangeItems;
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Pin;
+import app.matsuri.core.change.PutDayNote;
+import app.matsuri.core.change.PutItem;
+import app.matsuri.core.change.PutLesson;
+import app.matsuri.core.change.PutNotice;
+import app.matsuri.core.change.PutUnit;
+import app.matsuri.core.change.Refused;
+import app.matsuri.core.change.Together;
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DayNote;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.exchange.change.ChangeJson;
+import app.matsuri.exchange.outline.DayWords;
+import app.matsuri.exchange.outline.NoticeLine;
+import app.matsuri.exchange.outline.OutlineReader;
+import app.matsuri.exchange.outline.PlanNames;
+import app.matsuri.exchange.outline.TypedLine;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Makes changes of lines that were typed into the outline or into a day. */
+class TypedLines {
+
+    /** A line of the outline. */
+    LineRead inOutline(Course course, DayWords days, String text, OutlineController.LineTyped typed) {
+        TypedLine line =
+                TypedLine.read(text, new TypedLine.Place(days, null, typed.lesson(), true, PlanNames.of(course)));
+        if (line.sort() == TypedLine.Sort.NOTICE) {
+            return notice(line, course, typed.unit());
+        }
+        if (typed.level().equals("unit")) {
+            Unit unit = OutlineReader.unitLine(text, days, course);
+            return read(
+                    "a unit, " + unit.code(), "unit:" + unit.id(), new PutUnit(course.code(), unit, typed.before()));
+        }
+        Unit unit = course.unit(typed.unit() == null ? "" : typed.unit())
+                .orElseThrow(() -> OutlineWords.misread("Say to which unit it belongs."));
+        if (typed.level().equals("lesson") || line.sort() == TypedLine.Sort.LESSON) {
+            String title = line.sort() == TypedLine.Sort.LESSON ? line.title() : text;
+            Lesson lesson = OutlineReader.lessonLine(title, days, course, unit);
+            String sessions = lesson.length() + (lesson.length() == 1 ? " class" : " classes");
+            return read(
+                    lesson.id() + " “" + lesson.title() + "”, a lesson of " + sessions,
+                    "lesson:" + lesson.id(),
+                    new PutLesson(course.code(), unit.id(), lesson, typed.before()));
+        }
+        if (line.sort() == TypedLine.Sort.NOTE) {
+            return refused(line, "A note belongs to a day: open the day and type it there.");
+        }
+        Item item = OutlineReader.workLine(line, days, course, unit, typed.lesson());
+        item = item.withDetails(item.details().within(typed.within()));
+        Change put = new PutItem(course.code(), unit.id(), item);
+        if (typed.before() != null) {
+            put = new Together(
+                    "Add “" + item.title() + "”",
+                    List.of(
+                            put,
+                            new ArrangeItems(
+                                    course.code(),
+                                    List.of(item.id()),
+                                    unit.id(),
+                                    typed.lesson(),
+                                    typed.within(),
+                                    typed.before())));
+        }
+        return work(line, item, Optional.empty(), unit, put);
+    }
+
+    /** A line typed into a day of the Wall. */
+    LineRead inDay(Decisions decisions, SectionSchedule follows, DayWords days, String text, LocalDate day) {
+        if (text.isEmpty()) {
+            throw OutlineWords.misread("Write what it is called.");
+        }
+        Course course = follows.course();
+        String lesson = follows.lessonsOn(day).stream()
+                .map(p -> p.lesson().id())
+                .findFirst()
+                .orElse(null);
+        boolean begins = lesson != null
+                && follows.start(lesson)
+                        .filter(s -> s.toLocalDate().equals(day))
+                        .isPresent();
+        TypedLine line = TypedLine.read(text, new TypedLine.Place(days, day, lesson, begins, PlanNames.of(course)));
+        return switch (line.sort()) {
+            case NOTICE -> notice(line, course, null);
+            case NOTE ->
+                read(
+                        "a note on " + Say.day(day),
+                        "",
+                        new PutDayNote(course.code(), new DayNote(day, null, line.title(), false)));
+            case LESSON -> lesson(decisions, follows, days, line, day);
+            case WORK -> {
+                Unit unit = unitOf(follows, day);
+                Item item = OutlineReader.workLine(line, days, course, unit, lesson);
+                yield work(line, item, Optional.of(follows), unit, new PutItem(course.code(), unit.id(), item));
+            }
+        };
+    }
+
+    /** A lesson in the class of the day: before the one that is there, or where the class has none. */
+    private static LineRead lesson(
+            Decisions decisions, SectionSchedule follows, DayWords days, TypedLine line, LocalDate day) {
+        Course course = follows.course();
+        String section = follows.section().code();
+        if (follows.sessions().all().stream().noneMatch(s -> s.date().equals(day))) {
+            return refused(line, "There is no class on " + Say.day(day) + ". Type the lesson into a day with one.");
+        }
+        Unit unit = unitOf(follows, day);
+        Lesson lesson = OutlineReader.lessonLine(line.title(), days, course, unit);
+        List<Placement> later = follows.placements().stream()
+                .filter(p -> p.placed()
+                        && p.unit().id().equals(unit.id())
+                        && !follows.sessions().get(p.last()).date().isBefore(day))
+                .toList();
+        String before = later.isEmpty() ? null : later.get(0).lesson().id();
+        Change put = new PutLesson(course.code(), unit.id(), lesson, before);
+        boolean lands;
+        try {
+            lands = Schedule.of(put.apply(decisions).decisions())
+                    .section(course.code(), section)
+                    .flatMap(s -> s.start(lesson.id()))
+                    .filter(s -> s.toLocalDate().equals(day))
+                    .isPresent();
+        } catch (Refused e) {
+            return refused(line, e.getMessage());
+        }
+        Change change = lands
+                ? put
+                : new Together(
+                        "Add lesson “" + lesson.title() + "” on " + Say.day(day),
+                        List.of(put, new Pin(course.code(), section, lesson.id(), day)));
+        return read(
+                lesson.id() + " “" + lesson.title() + "”, a lesson on " + Say.day(day) + (lands ? "" : ", fixed there"),
+                "lesson:" + lesson.id(),
+                change);
+    }
+
+    private static LineRead notice(TypedLine line, Course course, String unit) {
+        if (line.wrong().isPresent()) {
+            return refused(line, wrong(line));
+        }
+        try {
+            NoticeTime when = line.when();
+            Notice notice = NoticeLine.notice(line, when, course, unit);
+            return new LineRead(
+                    NoticeLine.say(notice),
+                    "notice:" + notice.id(),
+                    parts(line),
+                    null,
+                    ChangeJson.write(new PutNotice(course.code(), notice)));
+        } catch (IllegalArgumentException e) {
+            return refused(line, e.getMessage());
+        }
+    }
+
+    private static LineRead work(TypedLine line, Item item, Optional<SectionSchedule> in, Unit unit, Change put) {
+        if (line.wrong().isPresent()) {
+            return refused(line, wrong(line));
+        }
+        if (item.title().isEmpty()) {
+            return refused(line, "Write what it is called, too.");
+        }
+        List<String> said = new ArrayList<>();
+        for (Which which : Which.values()) {
+            if (item.rule(which) != null) {
+                Optional<String> at = in.map(s -> s.would(unit, item).get(which))
+                        .filter(Resolved::resolved)
+                        .map(r -> Say.moment(r.at()));
+                said.add(which.name().toLowerCase(java.util.Locale.ROOT) + " "
+                        + at.orElseGet(
+                                () -> app.matsuri.exchange.outline.DueWords.say(item.rule(which), item.lesson())));
+            }
+        }
+        if (item.points() != null) {
+            said.add(item.points().toPlainString() + " points");
+        }
+        if (item.minutes() != null) {
+            said.add(item.minutes() + " minutes");
+        }
+        if (!item.details().handInPlace().isEmpty()) {
+            said.add(item.details().handInPlace());
+        }
+        String what = "“" + item.title() + "”, " + item.kind() + ": "
+                + (said.isEmpty() ? "no date yet" : String.join(", ", said));
+        return new LineRead(what, "item:" + item.id(), parts(line), null, ChangeJson.write(put));
+    }
+
+    private static String wrong(TypedLine line) {
+        return line.wrong()
+                .map(p -> p.text().isEmpty() ? sentence(p.as()) : "“" + p.text() + "”: " + sentence(p.as()))
+                .orElse("");
+    }
+
+    private static String sentence(String words) {
+        return words.endsWith(".") ? words : words + ".";
+    }
+
+    private static LineRead refused(TypedLine line, String why) {
+        return new LineRead("", "", parts(line), why, null);
+    }
+
+    private static List<LineRead.Words> parts(TypedLine line) {
+        return line.parts().stream()
+                .map(p -> new LineRead.Words(p.text(), p.as(), p.understood()))
+                .toList();
+    }
+
+    private static LineRead read(String said, String key, Change change) {
+        return new LineRead(said, key, List.of(), null, ChangeJson.write(change));
+    }
+
+    /** The unit that runs through the day, else the last that began before it, else the first. */
+    private static Unit unitOf(SectionSchedule follows, LocalDate day) {
+        Unit found = null;
+        for (Placement placement : follows.placements()) {
+            if (placement.placed()
+                    && !follows.sessions().get(placement.first()).date().isAfter(day)) {
+                found = placement.unit();
+            }
+        }
+        if (found == null) {
+            found = follows.course().units().stream()
+                    .findFirst()
+                    .orElseThrow(
+                            () -> OutlineWords.misread("The course has no unit yet: add one in the outline first."));
+        }
+        return follows.course().unit(found.id()).orElseThrow();
+    }
+}
