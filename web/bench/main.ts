@@ -77,6 +77,7 @@ function wallOf(moved: number): WallView {
             joined: false,
             optional: false,
             reserve: false,
+            steps: [],
             links: [],
             proposed: false,
           },
@@ -117,6 +118,7 @@ function wallOf(moved: number): WallView {
     },
     columns: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, meets: true })),
     weeks,
+    others: [],
     outline: {
       noDate: [],
       noSession: [],

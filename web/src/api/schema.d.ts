@@ -1147,6 +1147,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/standing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["standing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/telling": {
         parameters: {
             query?: never;
@@ -1952,6 +1968,7 @@ export interface components {
             pinned: boolean;
             proposed: boolean;
             reserve: boolean;
+            steps: components["schemas"]["StepView"][];
             taught: boolean;
             title: string;
             told?: string | null;
@@ -2634,6 +2651,14 @@ export interface components {
             /** Format: date-time */
             readAt: string;
         };
+        StandingView: {
+            /** Format: int32 */
+            findings: number;
+            redo?: string | null;
+            undo?: string | null;
+            /** Format: int64 */
+            version: number;
+        };
         StartForm: {
             course: string;
             credits: string;
@@ -2654,6 +2679,13 @@ export interface components {
         StepRequest: {
             /** Format: int64 */
             version: number;
+        };
+        StepView: {
+            /** Format: int32 */
+            minutes: number;
+            text: string;
+            /** Format: time-local */
+            time: string;
         };
         StudentLine: {
             id: string;
@@ -2811,6 +2843,7 @@ export interface components {
             first: string;
             /** Format: date */
             last: string;
+            others: components["schemas"]["Day"][];
             outline: components["schemas"]["Outline"];
             redo?: string | null;
             section: components["schemas"]["SectionView"];
@@ -4840,6 +4873,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet"];
+                };
+            };
+        };
+    };
+    standing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingView"];
                 };
             };
         };

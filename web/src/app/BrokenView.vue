@@ -12,7 +12,7 @@ const again = () => window.location.reload();
 </script>
 
 <template>
-  <Band><ViewLinks v-if="termId" :term-id="termId" /></Band>
+  <Band><template v-if="termId" #course></template><ViewLinks v-if="termId" :term-id="termId" /></Band>
   <main class="page">
     <h1>This view could not be drawn</h1>
     <p role="alert">

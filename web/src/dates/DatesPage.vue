@@ -102,10 +102,12 @@ function column(key: string, on: boolean) {
 
 <template>
   <Band>
-    <select v-if="shown" class="sel" :value="filter.course" aria-label="Course" @change="chooseCourse">
-      <option v-for="c in shown.courses" :key="c.code" :value="c.code">{{ c.code }} {{ c.title }}</option>
-      <option v-if="shown.courses.length > 1" value="">all courses</option>
-    </select>
+    <template #course>
+      <select v-if="shown" class="sel" :value="filter.course" aria-label="Course" @change="chooseCourse">
+        <option v-for="c in shown.courses" :key="c.code" :value="c.code">{{ c.code }} {{ c.title }}</option>
+        <option v-if="shown.courses.length > 1" value="">all courses</option>
+      </select>
+    </template>
     <ViewLinks :term-id="termId" here="dates" />
     <template #right>
       <ChangeTools

@@ -19,6 +19,7 @@ async function leave() {
     <RouterLink to="/" class="brand" aria-label="Matsuri, all terms"
       ><Lantern /><span class="w">Matsuri</span></RouterLink
     >
+    <div v-if="$slots.course" class="course"><slot name="course" /></div>
     <slot />
     <div class="right">
       <slot name="right" />

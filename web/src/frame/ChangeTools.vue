@@ -25,7 +25,7 @@ const held = computed(() => props.state.proposal.value !== null || props.state.b
 </script>
 
 <template>
-  <button v-if="findings !== null" type="button" class="plain" @click="open = true">
+  <button v-if="findings !== null" type="button" class="plain lamps" @click="open = true">
     <span class="lamp">{{ findings }}</span><span class="w">{{ findings === 1 ? "finding" : "findings" }}</span
     ><span class="vh">, show them</span>
   </button>

@@ -4,6 +4,7 @@ import { useRoute } from "vue-router";
 import { type Schemas, api, ask } from "../api/client";
 import { useDoing } from "../ui/useDoing";
 import Band from "../frame/Band.vue";
+import TermTools from "../frame/TermTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { tryIn } from "../whatif/mode";
 
@@ -82,7 +83,11 @@ function when(at: string) {
 
 <template>
   <Band>
+    <template #course
+      ><span class="sel">{{ history?.termName ?? "" }}</span></template
+    >
     <ViewLinks :term-id="termId" here="history" />
+    <template #right><TermTools :term-id="termId" :after="history" @changed="one(load)" /></template>
   </Band>
   <main class="page">
     <h1>

@@ -105,10 +105,12 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
 
 <template>
   <Band>
-    <select v-if="shown" v-model="course" class="sel" aria-label="Which courses">
-      <option value="">all courses</option>
-      <option v-for="c in courses" :key="c" :value="c">{{ c }}</option>
-    </select>
+    <template #course>
+      <select v-if="shown" v-model="course" class="sel" aria-label="Which courses">
+        <option value="">all courses</option>
+        <option v-for="c in courses" :key="c" :value="c">{{ c }}</option>
+      </select>
+    </template>
     <ViewLinks :term-id="termId" here="lanes" />
     <template #right>
       <ChangeTools

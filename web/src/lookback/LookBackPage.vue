@@ -53,15 +53,17 @@ const beside = (id: number) => ({
 
 <template>
   <Band>
-    <select
-      v-if="view && view.courses.length > 1"
-      class="sel"
-      aria-label="Course"
-      :value="view.course"
-      @change="lookAt(($event.target as HTMLSelectElement).value)"
-    >
-      <option v-for="c in view.courses" :key="c" :value="c">{{ c }}</option>
-    </select>
+    <template #course>
+      <select
+        v-if="view && view.courses.length > 1"
+        class="sel"
+        aria-label="Course"
+        :value="view.course"
+        @change="lookAt(($event.target as HTMLSelectElement).value)"
+      >
+        <option v-for="c in view.courses" :key="c" :value="c">{{ c }}</option>
+      </select>
+    </template>
     <ViewLinks :term-id="termId" here="look-back" />
     <template #right>
       <ChangeTools

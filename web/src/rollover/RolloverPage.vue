@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { type Schemas, api, ask } from "../api/client";
 import Band from "../frame/Band.vue";
+import TermTools from "../frame/TermTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import DateField from "../ui/DateField.vue";
 import { MOST_BYTES } from "../ui/file";
@@ -120,8 +121,11 @@ async function roll() {
 
 <template>
   <Band>
-    <span v-if="choices" class="sel">{{ choices.name }}</span>
+    <template #course>
+      <span v-if="choices" class="sel">{{ choices.name }}</span>
+    </template>
     <ViewLinks :term-id="termId" here="rollover" />
+    <template #right><TermTools :term-id="termId" /></template>
   </Band>
   <h1 class="vh">Rollover</h1>
   <main class="rollover">

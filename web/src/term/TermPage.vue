@@ -138,15 +138,17 @@ function show(which: typeof dialog.value, course = "", section = "", name = "") 
 <template>
   <div class="page-frame">
     <Band>
-      <span v-if="shown" class="term-name">{{ shown.termName || "Term" }}</span>
-      <select
-        v-if="shown && shown.courses.length > 1"
-        v-model="course"
-        class="sel"
-        aria-label="Course whose classes are shown"
-      >
-        <option v-for="c in shown.courses" :key="c.code" :value="c.code">{{ c.code }} {{ c.title }}</option>
-      </select>
+      <template #course>
+        <span v-if="shown && shown.courses.length < 2" class="sel">{{ shown.termName || "Term" }}</span>
+        <select
+          v-if="shown && shown.courses.length > 1"
+          v-model="course"
+          class="sel"
+          aria-label="Course whose classes are shown"
+        >
+          <option v-for="c in shown.courses" :key="c.code" :value="c.code">{{ c.code }} {{ c.title }}</option>
+        </select>
+      </template>
       <ViewLinks :term-id="termId" here="term" />
       <template #right>
         <ChangeTools
@@ -225,8 +227,5 @@ function show(which: typeof dialog.value, course = "", section = "", name = "") 
 <style scoped>
 .page-frame {
   display: contents;
-}
-.term-name {
-  font-weight: 680;
 }
 </style>

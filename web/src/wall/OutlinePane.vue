@@ -12,6 +12,8 @@ const props = defineProps<{ wall: WallView; picked: ReadonlySet<string> }>();
 const emit = defineEmits<{
   /** What is chosen now; with a day, that day is opened. */
   pick: [keys: ReadonlySet<string>, date?: string];
+  /** A day is to be opened. */
+  open: [date: string];
   edit: [key: string];
   read: [];
   notice: [];
@@ -67,6 +69,7 @@ const hand = useOutline(
     pick: (keys, date) => emit("pick", keys, date),
     toggle,
     edit: (key) => emit("edit", key),
+    open: (date) => emit("open", date),
     notice: () => emit("notice"),
   },
 );
@@ -215,7 +218,15 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
           <s v-if="row.state === 'left-out'" class="nm">{{ row.title }}</s>
           <span v-else class="nm">{{ row.title }}</span>
           <span v-if="row.what === 'notice'" class="vh">{{ row.kind }}</span>
-          <span v-if="dateOf(row)" class="d" :class="{ moved: row.moved }">{{ stateOf(row) }}{{ dateOf(row) }}</span>
+          <!-- eslint-disable-next-line vuejs-accessibility/click-events-have-key-events, vuejs-accessibility/no-static-element-interactions -->
+          <span
+            v-if="dateOf(row)"
+            class="d"
+            :class="{ moved: row.moved, opens: row.what !== 'unit' && row.date }"
+            :title="row.what !== 'unit' && row.date ? 'open this day (Enter)' : undefined"
+            @click="row.what !== 'unit' && row.date && emit('open', row.date.slice(0, 10))"
+            >{{ stateOf(row) }}{{ dateOf(row) }}</span
+          >
         </div>
         <div
           v-if="line?.after === row.key"

@@ -97,7 +97,7 @@ defineExpose({ focusDay });
       >
         <b>{{ weekdayName(column.weekday) }}</b>
         <span v-if="column.time" class="soft">{{ clock(column.time) }}</span>
-        <span v-else-if="!column.meets" class="soft nc">does not meet</span>
+        <span v-else-if="!column.meets" class="soft nc">no class</span>
       </div>
       <div class="wh last" role="columnheader">{{ close ? "Work" : "Student work" }}</div>
       <div v-if="past" class="wh then" role="columnheader">

@@ -11,13 +11,14 @@ import ViewLinks from "../frame/ViewLinks.vue";
 import { count, hours } from "../ui/say";
 import { useFocusBack } from "../ui/useFocusBack";
 import { takingOver } from "../whatif/mode";
-import DaySlip from "./DaySlip.vue";
+import DayPane from "./DayPane.vue";
 import OutlinePane from "./OutlinePane.vue";
 import PhoneWeeks from "./PhoneWeeks.vue";
 import WallDialogs, { type WallDialog } from "./WallDialogs.vue";
 import WallGrid from "./WallGrid.vue";
 import WallLegend from "./WallLegend.vue";
 import { noticeKey } from "./drawn";
+import { dayOf } from "./days";
 import { dropChange, fullness, saysDrop } from "./drop";
 import { putOn } from "./outline";
 import { useDrag } from "./useDrag";
@@ -43,12 +44,12 @@ const keptWeek = ref(0);
 const narrow = ref(window.innerWidth < 800);
 const grid = ref<InstanceType<typeof WallGrid>>();
 const outline = ref<InstanceType<typeof OutlinePane>>();
-const slip = ref<InstanceType<typeof DaySlip>>();
+const pane = ref<InstanceType<typeof DayPane>>();
 
 const close = computed(() => !wide.value && (shown.value?.weeks.length ?? 0) > 20);
 const weekOf = (date: string) => shown.value?.weeks.find((w) => w.days.some((d) => d.date === date))?.number ?? 1;
 const openWeek = computed(() => keptWeek.value || weekOf(focus.value));
-const openedDay = computed(() => shown.value?.weeks.flatMap((w) => w.days).find((d) => d.date === opened.value));
+const openedDay = computed(() => (shown.value && opened.value ? dayOf(shown.value, opened.value) : undefined));
 const key = computed(() => (wall.value ? `${wall.value.section.course}/${wall.value.section.section}` : ""));
 
 const past = usePast(termId, key, problem);
@@ -78,7 +79,7 @@ const hands = useHands({
   openWeek,
   focusDay: (date) => grid.value?.focusDay(date),
   find: () => outline.value?.find(),
-  add: () => void nextTick(() => slip.value?.add()),
+  add: () => void nextTick(() => pane.value?.add()),
 });
 const target = computed(() => {
   const carrying = drag.carried.value?.keys ?? hands.carrying.value;
@@ -168,6 +169,7 @@ function pick(thing: string, date: string | undefined, more: boolean) {
   }
 }
 const moving = computed(() => {
+  if (acting.value) return [...acting.value];
   const things = [...picked.value].filter((k) => !k.startsWith("unit:"));
   if (things.length) return things;
   return (
@@ -190,27 +192,28 @@ useFocusBack(
   () => dialog.value !== "" || editing.value !== "" || proposal.value !== null || repace.asked.value !== null,
   () => grid.value?.focusDay(focus.value),
 );
-/** Takes over what the outline has chosen; with a day, opens it. */
+/** Takes over what the outline has chosen; the wall stands on its day. */
 function pickMany(keys: ReadonlySet<string>, date?: string) {
   picked.value = keys;
-  const only = keys.size === 1 ? [...keys][0]! : "";
-  if (!date || only.startsWith("unit:")) return;
-  focus.value = date;
-  opened.value = date;
+  if (date) focus.value = date;
 }
-/** Goes to the day before or after the opened one. */
-function step(by: 1 | -1) {
-  const days = shown.value?.weeks.flatMap((w) => w.days).filter((d) => d.inTerm) ?? [];
-  const to = days[days.findIndex((d) => d.date === opened.value) + by];
-  if (!to) return;
-  opened.value = to.date;
-  focus.value = to.date;
+function openDay(date: string) {
+  opened.value = date;
+  focus.value = date;
 }
 function goDay(date: string) {
-  opened.value = date;
-  focus.value = date;
+  openDay(date);
   grid.value?.focusDay(date);
 }
+/** What a dialog that was opened from the day acts on; null for what is chosen. */
+const acting = shallowRef<readonly string[] | null>(null);
+function openFromDay(which: WallDialog, keys?: readonly string[]) {
+  acting.value = keys ?? null;
+  dialog.value = which;
+}
+watch(dialog, (now) => {
+  if (!now) acting.value = null;
+});
 async function closeSlip() {
   opened.value = "";
   await nextTick();
@@ -220,11 +223,13 @@ async function closeSlip() {
 
 <template>
   <Band>
-    <select v-if="wall" class="sel" :value="key" aria-label="Course and section" @change="choose">
-      <option v-for="s in wall.sections" :key="s.course + s.section" :value="`${s.course}/${s.section}`">
-        {{ s.course }} {{ s.courseTitle }}, {{ s.section }}
-      </option>
-    </select>
+    <template #course>
+      <select v-if="wall" class="sel" :value="key" aria-label="Course and section" @change="choose">
+        <option v-for="s in wall.sections" :key="s.course + s.section" :value="`${s.course}/${s.section}`">
+          {{ s.course }} {{ s.courseTitle }}, {{ s.section }}
+        </option>
+      </select>
+    </template>
     <ViewLinks :term-id="termId" here="wall" />
     <template #right>
       <ChangeTools
@@ -259,22 +264,25 @@ async function closeSlip() {
       @undo="state.undo()"
     />
     <template v-else>
-      <aside class="outline" aria-label="Outline">
-        <OutlinePane
-          ref="outline"
-          :wall="shown"
-          :picked="picked"
-          @pick="pickMany"
-          @edit="editing = $event"
-          @read="dialog = 'read'"
-          @notice="dialog = 'notice'"
-          @rhythm="dialog = 'rhythm'"
-          @no-class="repace.open(null, $event)"
-          @ways="repace.open(null)"
-        />
-        <DaySlip
+      <aside class="outline" :aria-label="openedDay ? 'Opened day' : 'Outline'">
+        <div v-show="!openedDay" class="whole">
+          <OutlinePane
+            ref="outline"
+            :wall="shown"
+            :picked="picked"
+            @pick="pickMany"
+            @open="openDay"
+            @edit="editing = $event"
+            @read="dialog = 'read'"
+            @notice="dialog = 'notice'"
+            @rhythm="dialog = 'rhythm'"
+            @no-class="repace.open(null, $event)"
+            @ways="repace.open(null)"
+          />
+        </div>
+        <DayPane
           v-if="openedDay"
-          ref="slip"
+          ref="pane"
           :key="openedDay.date"
           :wall="shown"
           :day="openedDay"
@@ -282,12 +290,9 @@ async function closeSlip() {
           :run="run"
           @pick="(thing, more) => pick(thing, undefined, more)"
           @edit="editing = $event"
-          @off="dialog = 'off'"
-          @shift="dialog = 'shift'"
-          @move="dialog = 'move'"
-          @words="dialog = 'words'"
+          @open="openFromDay"
           @close="closeSlip"
-          @step="step"
+          @go="goDay"
         />
       </aside>
       <WallGrid

@@ -66,6 +66,7 @@ describe("the cells of a week", () => {
       optional: false,
       reserve: false,
       proposed: false,
+      steps: [],
       links: [],
     };
     expect(

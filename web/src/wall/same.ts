@@ -27,6 +27,7 @@ export function keepSame(old: WallView | null, fresh: WallView): WallView {
     ...fresh,
     columns: equal(old.columns, fresh.columns) ? old.columns : fresh.columns,
     weeks: fresh.weeks.map((week, n) => keptWeek(old.weeks[n], week)),
+    others: kept(old.others, fresh.others),
     outline: { ...fresh.outline, units: kept<OutlineUnit>(old.outline.units, fresh.outline.units) },
   };
 }

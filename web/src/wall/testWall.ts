@@ -33,6 +33,7 @@ export function lesson(id: string, more: Partial<LessonView> = {}): LessonView {
     joined: false,
     optional: false,
     reserve: false,
+    steps: [],
     links: [],
     proposed: false,
     ...more,
@@ -98,6 +99,7 @@ export function wallOf(version = 1): WallView {
         days: [day("2026-10-12", { lessons: [lesson("L2")] }), day("2026-10-13"), day("2026-10-14")],
       },
     ],
+    others: [],
     outline: { noDate: [], noSession: [], units: [], notices: [] },
     findings: [],
   };

@@ -24,6 +24,8 @@ export function useOutline(
     pick: (keys: ReadonlySet<string>, date?: string) => void;
     toggle: (unit: string, open: boolean) => void;
     edit: (key: string) => void;
+    /** Opens the day of a row. */
+    open: (date: string) => void;
     /** A new notice. */
     notice: () => void;
   },
@@ -218,7 +220,10 @@ export function useOutline(
     } else if (event.key === "Enter" && row) {
       handled();
       if (row.what === "unit") emit.toggle(row.unit, !row.open);
-      else press(row, false, false);
+      else {
+        press(row, false, false);
+        if (row.date) emit.open(row.date.slice(0, 10));
+      }
     } else if ((event.key === "F2" || event.key === "e") && row) {
       handled();
       emit.edit(row.key);

@@ -4,6 +4,7 @@ import { useRoute, useRouter } from "vue-router";
 import { type Change, type Schemas, api, ask } from "../api/client";
 import { useDoing } from "../ui/useDoing";
 import Band from "../frame/Band.vue";
+import TermTools from "../frame/TermTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count } from "../ui/say";
 import BesideTable from "./BesideTable.vue";
@@ -87,10 +88,13 @@ async function drop(whatIf: Schemas["WhatIfView"]) {
 
 <template>
   <Band>
-    <select v-if="sections.length" v-model="section" class="sel" aria-label="Course and section">
-      <option v-for="s in sections" :key="key(s)" :value="key(s)">{{ s.course }}, {{ s.section }}</option>
-    </select>
+    <template #course>
+      <select v-if="sections.length" v-model="section" class="sel" aria-label="Course and section">
+        <option v-for="s in sections" :key="key(s)" :value="key(s)">{{ s.course }}, {{ s.section }}</option>
+      </select>
+    </template>
     <ViewLinks :term-id="termId" here="what-ifs" />
+    <template #right><TermTools :term-id="termId" :here="section" /></template>
   </Band>
   <h1 class="vh">What if</h1>
   <main class="whatifs">

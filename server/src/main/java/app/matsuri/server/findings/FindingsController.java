@@ -8,8 +8,11 @@ import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.Moment;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.files.StoredFiles;
+import app.matsuri.server.history.History;
+import app.matsuri.server.storage.Stored;
 import app.matsuri.server.wall.WallBuilder;
 import app.matsuri.server.wall.WallView.FindingView;
+import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -26,11 +29,37 @@ class FindingsController {
     private final Access access;
     private final Moment moment;
     private final StoredFiles files;
+    private final History history;
 
-    FindingsController(Access access, Moment moment, StoredFiles files) {
+    FindingsController(Access access, Moment moment, StoredFiles files, History history) {
         this.access = access;
+        this.history = history;
         this.moment = moment;
         this.files = files;
+    }
+
+    /**
+     * What the band of every view says of a term.
+     *
+     * @param undo what an undo would take back; null for nothing
+     * @param redo what a redo would make again; null for nothing
+     */
+    record StandingView(
+            long version,
+            int findings,
+            @Nullable String undo,
+            @Nullable String redo) {}
+
+    @GetMapping("/standing")
+    StandingView standing(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
+        Stored stored = access.look(by, termId);
+        Decisions decisions = stored.decisions();
+        History.Ends ends = history.ends(stored);
+        return new StandingView(
+                stored.version(),
+                Findings.of(Schedule.of(decisions), moment.day(decisions)).size(),
+                ends.undo().map(History.Line::sentence).orElse(null),
+                ends.redo().map(History.Line::sentence).orElse(null));
     }
 
     @GetMapping("/findings")

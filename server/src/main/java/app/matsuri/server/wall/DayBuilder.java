@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.Step;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.proposal.Moved;
@@ -32,6 +33,7 @@ import app.matsuri.server.wall.WallView.NoteView;
 import app.matsuri.server.wall.WallView.NoticeView;
 import app.matsuri.server.wall.WallView.Off;
 import app.matsuri.server.wall.WallView.SessionView;
+import app.matsuri.server.wall.WallView.StepView;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -151,6 +153,10 @@ final class DayBuilder {
                                 lesson.optional(),
                                 lesson.reserve(),
                                 i == 0 ? told.of(Untold.LESSON, lesson.id()) : null,
+                                steps(
+                                        placement,
+                                        i,
+                                        lessons.getOrDefault(date, List.of()).isEmpty()),
                                 links(lesson.details().links()),
                                 moved.contains("lesson " + lesson.id())));
             }
@@ -160,6 +166,34 @@ final class DayBuilder {
                 spans.add(new Span(unit, firsts.get(unit.id()), lasts.get(unit.id())));
             }
         }
+    }
+
+    /**
+     * The steps that begin in one session of a lesson, on the clock; none where another lesson has its beginning.
+     *
+     * @param first whether nothing stands in the session before it
+     */
+    private List<StepView> steps(Placement placement, int slot, boolean first) {
+        if (!first) {
+            return List.of();
+        }
+        int from = 0;
+        for (int i = 0; i < slot; i++) {
+            from += follows.sessions().get(placement.slots().get(i).session()).minutes();
+        }
+        Session session = follows.sessions().get(placement.slots().get(slot).session());
+        boolean last = slot == placement.slots().size() - 1;
+        List<StepView> steps = new ArrayList<>();
+        int at = 0;
+        for (Step step : placement.lesson().details().steps()) {
+            boolean here = at >= from && (last || at < from + session.minutes());
+            if (here) {
+                steps.add(new StepView(
+                        session.start().plusMinutes(at - from).toLocalTime(), step.minutes(), step.text()));
+            }
+            at += step.minutes();
+        }
+        return steps;
     }
 
     private void collectItems() {

@@ -93,6 +93,7 @@ public final class WallBuilder {
                 section,
                 columns(),
                 weeks(),
+                others(),
                 new OutlineBuilder(follows, days.moved(), today).outline(),
                 findings(),
                 ends.undo().map(History.Line::sentence).orElse(null),
@@ -179,6 +180,17 @@ public final class WallBuilder {
                     row));
         }
         return weeks;
+    }
+
+    /** The days of the term that have no column, in order. */
+    private List<Day> others() {
+        Set<Integer> shown = columns().stream().map(Column::weekday).collect(Collectors.toSet());
+        Term term = decisions.term();
+        return term.first()
+                .datesUntil(term.last().plusDays(1))
+                .filter(d -> !shown.contains(d.getDayOfWeek().getValue()))
+                .map(days::day)
+                .toList();
     }
 
     private static String away(List<Day> days, boolean teaches) {

@@ -12,6 +12,7 @@ import java.util.Map;
  *
  * @param version version of the decisions it shows
  * @param today the day that counts as today
+ * @param others the days of the term that have no column, in order
  * @param undo what an undo would take back; null for nothing
  * @param redo what a redo would make again; null for nothing
  */
@@ -27,6 +28,7 @@ public record WallView(
         SectionView section,
         List<Column> columns,
         List<Week> weeks,
+        List<Day> others,
         Outline outline,
         List<FindingView> findings,
         @Nullable String undo,
@@ -207,8 +209,12 @@ public record WallView(
             boolean optional,
             boolean reserve,
             @Nullable String told,
+            List<StepView> steps,
             List<LinkView> links,
             boolean proposed) {}
+
+    /** One step of a lesson on the clock. */
+    public record StepView(LocalTime time, int minutes, String text) {}
 
     /** A link of a thing, to open from the day's list. */
     public record LinkView(String title, String url) {}

@@ -47,7 +47,8 @@ class OutlineHttpTest extends DemoTest {
     void whatIsNotUnderstoodIsSaidAndNothingIsMade() throws Exception {
         JsonNode read = line("work", "Quiz, due whenever", "unit", "CH", "lesson", "CH2")
                 .body();
-        assertThat(read.path("change").isNull() || read.path("change").isMissingNode()).isTrue();
+        assertThat(read.path("change").isNull() || read.path("change").isMissingNode())
+                .isTrue();
         assertThat(read.path("wrong").stringValue()).contains("“due whenever”: not understood");
         assertThat(read.path("parts").get(0).path("as").stringValue()).isEqualTo("title");
         assertThat(read.path("parts").get(1).path("understood").booleanValue()).isFalse();
@@ -141,7 +142,7 @@ class OutlineHttpTest extends DemoTest {
         assertThat(word.path("change").path("kind").stringValue()).isEqualTo("put-day-note");
         assertThat(line("work", "notice Boots", "unit", "CH")
                         .body()
-                        .path("detail")
+                        .path("wrong")
                         .stringValue())
                 .contains("Say when");
         assertThat(line("work", "notice Boots, 24 oct", "unit", "CH")
