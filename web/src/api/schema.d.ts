@@ -2329,6 +2329,7 @@ export interface components {
             leavesUnit: boolean;
             moves: components["schemas"]["MoveView"][];
             notes: string[];
+            nothing: boolean;
             quiet: boolean;
             sentence: string;
             /** Format: int64 */

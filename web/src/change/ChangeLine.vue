@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { watch } from "vue";
+import { ref, watch } from "vue";
 import ProposalStrip from "./ProposalStrip.vue";
 import type { ChangeState } from "./useChanges";
 
@@ -17,6 +17,16 @@ const props = defineProps<{
 const emit = defineEmits<{ again: []; ways: [] }>();
 const { proposal, pending, problem, busy, done, seen } = props.state;
 
+/** After how long something shows that it is at work, in milliseconds. */
+const SLOW = 300;
+const slow = ref(false);
+let late = 0;
+watch(busy, (now) => {
+  window.clearTimeout(late);
+  if (now) late = window.setTimeout(() => (slow.value = true), SLOW);
+  else slow.value = false;
+});
+
 /** How long a line about what was done stands, in milliseconds. */
 const STANDS = 12000;
 watch(done, (now) => {
@@ -25,30 +35,37 @@ watch(done, (now) => {
 </script>
 
 <template>
-  <ProposalStrip
-    v-if="proposal"
-    :proposal="proposal"
-    :busy="busy"
-    :problem="problem"
-    :ways="ways"
-    :seen="seen"
-    :change="pending"
-    @see="state.see"
-    @vary="state.vary"
-    @keep="state.keep"
-    @ways="emit('ways')"
-    @apply="state.apply()"
-    @discard="state.discard()"
-  />
-  <div v-else-if="problem && !held" class="notice bad" role="alert">
-    <span class="look">{{ problem }}</span>
-    <button type="button" class="btn quiet" @click="problem = ''">Close</button>
-    <button v-if="!loaded" type="button" class="btn" @click="emit('again')">Try again</button>
+  <!-- what comes up here lies over the view: nothing in it moves for it -->
+  <div class="below">
+    <slot></slot>
+    <div class="over">
+      <ProposalStrip
+        v-if="proposal"
+        :proposal="proposal"
+        :busy="busy"
+        :problem="problem"
+        :ways="ways"
+        :seen="seen"
+        :change="pending"
+        @see="state.see"
+        @vary="state.vary"
+        @keep="state.keep"
+        @ways="emit('ways')"
+        @apply="state.apply()"
+        @discard="state.discard()"
+      />
+      <div v-else-if="problem && !held" class="notice bad" role="alert">
+        <span class="look">{{ problem }}</span>
+        <button type="button" class="btn quiet" @click="problem = ''">Close</button>
+        <button v-if="!loaded" type="button" class="btn" @click="emit('again')">Try again</button>
+      </div>
+      <slot v-else-if="first" name="first"></slot>
+      <div v-else-if="done" class="notice" role="status">
+        <span>{{ done.text }}.</span>
+        <button v-if="done.told" type="button" class="btn" @click="state.holdBack()">Students do not see it yet</button>
+        <button v-if="done.undo" type="button" class="btn" @click="state.undo()">Undo</button>
+      </div>
+      <div v-else-if="slow" class="notice" role="status">Working…</div>
+    </div>
   </div>
-  <slot v-else-if="first" name="first"></slot>
-  <div v-else-if="done" class="notice" role="status">
-    <span>{{ done.text }}.</span>
-    <button v-if="done.undo" type="button" class="btn" @click="state.undo()">Undo</button>
-  </div>
-  <slot v-else></slot>
 </template>

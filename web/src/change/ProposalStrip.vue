@@ -49,9 +49,18 @@ const naming = ref(false);
 const name = ref("");
 /** Whom it makes late, or no longer late, by the grade book. */
 const lateSaid = computed(() => props.proposal.late.map((l) => `${l.title}, ${l.section}: ${lateness(l)}.`));
+/** What is said of several things in the same words is said once, with how many more there are. */
+function once(notes: readonly string[]): string[] {
+  const like = new Map<string, string[]>();
+  for (const note of notes) {
+    const words = note.replace(/“[^”]*”/g, "“”").replace(/\b(Mon|Tue|Wed|Thu|Fri|Sat|Sun) \d+ \w+\b/g, "day");
+    like.set(words, [...(like.get(words) ?? []), note]);
+  }
+  return [...like.values()].map((l) => (l.length > 2 ? `${l[0]} And ${l.length - 1} more like it.` : l.join(" ")));
+}
 const second = computed(() =>
   [
-    ...props.proposal.notes,
+    ...once(props.proposal.notes),
     ...lateSaid.value,
     ...props.proposal.appear
       .filter((f) => f.severity === "problem")
@@ -154,6 +163,12 @@ const groups = computed(() => {
           </tbody>
         </table>
       </div>
+      <template v-if="proposal.notes.length">
+        <h2>What did not go quite as asked</h2>
+        <ul>
+          <li v-for="(note, n) in proposal.notes" :key="n">{{ note }}</li>
+        </ul>
+      </template>
       <template v-if="lateSaid.length">
         <h2>Students</h2>
         <ul>

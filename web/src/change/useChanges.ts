@@ -6,6 +6,8 @@ import { trying } from "../whatif/mode";
 export interface Done {
   text: string;
   undo: boolean;
+  /** What was made at once and told students other dates: it can still be held back from them. */
+  told?: Change;
 }
 
 /**
@@ -51,6 +53,8 @@ export interface ChangeState<V> {
   discard(): void;
   undo(): Promise<void>;
   redo(): Promise<void>;
+  /** Makes again what was just made at once, so that students do not see it yet. */
+  holdBack(): Promise<void>;
 }
 
 /** How a view is asked for. */
@@ -210,10 +214,16 @@ export function useChanges<V extends { version: number }>(termId: number, source
         done.value = null;
         const found = await fetchProposal(change);
         const typed = gate === "typed" && found.moves.every((m) => m.hand);
-        if (gate !== "always" && (found.quiet || typed)) {
+        if (found.nothing) {
+          done.value = {
+            text: found.notes.join(" ").replace(/[.]$/, "") || `${found.does}: it is so already, nothing was changed`,
+            undo: false,
+          };
+        } else if (gate !== "always" && (found.quiet || typed)) {
           const sentence = await make(change, found.version);
           const problem = found.appear.find((f) => f.severity === "problem");
-          if (problem) done.value = { text: `${sentence}. ${problem.sentence.replace(/[.]$/, "")}`, undo: true };
+          const text = problem ? `${sentence}. ${problem.sentence.replace(/[.]$/, "")}` : sentence;
+          done.value = { text, undo: true, ...(found.altered ? { told: change } : {}) };
         } else {
           pending.value = change;
           proposal.value = found;
@@ -243,6 +253,15 @@ export function useChanges<V extends { version: number }>(termId: number, source
       await doing(async () => {
         if (proposal.value) discard();
         else await step("undo");
+      });
+    },
+    async holdBack() {
+      const change = done.value?.told;
+      if (!change) return;
+      await doing(async () => {
+        await step("undo");
+        seen.value = false;
+        await make(change, view.value!.version);
       });
     },
     async redo() {

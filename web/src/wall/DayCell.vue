@@ -29,6 +29,13 @@ const props = defineProps<{
 }>();
 
 const day = computed(() => props.cell.day);
+/** What there is no room for. */
+const hidden = computed(() =>
+  shows.value.items
+    .slice(shows.value.fits)
+    .map((i) => i.words)
+    .join("\n"),
+);
 const shows = computed(() => draw(props.cell, props.looks, props.room, props.close));
 </script>
 
@@ -75,6 +82,7 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
             { neu: lesson.proposed, picked: picked.has('lesson:' + lesson.id) },
           ]"
           :data-drag="lesson.taught ? undefined : 'lesson:' + lesson.id"
+          :data-thing="'lesson:' + lesson.id"
           :title="[`${lesson.id} ${lesson.title}`, lesson.told].filter(Boolean).join(', ')"
         >
           <span class="code">{{ lesson.id }}</span>
@@ -135,13 +143,16 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
           picked: picked.has(item.key),
         }"
         :data-drag="item.carries ? item.key : undefined"
+        :data-thing="/^(item|notice):/.test(item.key) ? item.key : undefined"
         :title="item.words"
         ><Mark v-if="item.told" is="told" /><Mark v-if="item.locked" is="lock" /><Mark
           v-else-if="item.fixed"
           is="pin"
         />{{ item.shortName }}</span
       >
-      <span v-if="shows.items.length > shows.fits" class="more">+{{ shows.items.length - shows.fits }}</span>
+      <span v-if="shows.items.length > shows.fits" class="more" :title="hidden"
+        >+{{ shows.items.length - shows.fits }}</span
+      >
       <s v-for="g in shows.goneWork.slice(0, 2)" :key="g.what + g.id" class="was" :title="`${g.title}: ${g.why}`">{{
         g.title
       }}</s>

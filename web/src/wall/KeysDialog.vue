@@ -15,6 +15,8 @@ const keys = [
     "M",
     "pick up what is chosen; arrows carry it, Enter puts it down, Shift Enter keeps the spacing, P fixes it there, Escape lets go",
   ],
+  ["P", "fix what is chosen, or the day's lesson, on this day; again lets it go"],
+  ["Del", "take what is chosen out of the plan"],
   ["N", "type something new into the day; in the outline, a new line below"],
   ["E", "edit what is chosen"],
   ["B", "words on the day and its week; in the outline, B is a new notice"],

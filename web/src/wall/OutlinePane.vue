@@ -89,6 +89,8 @@ function press(event: MouseEvent, row: OutlineRow) {
   const tick = (event.target as HTMLElement).closest(".tk") !== null;
   if (row.what === "unit" && !event.ctrlKey && !event.metaKey && !event.shiftKey && !filtering.value) {
     toggle(row.unit, !row.open);
+    // opening a unit is no choice in place of what is chosen
+    if ([...props.picked].some((k) => !k.startsWith("unit:"))) return;
   }
   hand.press(row, event.ctrlKey || event.metaKey || tick, event.shiftKey);
 }
@@ -162,7 +164,7 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
       <option value="undated">has none yet</option>
     </select>
   </div>
-  <div v-if="picked.size > 1 || filtering" class="chosen-bar" role="status">
+  <div class="chosen-bar" :class="{ on: picked.size > 1 || filtering }" role="status">
     <template v-if="picked.size > 1"
       ><b>{{ picked.size }} chosen</b> <span class="soft">{{ chosenWords(chosen, wall) }}</span><span
         v-if="hidden"
@@ -170,7 +172,10 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
         >, {{ hidden }} not shown</span
       ></template
     >
-    <span v-else class="soft">{{ count(rows.filter((r) => r.what === "item").length, "thing") }} shown</span>
+    <span v-else-if="filtering" class="soft"
+      >{{ count(rows.filter((r) => r.what === "item").length, "thing") }} shown</span
+    >
+    <span v-else class="soft">{{ wall.outline.units.length ? count(wall.outline.units.length, "unit") : "" }}</span>
     <span class="grow"></span>
     <button v-if="filtering" type="button" class="do" @click="hand.pickAll()">choose these</button>
     <button v-if="picked.size > 1" type="button" class="do" @click="emit('pick', new Set())">choose none</button>

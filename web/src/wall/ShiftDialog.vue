@@ -3,10 +3,18 @@ import Dialog from "../ui/Dialog.vue";
 import { computed, ref, watch } from "vue";
 import type { WallView } from "../api/client";
 import { weekdayDay } from "../ui/say";
+import { daysOf } from "./days";
+import { itemsOf } from "./outline";
 import { injectWall } from "./useWall";
 
 /** Later or earlier by n classes or weekdays. */
-const props = defineProps<{ wall: WallView; picked: ReadonlySet<string>; day: string }>();
+const props = defineProps<{
+  wall: WallView;
+  picked: ReadonlySet<string>;
+  day: string;
+  /** A chosen run of days; the same day twice for none. */
+  run: [string, string];
+}>();
 const visible = defineModel<boolean>("visible", { required: true });
 
 const { propose, problem, busy } = injectWall();
@@ -26,13 +34,31 @@ const choices = computed(() => {
   const unitId = unitOf();
   const found = props.wall.outline.units.find((u) => u.id === unitId);
   if (found) list.push({ value: "unit", label: `unit ${found.code} ${found.title}` });
+  if (props.run[0] !== props.run[1] && inRun.value.length)
+    list.push({
+      value: "run",
+      label: `the ${inRun.value.length} lessons of ${weekdayDay(props.run[0])} to ${weekdayDay(props.run[1])}`,
+    });
   list.push({ value: "from", label: `all from ${weekdayDay(props.day)} on` });
   return list;
 });
+/** Lessons that are still to be taught on the days of the run. */
+const inRun = computed(() => [
+  ...new Set(
+    daysOf(props.wall)
+      .filter((d) => d.date >= props.run[0] && d.date <= props.run[1])
+      .flatMap((d) => d.lessons.filter((l) => !l.taught).map((l) => l.id)),
+  ),
+]);
+const sections = computed(() => props.wall.sections.filter((s) => s.course === props.wall.section.course).length);
 watch(visible, (now) => {
   if (now) {
     problem.value = "";
-    what.value = chosen.value.some((k) => k.startsWith("unit:")) ? "unit" : (choices.value[0]?.value ?? "from");
+    const run = choices.value.find((c) => c.value === "run");
+    what.value = chosen.value.some((k) => k.startsWith("unit:"))
+      ? "unit"
+      : (run?.value ?? choices.value[0]?.value ?? "from");
+    all.value = false;
   }
 });
 
@@ -42,7 +68,8 @@ function lessons() {
 function name(key: string) {
   const id = key.slice(key.indexOf(":") + 1);
   const lesson = lessons().find((l) => l.id === id);
-  return key.startsWith("lesson:") && lesson ? `${id} ${lesson.title}` : id;
+  if (key.startsWith("lesson:") && lesson) return `${id} ${lesson.title}`;
+  return itemsOf(props.wall).find((i) => `item:${i.id}` === key)?.title ?? "what is chosen";
 }
 function unitOf() {
   const unitKey = chosen.value.find((k) => k.startsWith("unit:"));
@@ -59,6 +86,7 @@ async function send() {
     ...(all.value ? {} : { section }),
     ...(what.value === "unit" ? { unit: unitOf() } : {}),
     ...(what.value === "from" ? { from: props.day } : {}),
+    ...(what.value === "run" ? { lessons: inRun.value } : {}),
     ...(what.value === "picked" ? { lessons: of("lesson:"), items: of("item:") } : {}),
     by: way.value * by.value,
     in: unit.value,
@@ -92,6 +120,7 @@ async function send() {
           style="width: 70px"
           required
           autofocus
+          @focus="($event.target as HTMLInputElement).select()"
         />
         <select v-model="unit" class="field" aria-label="Counted in">
           <option value="sessions">{{ by === 1 ? "class" : "classes" }}</option>
@@ -106,7 +135,9 @@ async function send() {
         <label v-if="what !== 'from'"
           ><input v-model="only" type="checkbox" /> only these: they change places with the next ones</label
         >
-        <label><input v-model="all" type="checkbox" /> all sections of {{ wall.section.course }}</label>
+        <label v-if="sections > 1"
+          ><input v-model="all" type="checkbox" /> all sections of {{ wall.section.course }}</label
+        >
       </div>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">

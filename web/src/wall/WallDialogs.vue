@@ -20,6 +20,8 @@ defineProps<{
   wall: WallView;
   /** The day one stands on. */
   day: string;
+  /** The opened day; empty for none. */
+  opened: string;
   /** The run of days that is chosen, or that day. */
   run: [string, string];
   picked: ReadonlySet<string>;
@@ -45,6 +47,7 @@ const editing = defineModel<string>("editing", { required: true });
     :wall="wall"
     :picked="picked.size ? picked : new Set(moving)"
     :day="day"
+    :run="run"
     @update:visible="dialog = ''"
   />
   <MoveDialog
@@ -62,7 +65,7 @@ const editing = defineModel<string>("editing", { required: true });
     :wall="wall"
     :notice="editing.slice(7).split('@')[0] ?? ''"
     :entry="editing.split('@')[1] ?? ''"
-    :day="day"
+    :day="opened"
     @done="((dialog = ''), (editing = ''))"
   />
   <ReadOutline v-if="dialog === 'read'" :course="wall.section.course" @done="dialog = ''" />

@@ -78,56 +78,58 @@ defineExpose({ focusDay });
 </script>
 
 <template>
-  <div
-    ref="grid"
-    class="wall"
-    :class="{ close, five: equal }"
-    role="grid"
-    :aria-label="`The term, ${wall.section.course} ${wall.section.section}`"
-    :style="{ gridTemplateColumns: template, gridTemplateRows: `${close ? 20 : 24}px ${heights}` }"
-  >
-    <div role="row" class="row">
-      <div class="wh first" role="columnheader">Week</div>
-      <div
-        v-for="column in wall.columns"
-        :key="column.weekday"
-        class="wh"
-        role="columnheader"
-        :aria-label="weekdayLong(column.weekday)"
-      >
-        <b>{{ weekdayName(column.weekday) }}</b>
-        <span v-if="column.time" class="soft">{{ clock(column.time) }}</span>
-        <span v-else-if="!column.meets" class="soft nc">no class</span>
-      </div>
-      <div class="wh last" role="columnheader">{{ close ? "Work" : "Student work" }}</div>
-      <div v-if="past" class="wh then" role="columnheader">
-        <b>{{ past.name }}</b>
-        <RouterLink :to="{ query: { ...$route.query, past: undefined } }" :aria-label="`Without ${past.name}`"
-          >×</RouterLink
+  <div class="wallscroll">
+    <div
+      ref="grid"
+      class="wall"
+      :class="{ close, five: equal }"
+      role="grid"
+      :aria-label="`The term, ${wall.section.course} ${wall.section.section}`"
+      :style="{ gridTemplateColumns: template, gridTemplateRows: `${close ? 20 : 24}px ${heights}` }"
+    >
+      <div role="row" class="row">
+        <div class="wh first" role="columnheader">Week</div>
+        <div
+          v-for="column in wall.columns"
+          :key="column.weekday"
+          class="wh"
+          role="columnheader"
+          :aria-label="weekdayLong(column.weekday)"
         >
+          <b>{{ weekdayName(column.weekday) }}</b>
+          <span v-if="column.time" class="soft">{{ clock(column.time) }}</span>
+          <span v-else-if="!column.meets" class="soft nc">no class</span>
+        </div>
+        <div class="wh last" role="columnheader">{{ close ? "Work" : "Student work" }}</div>
+        <div v-if="past" class="wh then" role="columnheader">
+          <b>{{ past.name }}</b>
+          <RouterLink :to="{ query: { ...$route.query, past: undefined } }" :aria-label="`Without ${past.name}`"
+            >×</RouterLink
+          >
+        </div>
       </div>
+      <WallRow
+        v-for="{ week, cells } in rows"
+        :key="week.number"
+        :week="week"
+        :cells="cells"
+        :columns="wall.columns"
+        :looks="looks"
+        :room="room"
+        :band="band(week)"
+        :focus="within(week, focus)"
+        :opened="within(week, opened)"
+        :over="within(week, target?.date)"
+        :says="within(week, target?.date) && target ? target.says : ''"
+        :run="run"
+        :carrying="carrying"
+        :picked="picked"
+        :limit="wall.section.weekLimit"
+        :close="close"
+        :open="week.number === openWeek"
+        :then="past ? (past.weeks.get(week.number) ?? null) : undefined"
+        @keep="emit('week', week.number)"
+      />
     </div>
-    <WallRow
-      v-for="{ week, cells } in rows"
-      :key="week.number"
-      :week="week"
-      :cells="cells"
-      :columns="wall.columns"
-      :looks="looks"
-      :room="room"
-      :band="band(week)"
-      :focus="within(week, focus)"
-      :opened="within(week, opened)"
-      :over="within(week, target?.date)"
-      :says="within(week, target?.date) && target ? target.says : ''"
-      :run="run"
-      :carrying="carrying"
-      :picked="picked"
-      :limit="wall.section.weekLimit"
-      :close="close"
-      :open="week.number === openWeek"
-      :then="past ? (past.weeks.get(week.number) ?? null) : undefined"
-      @keep="emit('week', week.number)"
-    />
   </div>
 </template>

@@ -18,6 +18,7 @@ import WallDialogs, { type WallDialog } from "./WallDialogs.vue";
 import WallGrid from "./WallGrid.vue";
 import WallLegend from "./WallLegend.vue";
 import { noticeKey } from "./drawn";
+import { useChosen } from "./chosen";
 import { dayOf } from "./days";
 import { dropChange, fullness, saysDrop } from "./drop";
 import { putOn } from "./outline";
@@ -36,7 +37,6 @@ const { wall, shown, proposal, problem } = state;
 const opened = ref("");
 const focus = ref("");
 const run = shallowRef<[string, string] | null>(null);
-const picked = shallowRef<ReadonlySet<string>>(new Set());
 const dialog = ref<WallDialog>("");
 const editing = ref("");
 const wide = ref(false);
@@ -52,6 +52,7 @@ const openWeek = computed(() => keptWeek.value || weekOf(focus.value));
 const openedDay = computed(() => (shown.value && opened.value ? dayOf(shown.value, opened.value) : undefined));
 const key = computed(() => (wall.value ? `${wall.value.section.course}/${wall.value.section.section}` : ""));
 
+const picked = useChosen(() => key.value && `${termId}/${key.value}`);
 const past = usePast(termId, key, problem);
 const drag = useDrag(
   () => picked.value,
@@ -95,7 +96,6 @@ const carrying = computed(() => drag.carried.value !== null || hands.carrying.va
 async function load(section: string) {
   const at = section.lastIndexOf("/");
   await state.load(at > 0 ? section.slice(0, at) : undefined, at > 0 ? section.slice(at + 1) : undefined);
-  picked.value = new Set();
   run.value = null;
   if (wall.value && !focus.value) {
     const days = wall.value.weeks.flatMap((w) => w.days);
@@ -152,6 +152,13 @@ function press(event: MouseEvent) {
   focus.value = date;
   opened.value = date;
   if (thing) pick(thing, undefined, event.ctrlKey || event.metaKey);
+}
+/** A double press on anything opens it. */
+function pressTwice(event: MouseEvent) {
+  const at = event.target as HTMLElement;
+  const thing = at.closest<HTMLElement>(".wall [data-thing]")?.dataset.thing;
+  if (thing) editing.value = thing;
+  else if (at.closest(".wall .it.wrd")) openFromDay("words");
 }
 /** Wherever the focus goes, by Tab or by script, the keys stand there. */
 function stand(event: FocusEvent) {
@@ -226,7 +233,7 @@ async function closeSlip() {
     <template #course>
       <select v-if="wall" class="sel" :value="key" aria-label="Course and section" @change="choose">
         <option v-for="s in wall.sections" :key="s.course + s.section" :value="`${s.course}/${s.section}`">
-          {{ s.course }} {{ s.courseTitle }}, {{ s.section }}
+          {{ s.course }} {{ s.section }}{{ s.courseTitle === s.course ? "" : `, ${s.courseTitle}` }}
         </option>
       </select>
     </template>
@@ -251,7 +258,15 @@ async function closeSlip() {
     @done="repace.close()"
   />
   <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions, vuejs-accessibility/click-events-have-key-events -->
-  <main v-else-if="shown" class="main" :class="{ slim: narrow }" @click="press" @keydown="hands.key" @focusin="stand">
+  <main
+    v-else-if="shown"
+    class="main"
+    :class="{ slim: narrow }"
+    @click="press"
+    @dblclick="pressTwice"
+    @keydown="hands.key"
+    @focusin="stand"
+  >
     <PhoneWeeks
       v-if="narrow"
       :wall="shown"
@@ -358,6 +373,7 @@ async function closeSlip() {
     v-model:editing="editing"
     :wall="shown"
     :day="opened || focus"
+    :opened="opened"
     :run="offRun"
     :picked="picked"
     :moving="moving"

@@ -21,8 +21,9 @@ export function saysDrop(keys: readonly string[], day: Day, fix: boolean): strin
   const first = day.lessons[0];
   if (units.length) return first ? `the unit in order, here (${first.id} gives way)` : "the unit, from here";
   if (lessons.length && fix) return "fix on this day";
-  if (lessons.length)
-    return first && !lessons.includes(first.id) ? `in order, here (${first.id} gives way)` : "in order, here";
+  if (lessons.length && day.lessons.some((l) => lessons.includes(l.id))) return "is here already";
+  if (lessons.length && !day.sessions.length) return "no class here";
+  if (lessons.length) return first ? `in order, here (${first.id} gives way)` : "here";
   if (!items.length) return notices.length ? "on this date" : "";
   const at = day.sessions[0];
   return first && at && !fix ? `moves with ${first.id}, due ${clock(at.start)}` : "on this date, fixed";
@@ -49,8 +50,12 @@ export function dropChange(wall: WallView, keys: readonly string[], date: string
     ];
     return changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };
   }
-  if (units.length && !lessons.length && !items.length) {
-    const changes = units.map((unit) => ({ kind: "date-unit", course, section, unit, to: date }));
+  if (units.length) {
+    const others = keys.filter((k) => !k.startsWith("unit:"));
+    const changes = [
+      ...units.map((unit) => ({ kind: "date-unit", course, section, unit, to: date })),
+      ...(others.length ? [dropChange(wall, others, date, how)] : []),
+    ];
     return changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };
   }
   const only = lessons[0];

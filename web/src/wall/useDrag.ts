@@ -77,6 +77,7 @@ export function useDrag(
       take(event.clientX, event.clientY);
     }
     event.preventDefault();
+    window.getSelection()?.removeAllRanges();
     const under = document.elementFromPoint(event.clientX, event.clientY);
     over.value = under?.closest<HTMLElement>("[data-date]")?.dataset.date ?? "";
     overRow.value = over.value ? "" : (under?.closest<HTMLElement>("[data-row]")?.dataset.row ?? "");
@@ -85,7 +86,7 @@ export function useDrag(
   }
 
   function scrollNear(under: Element | null, y: number) {
-    const scroller = under?.closest<HTMLElement>(".wall, .weeks, .ol");
+    const scroller = under?.closest<HTMLElement>(".wallscroll, .weeks, .ol");
     if (!scroller) return;
     const box = scroller.getBoundingClientRect();
     if (y > box.bottom - EDGE) scroller.scrollBy(0, 12);

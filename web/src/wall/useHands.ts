@@ -72,16 +72,58 @@ export function useHands(context: HandsContext) {
     const first = day?.lessons.find((l) => !l.taught);
     const lessons = chosen.length ? chosen.map((k) => k.slice(7)) : first ? [first.id] : [];
     const { course, section } = state.wall.value!.section;
-    if (!lessons.length) return;
+    // pressed again while it is proposed, it goes so many classes further
+    const was = state.pending.value;
+    const more = was?.kind === "shift" && was.in === "sessions" && !!was.onlyThese === only;
+    if (state.proposal.value && !more) return;
+    const far = (more ? Number(was.by) : 0) + by;
+    const of = more ? (was.lessons as string[]) : lessons;
+    if (more && far === 0) return state.discard();
+    if (!of.length) return;
     void state.propose({
       kind: "shift",
       course,
       section,
-      lessons,
-      by,
+      lessons: of,
+      by: far,
       in: "sessions",
       ...(only ? { onlyThese: true } : {}),
     });
+  }
+
+  /** Fixes what is chosen, else the day's first lesson, on the day that the keys stand on; what is fixed there, it lets go. */
+  function fixHere() {
+    const day = dayOf(focus.value);
+    const { course, section } = state.wall.value!.section;
+    const item = day?.items.find((i) => !i.course && i.which.startsWith("main-") && picked.value.has(`item:${i.id}`));
+    const lesson =
+      day?.lessons.find((l) => !l.taught && picked.value.has(`lesson:${l.id}`)) ??
+      (item ? undefined : day?.lessons.find((l) => !l.taught));
+    if (item && !item.locked) {
+      const fixed = !item.fixed;
+      void state.propose({
+        kind: "move",
+        course,
+        seenIn: section,
+        items: [item.id],
+        to: focus.value,
+        place: "last",
+        fixed,
+      });
+    } else if (lesson) {
+      const date = lesson.pinned ? {} : { date: focus.value };
+      void state.propose({ kind: "pin", course, section, lesson: lesson.id, ...date });
+    }
+  }
+  /** Proposes to take what is chosen out of the plan; it is always shown first. */
+  function takeOut() {
+    const { course } = state.wall.value!.section;
+    const changes = [...picked.value].map((key) => {
+      const [what, id] = [key.slice(0, key.indexOf(":")), key.slice(key.indexOf(":") + 1).split("@")[0]];
+      return { kind: `remove-${what}`, course, [what]: id };
+    });
+    if (changes.length === 1) void state.propose(changes[0]!, "always");
+    else if (changes.length) void state.propose({ kind: "together", does: "", changes }, "always");
   }
 
   function drop(how: Drop) {
@@ -117,16 +159,18 @@ export function useHands(context: HandsContext) {
     const act: Record<string, () => void> = {
       Enter: () => (opened.value = focus.value),
       " ": chooseNext,
-      ".": () => !locked && shift(1, false),
-      ",": () => !locked && shift(-1, false),
-      ">": () => !locked && shift(1, true),
-      "<": () => !locked && shift(-1, true),
+      ".": () => shift(1, false),
+      ",": () => shift(-1, false),
+      ">": () => shift(1, true),
+      "<": () => shift(-1, true),
       d: () => !locked && openDialog("off"),
       s: () => !locked && openDialog("shift"),
       m: () => {
         if (!locked && !things().length) chooseNext();
         if (!locked && things().length) carrying.value = things();
       },
+      p: () => !locked && fixHere(),
+      Delete: () => !locked && takeOut(),
       e: () => (editing.value = [...picked.value][0] ?? ""),
       n: () => {
         if (locked) return;

@@ -62,10 +62,11 @@ export function useOutline(
     const between = rows.value.slice(Math.min(a, b), Math.max(a, b) + 1).filter(choosable);
     emit.pick(new Set([...picked(), ...between.map((r) => r.key)]));
   }
-  /** All that is shown, of work where any is, so that a filter chooses. */
+  /** Chooses all that is shown too, of work where any is, so that a filter chooses. */
   function pickAll() {
     const items = rows.value.filter((r) => r.what === "item");
-    emit.pick(new Set((items.length ? items : rows.value.filter(choosable)).map((r) => r.key)));
+    const all = (items.length ? items : rows.value.filter(choosable)).map((r) => r.key);
+    emit.pick(new Set([...picked(), ...all]));
   }
 
   // --- typing

@@ -26,7 +26,7 @@ class JourneysTest {
             page.go("/");
             page.seeText("main", "The demo.");
             page.press("Enter as I. Tolvanen");
-            page.seeText(".band", "HYD 210 Reading Rivers, A");
+            page.seeText(".band", "HYD 210 A, Reading Rivers");
             page.seeText(day("2026-08-31"), "What a river answers to");
         }
     }

@@ -10,7 +10,7 @@ class LanesJourneysTest {
     @Test
     void aSectionThatFellBehindIsBroughtIntoStepInTwoActions() throws Exception {
         try (Page page = Page.open(App.demo()).withPlan("I. Tolvanen", "autumn-2026.json")) {
-            page.choose("[aria-label='Course and section']", "HYD 210 Reading Rivers, B");
+            page.choose("[aria-label='Course and section']", "HYD 210 B, Reading Rivers");
             page.seeText("[role=gridcell][data-date='2026-10-08']", "CH1");
             page.click("[role=gridcell][data-date='2026-10-08']");
             page.press("Hold empty");

@@ -111,7 +111,7 @@ class Screenshots {
             }
             try (Page page = Page.open(app)) {
                 page.withPlan("I. Tolvanen", TermBegunJourneysTest.unrecorded(data));
-                page.choose("[aria-label='Course and section']", "HYD 210 Reading Rivers, B");
+                page.choose("[aria-label='Course and section']", "HYD 210 B, Reading Rivers");
                 page.click(day("2026-10-01"));
                 page.press("Not reached");
                 page.see(".strip");
@@ -165,7 +165,7 @@ class Screenshots {
     private static void lanes(Page page) throws Exception {
         page.press("Wall");
         page.see(".wall");
-        page.choose("[aria-label='Course and section']", "HYD 210 Reading Rivers, B");
+        page.choose("[aria-label='Course and section']", "HYD 210 B, Reading Rivers");
         page.seeText(day("2026-10-08"), "CH1");
         page.click(day("2026-10-08"));
         page.press("Hold empty");

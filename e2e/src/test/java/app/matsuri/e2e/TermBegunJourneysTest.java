@@ -35,7 +35,7 @@ class TermBegunJourneysTest {
     @Test
     void notReachedMovesNothingThatIsOver() throws Exception {
         try (Page page = unrecorded()) {
-            page.choose("[aria-label='Course and section']", "HYD 210 Reading Rivers, B");
+            page.choose("[aria-label='Course and section']", "HYD 210 B, Reading Rivers");
             page.click(day("2026-10-01"));
             page.press("Not reached");
             page.seeText(".strip", "8 classes of B up to Tue 29 Sep count as held as planned");

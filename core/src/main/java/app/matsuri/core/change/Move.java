@@ -11,6 +11,7 @@ import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -88,7 +89,61 @@ public record Move(
         if (!items.isEmpty()) {
             moved = moveItems(moved, view, notes);
         }
+        if (!lessons.isEmpty()) {
+            moved = landed(before, moved, view, notes);
+        }
         return new Outcome(before.withCourse(moved), notes);
+    }
+
+    /**
+     * The course in which the first of the lessons stands on the day: on a class that is free, the section leaves those
+     * between empty. Where it cannot stand there, that is noted.
+     */
+    private Course landed(Decisions before, Course moved, SectionSchedule view, List<String> notes) {
+        String section = view.section().code();
+        SectionSchedule now = Find.follows(before.withCourse(moved), course, section);
+        String first = now.placements().stream()
+                .filter(p -> lessons.contains(p.lesson().id()) && p.placed())
+                .filter(p -> p.slots().stream().noneMatch(Placement.Slot::taught))
+                .map(p -> p.lesson().id())
+                .findFirst()
+                .orElse(null);
+        if (first == null || on(now, first).equals(to)) {
+            return moved;
+        }
+        int from = now.byLesson().get(first).first();
+        int day = now.sessions().firstAfter(to.atStartOfDay().minusNanos(1));
+        boolean free = day > from
+                && day < now.sessions().size()
+                && now.sessions().get(day).date().equals(to)
+                && now.lessonsOn(to).isEmpty();
+        if (free) {
+            Section own = moved.section(section).orElseThrow();
+            int more = own.gap(now.byLesson().get(first).lesson()) + day - from;
+            Course later = moved.withSection(
+                    own.withGap(first, more - now.byLesson().get(first).lesson().gapBefore()));
+            if (on(Find.follows(before.withCourse(later), course, section), first)
+                    .equals(to)) {
+                return later;
+            }
+        }
+        String title = now.byLesson().get(first).lesson().title();
+        boolean stays = view.byLesson().get(first).placed() && on(view, first).equals(on(now, first));
+        boolean meets = now.sessions().all().stream().anyMatch(s -> s.date().equals(to));
+        String why = meets ? "" : ": there is no class on " + Say.day(to);
+        if (stays && moved.equals(before.course(course).orElseThrow())) {
+            throw new Refused("“" + title + "” stays on " + Say.day(on(now, first)) + why
+                    + (meets
+                            ? ": in the order of lessons it is there already. Fix it on the day, or leave classes empty"
+                                    + " before it."
+                            : ". Drop it on a day with one."));
+        }
+        notes.add("“" + title + "” comes to " + Say.day(on(now, first)) + why + ".");
+        return moved;
+    }
+
+    private static LocalDate on(SectionSchedule in, String lesson) {
+        return in.start(lesson).map(LocalDateTime::toLocalDate).orElse(LocalDate.MAX);
     }
 
     private Course moveLessons(Decisions before, SectionSchedule view, List<String> notes) {

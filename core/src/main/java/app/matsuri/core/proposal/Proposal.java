@@ -27,7 +27,8 @@ import java.util.stream.Collectors;
  * @param notes what did not go quite as asked
  * @param held what counts as held as planned and is recorded with it
  * @param altered dates, of sections whose students were told anything, that it makes other than told
- * @param quiet only what the hand moved moves, and no problem appears: it may be done at once
+ * @param quiet only what the hand moved moves, and no finding appears: it may be done at once
+ * @param nothing everything is so already
  */
 public record Proposal(
         String does,
@@ -39,6 +40,7 @@ public record Proposal(
         HeldAsPlanned held,
         int altered,
         boolean quiet,
+        boolean nothing,
         Decisions before,
         Decisions after,
         Schedule schedule) {
@@ -100,9 +102,7 @@ public record Proposal(
         List<Finding> has = Findings.of(now, base.today());
         List<Finding> appear = missing(has, had);
         List<Finding> goAway = missing(had, has);
-        boolean quiet = outcome.notes().isEmpty()
-                && moves.stream().allMatch(Moved::hand)
-                && appear.stream().noneMatch(f -> f.severity() == Finding.Severity.PROBLEM);
+        boolean quiet = outcome.notes().isEmpty() && moves.stream().allMatch(Moved::hand) && appear.isEmpty();
         String sentence = does + ": " + Summary.of(moves, appear, goAway) + ".";
         return new Proposal(
                 does,
@@ -114,6 +114,7 @@ public record Proposal(
                 past,
                 altered.values().stream().mapToInt(List::size).sum(),
                 quiet,
+                outcome.decisions().equals(before),
                 before,
                 outcome.decisions(),
                 now);

@@ -78,13 +78,15 @@ class ChangeController {
      * @param calendar the set-up view; null where it was not asked for
      * @param dates the table of dates; null where it was not asked for
      * @param lanes the sections beside each other; null where they were not asked for
-     * @param quiet nothing else moves and nothing breaks: it may be made at once
+     * @param quiet nothing else moves, nobody becomes late and no finding appears: it may be made at once
+     * @param nothing everything is so already
      */
     record ProposalView(
             long version,
             String does,
             String sentence,
             boolean quiet,
+            boolean nothing,
             List<String> notes,
             String held,
             boolean leavesUnit,
@@ -151,6 +153,7 @@ class ChangeController {
         ChangeGiven given = ChangeGiven.read(change);
         Proposal proposal = Proposal.of(
                 before, moment.now(given.change(), stored.decisions()), seen && stored.beside() == null, given.held());
+        List<LateView> late = late(stored, before.schedule(), proposal);
         boolean setUp = "term".equals(view);
         boolean table = "dates".equals(view);
         boolean beside = "lanes".equals(view);
@@ -158,12 +161,13 @@ class ChangeController {
                 stored.version(),
                 proposal.does(),
                 proposal.sentence(),
-                proposal.quiet(),
+                proposal.quiet() && late.isEmpty(),
+                proposal.nothing(),
                 proposal.notes(),
                 proposal.held().sentence(),
                 proposal.leavesUnit(),
                 stored.beside() == null ? proposal.altered() : 0,
-                late(stored, before.schedule(), proposal),
+                late,
                 proposal.moves().stream().map(MoveView::of).toList(),
                 proposal.appear().stream().map(WallBuilder::view).toList(),
                 proposal.goAway().stream().map(WallBuilder::view).toList(),

@@ -97,6 +97,10 @@ public class ChangeService {
             var altered = ToTell.altered(Schedule.of(before.decisions()), follows);
             after = ToTell.seen(altered, after, now);
         }
+        if (after.equals(before.decisions())) {
+            // what is so already is no step that somebody could want to take back
+            return new Made(before, sentence + ": it is so already");
+        }
         return step(by, before, Kind.CHANGE, null, sentence, store.delta(before, after));
     }
 
