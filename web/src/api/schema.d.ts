@@ -149,6 +149,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/preferences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["prefer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outbox": {
         parameters: {
             query?: never;
@@ -2105,6 +2121,7 @@ export interface components {
         };
         Me: {
             displayName: string;
+            preferences: components["schemas"]["Preferences"];
             signIn: string;
         };
         MeetingsRead: {
@@ -2314,6 +2331,10 @@ export interface components {
         Place: {
             code: string;
             name: string;
+        };
+        Preferences: {
+            twelveHours: boolean;
+            weekStart: string;
         };
         ProposalView: {
             /** Format: int32 */
@@ -2670,6 +2691,7 @@ export interface components {
             name: string;
             outline: string;
             section: string;
+            weekStart?: string | null;
             weekdays: string[];
             zone: string;
         };
@@ -3278,6 +3300,30 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+        };
+    };
+    prefer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Preferences"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -1,5 +1,18 @@
-import { shallowRef } from "vue";
-import type { Schemas } from "../api/client";
+import { shallowRef, watch } from "vue";
+import { type Schemas, api, ask } from "../api/client";
+import { readClock } from "../ui/say";
 
 /** Who is signed in; null before that is known. */
 export const me = shallowRef<Schemas["Me"] | null>(null);
+
+/** Whoever is signed in reads times and weeks so; files and pages that the server writes follow the cookie. */
+watch(me, (now) => {
+  const twelve = now?.preferences.twelveHours ?? false;
+  readClock(twelve);
+  document.cookie = `matsuri-clock=${twelve ? 12 : 24}; path=/; SameSite=Lax; max-age=31536000`;
+});
+
+/** Keeps how who is signed in reads times and weeks. */
+export async function prefer(preferences: Schemas["Preferences"]): Promise<void> {
+  me.value = await ask(api.PUT("/api/me/preferences", { body: preferences }));
+}

@@ -1,6 +1,6 @@
 import type { DatesCell, DatesRow, DatesView } from "../api/client";
 import { DATES } from "../thing/dates";
-import { clock, weekdayDay } from "../ui/say";
+import { clock, hourMinute, weekdayDay } from "../ui/say";
 
 /** The three dates, in order. */
 export type Which = (typeof DATES)[number][0];
@@ -80,7 +80,7 @@ export function ruleText(cell: DatesCell, place: number, column: DateColumn): st
 /** A date as a spreadsheet takes it: "2026-10-08 23:59", or nothing. */
 export function plainText(row: DatesRow, column: DateColumn): string {
   const at = row[column.which].at[placeOf(row, column)] as string | null | undefined;
-  return at ? `${at.slice(0, 10)} ${clock(at)}` : "";
+  return at ? `${at.slice(0, 10)} ${hourMinute(at)}` : "";
 }
 
 export interface Filter {

@@ -6,6 +6,7 @@ import { useDoing } from "../ui/useDoing";
 import Band from "../frame/Band.vue";
 import TermTools from "../frame/TermTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
+import { me } from "../app/me";
 import { tryIn } from "../whatif/mode";
 
 /** Who changed what and when, newest first; moments can be named and returned to. */
@@ -76,7 +77,7 @@ function when(at: string) {
     month: "short",
     hour: "2-digit",
     minute: "2-digit",
-    hour12: false,
+    hour12: me.value?.preferences.twelveHours ?? false,
   });
 }
 </script>

@@ -1,4 +1,5 @@
 import { onMounted, reactive, ref, shallowRef, watch } from "vue";
+import { me } from "../app/me";
 import { type Schemas, api, ask } from "../api/client";
 
 export type StartForm = Schemas["StartForm"];
@@ -18,6 +19,7 @@ function empty(): StartForm {
     meets: "",
     credits: "",
     outline: "",
+    weekStart: me.value?.preferences.weekStart ?? "MO",
   };
 }
 
@@ -29,14 +31,18 @@ export function useStart() {
   const kept = ref<"" | "keeping" | "kept">("");
   const busy = ref(false);
   let timer = 0;
+  let asked = 0;
   let ready = false;
 
   async function understand() {
+    const turn = ++asked;
     try {
+      const found = await ask(api.POST("/api/starts/understood", { body: { ...form } }));
+      if (turn !== asked) return;
       problem.value = "";
-      understood.value = await ask(api.POST("/api/starts/understood", { body: { ...form } }));
+      understood.value = found;
     } catch (e) {
-      problem.value = (e as Error).message;
+      if (turn === asked) problem.value = (e as Error).message;
     }
   }
 

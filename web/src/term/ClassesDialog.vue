@@ -4,7 +4,7 @@ import { nextTick, onMounted, ref, shallowRef, watch } from "vue";
 import { type Schemas, api, ask } from "../api/client";
 import DateField from "../ui/DateField.vue";
 import TimeField from "../ui/TimeField.vue";
-import { clock, count, weekdayDay } from "../ui/say";
+import { clock, count, hourMinute, weekdayDay } from "../ui/say";
 import { type Json, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
 
@@ -62,7 +62,7 @@ function edit(line: Line | null) {
   open.value = line?.name ?? "new";
   const from = line ?? lines.value.find((l) => l.state === "stands");
   day.value = line ? line.start.slice(0, 10) : "";
-  time.value = clock(from?.start ?? "T10:00");
+  time.value = hourMinute(from?.start ?? "T10:00");
   minutes.value = from?.minutes || 50;
   place.value = from?.place ?? "";
 }

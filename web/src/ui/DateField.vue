@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import DatePicker from "primevue/datepicker";
 import Popover from "primevue/popover";
+import { usePrimeVue } from "primevue/config";
 import { computed, ref } from "vue";
 import { api, ask } from "../api/client";
+import { me } from "../app/me";
 import ReadField from "./ReadField.vue";
 import { clock, weekdayDay } from "./say";
 import { useTyped } from "./useTyped";
@@ -48,11 +50,16 @@ const typed = useTyped(date, {
   required: () => props.empty === undefined,
 });
 
+const prime = usePrimeVue();
 const month = ref<InstanceType<typeof Popover>>();
 const chosen = computed(() => {
   const [year, number, day] = date.value.slice(0, 10).split("-").map(Number);
   return year && number && day ? new Date(year, number - 1, day) : null;
 });
+function open(event: Event) {
+  if (prime.config.locale) prime.config.locale.firstDayOfWeek = me.value?.preferences.weekStart === "SU" ? 0 : 1;
+  month.value?.toggle(event);
+}
 const two = (n: number) => String(n).padStart(2, "0");
 async function pick(value: Date) {
   const day = `${value.getFullYear()}-${two(value.getMonth() + 1)}-${two(value.getDate())}`;
@@ -79,7 +86,7 @@ async function pick(value: Date) {
       tabindex="-1"
       :aria-label="`Choose ${label || 'it'} from a month`"
       title="choose from a month"
-      @click="month?.toggle($event)"
+      @click="open"
     >
       <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true">
         <path d="M1 2.5h12v10.5H1zM1 5.5h12M4 1v3M10 1v3" fill="none" stroke="currentColor" stroke-width="1.3" />

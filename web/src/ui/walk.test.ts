@@ -63,7 +63,8 @@ describe("dropping", () => {
     expect(saysDrop(["item:i"], withClass, false)).toBe("moves with L1, due 10:00");
     expect(saysDrop(["item:i"], day("2026-10-06"), false)).toBe("on this date, fixed");
     expect(saysDrop(["lesson:L2"], withClass, false)).toBe("in order, here (L1 gives way)");
-    expect(saysDrop(["lesson:L1"], day("2026-10-06", { lessons: [lesson("L1")] }), false)).toBe("in order, here");
+    expect(saysDrop(["lesson:L1"], day("2026-10-06", { lessons: [lesson("L1")] }), false)).toBe("is here already");
+    expect(saysDrop(["lesson:L2"], day("2026-10-06"), false)).toBe("no class here");
     expect(saysDrop(["lesson:L1"], withClass, true)).toBe("fix on this day");
   });
 });

@@ -15,6 +15,7 @@ function setUp() {
     termId: 7,
     wall,
     proposal,
+    pending: shallowRef<Change | null>(null),
     applying: ref(false),
     shown: computed(() => wall.value),
     propose: vi.fn(async (change: Change) => proposed.push(change) > 0),
@@ -125,6 +126,30 @@ describe("the wall by keyboard", () => {
     expect(t.state.discard).toHaveBeenCalledOnce();
   });
 
+  it("goes further when it is pressed again while that is proposed", () => {
+    t.state.proposal.value = {} as ProposalView;
+    t.state.pending.value = { kind: "shift", course: "C", section: "A", lessons: ["L1"], by: 1, in: "sessions" };
+    t.press(".");
+    expect(t.proposed).toEqual([{ kind: "shift", course: "C", section: "A", lessons: ["L1"], by: 2, in: "sessions" }]);
+    t.press(",");
+    expect(t.state.discard).toHaveBeenCalled();
+  });
+  it("fixes the day's lesson on it with one key, and lets it go with the same", () => {
+    t.press("p");
+    expect(t.proposed).toEqual([{ kind: "pin", course: "C", section: "A", lesson: "L1", date: "2026-10-05" }]);
+  });
+  it("proposes to take out what is chosen, and shows it first", () => {
+    t.context.picked.value = new Set(["lesson:L1", "item:i"]);
+    t.press("Delete");
+    expect(t.proposed[0]).toMatchObject({
+      kind: "together",
+      changes: [
+        { kind: "remove-lesson", lesson: "L1" },
+        { kind: "remove-item", item: "i" },
+      ],
+    });
+    expect(vi.mocked(t.state.propose).mock.calls[0]![1]).toBe("always");
+  });
   it("does not start another change while one is proposed", () => {
     t.state.proposal.value = {} as ProposalView;
     t.press(".");

@@ -350,6 +350,7 @@ class JourneysTest {
             page.type("#password", "correct horse battery");
             page.press("Make the account");
             page.seeText("main", "There is no term yet.");
+            page.click(".band .who");
             page.press("Sign out");
             page.type("#sign-in", "founder");
             page.type("#password", "wrong horse battery");

@@ -192,6 +192,26 @@ final class Page implements AutoCloseable {
         on(css, field -> new Select(field).selectByValue(value));
     }
 
+    /** Lets the server's answers come so much later, in milliseconds. */
+    void delay(int milliseconds) {
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand(
+                "Network.emulateNetworkConditions",
+                Map.of("offline", false, "latency", milliseconds, "downloadThroughput", -1, "uploadThroughput", -1));
+    }
+
+    /** Whether something to press says this within so many milliseconds. */
+    boolean saysWithin(String words, int milliseconds) {
+        By by = By.xpath("//button[normalize-space(.)='" + words + "'][not(@disabled)]");
+        long until = System.nanoTime() + milliseconds * 1_000_000L;
+        while (System.nanoTime() < until) {
+            if (!driver.findElements(by).isEmpty()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** The term that is looked at, by the address. */
     String term() {
         return driver.getCurrentUrl().replaceAll(".*/terms/(\\d+)/.*", "$1");

@@ -284,6 +284,7 @@ class TermJourneysTest {
             String link = page.see(".p-dialog a[href^='/invitation/']").getDomAttribute("href");
             page.keys(Keys.ESCAPE);
             page.gone(".p-dialog");
+            page.click(".band .who");
             page.press("Sign out");
             page.see("#sign-in");
             page.go(link);

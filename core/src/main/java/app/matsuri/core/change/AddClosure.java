@@ -32,7 +32,8 @@ public record AddClosure(Closure closure) implements Change {
     @Override
     public String sentence(Decisions before) {
         String days = Say.days(closure.first(), closure.last());
-        String part = closure.wholeDay() ? "" : " from " + closure.from() + " to " + Closure.said(closure.to());
+        String part =
+                closure.wholeDay() ? "" : " from " + Say.time(closure.from()) + " to " + Closure.said(closure.to());
         return "Day off " + days + part + (closure.reason().isEmpty() ? "" : ", " + closure.reason());
     }
 }

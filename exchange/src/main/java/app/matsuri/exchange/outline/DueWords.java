@@ -230,7 +230,7 @@ public record DueWords(DayWords days, PlanNames names) {
         }
         if (rule.anchor() instanceof Anchor.InWeek in && rule.plus().n() == 0) {
             return (in.teaching() ? "teaching week " : "week ") + in.week() + " " + weekday(in.weekday())
-                    + (rule.time() == null ? "" : ", " + rule.time());
+                    + (rule.time() == null ? "" : ", " + Say.time(rule.time()));
         }
         String own = rule.anchor() instanceof Anchor.OwnDate date
                 ? date.which().name().toLowerCase(Locale.ROOT)
@@ -264,7 +264,7 @@ public record DueWords(DayWords days, PlanNames names) {
             said.append(own.isEmpty() ? "" : " " + own);
             said.append(rule.snapTo() == null ? "" : ", then " + weekday(rule.snapTo()));
         }
-        said.append(rule.time() == null ? "" : ", " + rule.time());
+        said.append(rule.time() == null ? "" : ", " + Say.time(rule.time()));
         return said.toString();
     }
 

@@ -380,7 +380,8 @@ public final class MeetsWords {
 
     /** When a pattern meets, in words. */
     public static String say(MeetingPattern pattern) {
-        return days(pattern) + ", " + pattern.start() + " to " + pattern.start().plusMinutes(pattern.minutes()) + ", "
+        return days(pattern) + ", " + Say.time(pattern.start()) + " to "
+                + Say.time(pattern.start().plusMinutes(pattern.minutes())) + ", "
                 + pattern.minutes() + " minutes" + (pattern.place().isEmpty() ? "" : ", " + pattern.place())
                 + (pattern.link().isEmpty() ? "" : ", " + pattern.link());
     }

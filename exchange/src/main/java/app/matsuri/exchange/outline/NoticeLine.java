@@ -57,7 +57,7 @@ public final class NoticeLine {
         LocalDateTime first = fixed(when.begins());
         LocalDateTime last = fixed(when.ends());
         boolean oneDay = first != null && last != null && first.toLocalDate().equals(last.toLocalDate());
-        return begins + " to " + (oneDay ? last.toLocalTime() : moment(when.ends(), when.allDay()));
+        return begins + " to " + (oneDay ? Say.time(last.toLocalTime()) : moment(when.ends(), when.allDay()));
     }
 
     private static String moment(DateRule rule, boolean allDay) {

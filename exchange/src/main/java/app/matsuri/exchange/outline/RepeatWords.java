@@ -152,10 +152,10 @@ record RepeatWords(
                 + (repeat.until() == null ? "" : " until " + Say.day(repeat.until()))
                 + (repeat.time() == null
                         ? ""
-                        : ", " + repeat.time()
+                        : ", " + Say.time(repeat.time())
                                 + (repeat.minutes() == 0
                                         ? ""
-                                        : " to " + repeat.time().plus(Duration.ofMinutes(repeat.minutes()))));
+                                        : " to " + Say.time(repeat.time().plus(Duration.ofMinutes(repeat.minutes())))));
     }
 
     private static String weekdays(String rule) {

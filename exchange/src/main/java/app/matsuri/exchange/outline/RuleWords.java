@@ -199,6 +199,6 @@ public final class RuleWords {
             LocalTime time = ((Anchor.Fixed) rule.anchor()).at().toLocalTime();
             return ((Anchor.Fixed) rule.anchor()).at().toLocalDate() + ", " + time;
         }
-        return brief(rule).replace('−', '-') + (rule.time() == null ? "" : ", " + rule.time());
+        return brief(rule).replace('−', '-') + (rule.time() == null ? "" : ", " + Say.time(rule.time()));
     }
 }

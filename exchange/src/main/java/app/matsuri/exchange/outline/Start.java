@@ -37,6 +37,7 @@ import java.util.regex.Pattern;
  * @param course code and title, such as "HYD 210 Reading Rivers"
  * @param meets such as "MWF 10-10:50 Weir House 2"
  * @param outline a table or indented text
+ * @param weekStart the weekday that begins a week of the term
  */
 public record Start(
         String name,
@@ -49,7 +50,8 @@ public record Start(
         String section,
         String meets,
         String credits,
-        String outline) {
+        String outline,
+        DayOfWeek weekStart) {
 
     private static final Pattern CODE = Pattern.compile("^([\\p{Lu}]{2,8}\\s?\\d{1,4}\\p{Lu}{0,2})\\b[:,\\s]*(.*)$");
 
@@ -107,7 +109,7 @@ public record Start(
                 to,
                 zoneOf(),
                 teaching,
-                DayOfWeek.MONDAY,
+                weekStart,
                 null,
                 closures,
                 new TreeSet<>(),

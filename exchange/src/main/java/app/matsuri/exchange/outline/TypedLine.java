@@ -561,6 +561,8 @@ public final class TypedLine {
     }
 
     private static String said(Times times) {
-        return times.end() == null ? "at " + times.start() : times.start() + " to " + times.end();
+        return times.end() == null
+                ? "at " + Say.time(times.start())
+                : Say.time(times.start()) + " to " + Say.time(times.end());
     }
 }

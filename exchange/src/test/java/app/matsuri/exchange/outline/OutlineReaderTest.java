@@ -8,6 +8,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.Schedule;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -191,7 +192,8 @@ class OutlineReaderTest {
                 "A",
                 "MWF 10-10:50 Weir House 2",
                 "3",
-                TABLE);
+                TABLE,
+                DayOfWeek.MONDAY);
         Start.Reading reading = start.read(LocalDate.of(2026, 10, 7));
         assertThat(reading.said()).allMatch(Start.Said::ok);
         assertThat(reading.decisions().courses().get(0).code()).isEqualTo("HYD 210");
@@ -202,7 +204,8 @@ class OutlineReaderTest {
 
     @Test
     void whatIsMissingOrWrongIsSaidAndNothingIsMade() {
-        Start start = new Start("", "18 dec", "31 aug 2026", List.of(), "Nowhere/Land", "", "", "", "MWF", "x", "");
+        Start start = new Start(
+                "", "18 dec", "31 aug 2026", List.of(), "Nowhere/Land", "", "", "", "MWF", "x", "", DayOfWeek.MONDAY);
         Start.Reading reading = start.read(LocalDate.of(2026, 10, 7));
         assertThat(reading.decisions()).isNull();
         assertThat(reading.said())

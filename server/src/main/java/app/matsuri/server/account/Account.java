@@ -19,4 +19,6 @@ public class Account {
     public String displayName;
     public String passwordHash;
     public Instant createdAt;
+    public boolean twelveHours;
+    public String weekStart = "MO";
 }

@@ -19,6 +19,7 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -46,7 +47,7 @@ class AccountController {
     record Welcome(boolean firstVisit, boolean demo, LocalDate today, List<DemoSignIn> demoSignIns) {}
 
     /** Who is signed in. */
-    record Me(String signIn, String displayName) {}
+    record Me(String signIn, String displayName, Preferences preferences) {}
 
     /** A new account. */
     record NewAccount(
@@ -68,7 +69,14 @@ class AccountController {
 
     @GetMapping("/me")
     Me me(@AuthenticationPrincipal SignedIn by) {
-        return new Me(by.signIn(), by.displayName());
+        return new Me(by.signIn(), by.displayName(), accounts.preferences(by));
+    }
+
+    /** Keeps how who is signed in reads times and weeks. */
+    @PutMapping("/me/preferences")
+    Me prefer(@AuthenticationPrincipal SignedIn by, @Valid @RequestBody Preferences preferences) {
+        accounts.prefer(by, preferences);
+        return me(by);
     }
 
     /** Makes the first account and signs it in; refused when there is one. */
@@ -89,6 +97,6 @@ class AccountController {
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(by, null, by.getAuthorities()));
         SecurityContextHolder.setContext(context);
         new HttpSessionSecurityContextRepository().saveContext(context, request, response);
-        return new Me(by.signIn(), by.displayName());
+        return me(by);
     }
 }

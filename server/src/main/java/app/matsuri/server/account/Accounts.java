@@ -79,6 +79,21 @@ public class Accounts implements UserDetailsService {
                 .map(Accounts::signedIn);
     }
 
+    /** How the person reads times and weeks. */
+    @Transactional(readOnly = true)
+    public Preferences preferences(SignedIn by) {
+        Account account = entities.find(Account.class, by.accountId());
+        return new Preferences(account.twelveHours, account.weekStart);
+    }
+
+    /** Keeps how the person reads times and weeks. */
+    @Transactional
+    public void prefer(SignedIn by, Preferences preferences) {
+        Account account = entities.find(Account.class, by.accountId());
+        account.twelveHours = preferences.twelveHours();
+        account.weekStart = preferences.weekStart();
+    }
+
     private static SignedIn signedIn(Account account) {
         return new SignedIn(account.id, account.workspaceId, account.signIn, account.displayName, account.passwordHash);
     }

@@ -202,7 +202,7 @@ final class LanesBuilder {
             return "without meetings";
         }
         return section.meets().stream()
-                .map(p -> MeetsWords.days(p) + " " + p.start() + ", " + p.minutes() + " min")
+                .map(p -> MeetsWords.days(p) + " " + Say.time(p.start()) + ", " + p.minutes() + " min")
                 .collect(Collectors.joining("; "));
     }
 

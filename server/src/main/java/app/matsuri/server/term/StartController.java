@@ -14,7 +14,9 @@ import app.matsuri.server.wall.Walls;
 import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.time.DayOfWeek;
 import java.time.ZoneOffset;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -59,10 +61,25 @@ class StartController {
             @NotNull @Size(max = 10) String credits,
 
             @NotNull @Size(max = 2_000_000, message = "The outline is too long: at most 2,000,000 characters.")
-            String outline) {
+            String outline,
+
+            @Nullable @Pattern(regexp = "MO|SU", message = "A week begins on MO or SU.")
+            String weekStart) {
 
         Start start() {
-            return new Start(name, first, last, weekdays, zone, daysOff, course, section, meets, credits, outline);
+            return new Start(
+                    name,
+                    first,
+                    last,
+                    weekdays,
+                    zone,
+                    daysOff,
+                    course,
+                    section,
+                    meets,
+                    credits,
+                    outline,
+                    "SU".equals(weekStart) ? DayOfWeek.SUNDAY : DayOfWeek.MONDAY);
         }
     }
 

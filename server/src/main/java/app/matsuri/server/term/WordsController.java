@@ -113,7 +113,7 @@ class WordsController {
         access.look(by, termId);
         LocalTime time = TimeWords.field(text)
                 .orElseThrow(() -> notUnderstood("Not a time of day yet. Write 17:00, 5 pm or noon."));
-        return new TimeRead(time, time.toString());
+        return new TimeRead(time, Say.time(time));
     }
 
     private static Edge edge(String time) {

@@ -1,6 +1,7 @@
 package app.matsuri.server.wall;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Anchor;
@@ -327,12 +328,12 @@ final class DayBuilder {
             if (here && closure.wholeDay()) {
                 off = off == null || closure.noClass() && !off.noClass() ? closure : off;
             } else if (here) {
-                notes.add(closure.reason() + " from " + closure.from() + " to " + Closure.said(closure.to()));
+                notes.add(closure.reason() + " from " + Say.time(closure.from()) + " to " + Closure.said(closure.to()));
             }
         }
         follows.sessions().lost().stream()
                 .filter(l -> l.name().toLocalDate().equals(date))
-                .forEach(l -> notes.add("no class at " + l.name().toLocalTime() + ": " + l.reason()));
+                .forEach(l -> notes.add("no class at " + Say.time(l.name().toLocalTime()) + ": " + l.reason()));
         return new Day(
                 date,
                 term.contains(date),
