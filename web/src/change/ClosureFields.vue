@@ -76,8 +76,8 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value;
         ><input type="checkbox" :checked="draft.noClass" @change="set({ noClass: checked($event) })" /> no class</label
       >
       <label
-        ><input type="checkbox" :checked="draft.planPauses" @change="set({ planPauses: checked($event) })" /> plan
-        pauses</label
+        ><input type="checkbox" :checked="draft.planPauses" @change="set({ planPauses: checked($event) })" /> lessons
+        wait: the class is held without one</label
       >
       <label
         ><input type="checkbox" :checked="draft.nothingDue" @change="set({ nothingDue: checked($event) })" /> nothing
@@ -85,8 +85,8 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value;
       >
       <label><input type="checkbox" :checked="part" @change="partly(checked($event))" /> only part of the day</label>
       <label
-        ><input type="checkbox" :checked="draft.justInCase" @change="set({ justInCase: checked($event) })" /> just in
-        case</label
+        ><input type="checkbox" :checked="draft.justInCase" @change="set({ justInCase: checked($event) })" /> not
+        certain: set aside for snow or the like</label
       >
     </div>
     <div v-if="part" class="ticks">

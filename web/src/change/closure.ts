@@ -73,6 +73,6 @@ export function written(draft: ClosureDraft, first: string, last: string): Recor
 
 /** What follows from it, in words. */
 export function effects(draft: Pick<ClosureDraft, "noClass" | "planPauses" | "nothingDue">): string {
-  const said = [draft.noClass && "no class", draft.planPauses && "the plan pauses", draft.nothingDue && "nothing due"];
+  const said = [draft.noClass && "no class", draft.planPauses && "lessons wait", draft.nothingDue && "nothing due"];
   return said.filter(Boolean).join(", ") || "nothing follows from it";
 }

@@ -56,7 +56,7 @@ const STATE: Record<string, string> = {
 <template>
   <Dialog :visible="true" modal header="Dates as a file" :style="{ width: '760px' }" @update:visible="emit('done')">
     <p>
-      Take away: <a :href="`/api/terms/${state.termId}/dates.xlsx`" download autofocus>.xlsx</a>,
+      Download: <a :href="`/api/terms/${state.termId}/dates.xlsx`" download autofocus>.xlsx</a>,
       <a :href="`/api/terms/${state.termId}/dates.csv`" download>.csv</a>,
       <a :href="`/api/terms/${state.termId}/dates-template.xlsx`" download>an empty template</a>. Edit it in a
       spreadsheet, and read it again here: only what differs is proposed.

@@ -228,7 +228,7 @@ function column(key: string, on: boolean) {
     <div v-if="shown?.rows.length" class="legend">
       <span><kbd>Enter</kbd> or type to edit</span><span><kbd>Tab</kbd> goes on</span
       ><span><kbd>Shift</kbd> with arrows: a range</span
-      ><span><kbd>Space</kbd> chooses the row, <kbd>Ctrl A</kbd> all</span><span><kbd>Del</kbd> takes dates away</span
+      ><span><kbd>Space</kbd> chooses the row, <kbd>Ctrl A</kbd> all</span><span><kbd>Del</kbd> clears dates</span
       ><span><kbd>Ctrl C</kbd> <kbd>Ctrl V</kbd> from and to a spreadsheet</span
       ><span>the plan’s date holds for all sections</span>
     </div>

@@ -13,7 +13,7 @@ export const HOWS: readonly { how: How; name: string }[] = [
   { how: "class", name: "to a class" },
   { how: "fix", name: "make fixed" },
   { how: "follow", name: "let a lesson carry" },
-  { how: "clear", name: "take away" },
+  { how: "clear", name: "clear" },
 ];
 
 export const UNITS = [

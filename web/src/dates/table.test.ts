@@ -84,7 +84,7 @@ describe("the table of dates", () => {
     expect(ruleText(r.due, 0, column("due"))).toBe("start of L1");
     expect(ruleText(r.due, 1, column("due:B"))).toBe("own: fixed");
     expect(ruleText(r.due, 0, column("due:A"))).toBe("");
-    expect(dateText(NONE, 0, "opens")).toBe("when told");
+    expect(dateText(NONE, 0, "opens")).toBe("always open");
     expect(dateText(NONE, 0, "closes")).toBe("never");
     expect(plainText(r, column("due:B"))).toBe("2026-10-07 23:59");
     const onlyB = row("b", cell(null, "2026-10-07T23:59:00", { state: ["not-for", "ok"] }));

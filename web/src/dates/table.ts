@@ -67,7 +67,7 @@ export function dateText(cell: DatesCell, place: number, which: Which, notice = 
   if (state === "unresolved") return "no date found";
   if (state === "not-for") return "not for it";
   if (notice) return "";
-  return which === "opens" ? "when told" : which === "due" ? "no date" : "never";
+  return which === "opens" ? "always open" : which === "due" ? "no date" : "never";
 }
 
 /** What stands behind a date: how it comes about, or that it is as in the plan. */

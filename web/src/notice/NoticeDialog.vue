@@ -284,7 +284,7 @@ function remove() {
       <div class="wide actions">
         <button v-if="how === 'all' && !more" type="button" class="btn" @click="more = true">More…</button>
         <button v-if="notice" type="button" class="btn" @click="remove">
-          {{ how === "one" ? "Leave it out" : how === "onward" ? "End it before that" : "Take out" }}
+          {{ how === "one" ? "Leave it out" : how === "onward" ? "End it before that" : "Delete" }}
         </button>
         <button type="button" class="btn quiet" @click="emit('done')">Cancel</button>
         <button type="submit" class="btn go" :disabled="busy">{{ notice ? "Save" : "Add" }}</button>

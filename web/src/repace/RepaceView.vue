@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import type { Change } from "../api/client";
+import { coursePlan } from "../thing/plan";
 import DateField from "../ui/DateField.vue";
 import { count, weekdayDay } from "../ui/say";
 import { injectWall } from "../wall/useWall";
@@ -25,6 +26,24 @@ const { found, wrong, by, everywhere, held, chosen, look, taken, toggle, propose
   state,
   props,
 );
+/** Nothing asks to begin with a week, so there is little to tidy. */
+const noWeekStarts = computed(
+  () =>
+    !props.change &&
+    !props.noClassOn &&
+    !!state.wall.value &&
+    state.wall.value.outline.units.every((u) => !u.startsWeek),
+);
+async function beginWeeks() {
+  const plan = await coursePlan<{ units: Record<string, unknown>[] }>(state.termId, props.course);
+  const changes = (plan?.units ?? []).map((unit) => ({
+    kind: "put-unit",
+    course: props.course,
+    unit: { ...unit, startsWeek: true, lessons: [], items: [] },
+  }));
+  if (await state.propose({ kind: "together", does: "Let every unit begin with a week", changes }, "always"))
+    emit("done");
+}
 const why = ref(false);
 const weighing = ref(false);
 /** Problems that are said in full. */
@@ -79,7 +98,13 @@ watch(
       <span class="grow"></span>
       <template v-if="change || noClassOn">
         <label for="ways-by">Catch up by</label>
-        <DateField id="ways-by" v-model="by" :term-id="state.termId" :section="`${course}/${section}`" />
+        <DateField
+          id="ways-by"
+          v-model="by"
+          :term-id="state.termId"
+          :section="`${course}/${section}`"
+          empty="no date"
+        />
       </template>
       <label v-if="(found?.sections ?? 0) > 1" class="all"
         ><input v-model="everywhere" type="checkbox" />leave out, join, shorten in all sections</label
@@ -91,6 +116,10 @@ watch(
       <button v-if="found" type="button" class="btn" @click="weighing = true">What things cost…</button>
       <button type="button" class="btn" @click="emit('done')">Back to the wall</button>
     </div>
+    <p v-if="noWeekStarts" class="offer">
+      No unit asks to begin with a week, so there is little to tidy.
+      <button type="button" class="btn" @click="beginWeeks">Let every unit begin with a week</button>
+    </p>
     <p v-if="wrong || state.problem.value" class="problem" role="alert">{{ wrong || state.problem.value }}</p>
     <p v-if="best" class="best">Nothing would cost less: the weeks are as tidy as this plan lets them be.</p>
     <div

@@ -39,10 +39,12 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
   /** Steps that are not taken, by way and number. */
   const left = ref<ReadonlySet<string>>(new Set());
 
+  let turn = 0;
   async function look() {
+    const mine = ++turn;
     wrong.value = "";
     try {
-      found.value = await ask(
+      const answer = await ask(
         api.POST("/api/terms/{termId}/ways", {
           params: { path: { termId: state.termId } },
           body: {
@@ -57,6 +59,8 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
           },
         }),
       );
+      if (mine !== turn) return;
+      found.value = answer;
       left.value = new Set();
       const ways = found.value.ways.filter(takes);
       if (ways[0] && !ways.some((w) => w.name === chosen.value)) {

@@ -4,7 +4,7 @@ import { onMounted, ref } from "vue";
 import { useFirstField } from "../ui/useFirstField";
 import type { WallView } from "../api/client";
 import { WEEKDAYS } from "../notice/when";
-import { DATES } from "../thing/dates";
+import { DATES, KINDS } from "../thing/dates";
 import { coursePlan } from "../thing/plan";
 import { injectWall } from "../wall/useWall";
 import PartDates from "./PartDates.vue";
@@ -36,18 +36,6 @@ interface Rhythm {
   yielded?: Record<string, number>;
   parts: Part[];
 }
-const KINDS = [
-  "reading",
-  "practice",
-  "homework",
-  "discussion",
-  "lab",
-  "project",
-  "presentation",
-  "quiz",
-  "test",
-  "other",
-];
 const EVERY = [
   "each class",
   ...["second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"].map((n) => `every ${n} class`),
@@ -210,7 +198,7 @@ useFirstField(() => form.value, "rhythm-title");
             class="do"
             @click="form.parts = form.parts.filter((p) => p !== part)"
           >
-            take away
+            remove
           </button>
         </div>
         <PartDates
@@ -244,7 +232,7 @@ useFirstField(() => form.value, "rhythm-title");
       </p>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">
-        <button v-if="known" type="button" class="btn" @click="remove">Take out</button>
+        <button v-if="known" type="button" class="btn" @click="remove">Delete</button>
         <button type="button" class="btn quiet" @click="emit('done')">Cancel</button>
         <button type="submit" class="btn go" :disabled="busy">{{ known ? "Save" : "Add" }}</button>
       </div>

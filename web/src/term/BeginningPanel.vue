@@ -169,7 +169,7 @@ function dropRestart(day: string) {
       <ul v-if="Object.keys(restarts).length" class="wide">
         <li v-for="(l, d) in restarts" :key="d">
           {{ weekdayDay(String(d)) }}: {{ l }}
-          <button type="button" class="do" @click="dropRestart(String(d))">take out</button>
+          <button type="button" class="do" @click="dropRestart(String(d))">remove</button>
         </li>
       </ul>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>

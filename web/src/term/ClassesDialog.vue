@@ -151,7 +151,7 @@ function save(line: Line | null) {
                 class="do more"
                 @click="propose({ kind: 'restore-session', ...query, session: l.name })"
               >
-                {{ l.state === "added" ? "take out" : "as usual again" }}
+                {{ l.state === "added" ? "delete" : "as usual again" }}
               </button>
             </td>
           </tr>

@@ -120,7 +120,7 @@ useFirstField(() => loaded.value, "course-code");
       </span>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">
-        <button v-if="course" type="button" class="btn" :disabled="busy" @click="remove">Take out this course</button>
+        <button v-if="course" type="button" class="btn" :disabled="busy" @click="remove">Delete this course</button>
         <button type="button" class="btn quiet" @click="emit('done')">Close</button>
         <button type="submit" class="btn go" :disabled="busy || wrong">
           {{ course ? "See what it does" : "Add it" }}

@@ -32,9 +32,9 @@ const emit = defineEmits<{ open: [number]; paste: [] }>();
           <td>
             {{ c.days }}<template v-if="c.from && c.to">, {{ clock(c.from) }}–{{ clock(c.to) }}</template>
           </td>
-          <td>{{ c.reason }}<span v-if="c.justInCase" class="soft"> just in case</span></td>
+          <td>{{ c.reason }}<span v-if="c.justInCase" class="soft"> not certain</span></td>
           <td>{{ c.only?.join(", ") ?? "everyone" }}</td>
-          <td>{{ c.noClass ? "yes" : c.planPauses ? "plan pauses" : "no" }}</td>
+          <td>{{ c.noClass ? "yes" : c.planPauses ? "lessons wait" : "no" }}</td>
           <td>{{ c.nothingDue ? "yes" : "no" }}</td>
           <td>
             <button v-if="!c.proposed" type="button" class="do" @click="emit('open', n)">
@@ -45,7 +45,7 @@ const emit = defineEmits<{ open: [number]; paste: [] }>();
       </tbody>
     </table>
     <p class="soft">
-      Take away:
+      Download:
       <a :href="`/api/terms/${term.termId}/days-off.ics`">days off .ics</a>,
       <a :href="`/api/terms/${term.termId}/days-off.csv`">.csv</a>,
       <a :href="`/api/terms/${term.termId}/classes.ics`">classes .ics</a>,

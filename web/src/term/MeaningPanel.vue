@@ -87,7 +87,7 @@ const takes = computed(() => {
         ]
       : [];
   });
-  return parts.join(", ") || "takes no class";
+  return parts.join(", ") || "no class is lost";
 });
 
 let timer = 0;
@@ -189,7 +189,7 @@ function setLast(last: string) {
       <p v-if="preview && !refused" class="wide soft">{{ preview.sentence }}</p>
       <p v-if="problem || refused" class="problem wide" role="alert">{{ problem || refused }}</p>
       <div class="wide actions">
-        <button v-if="stands" type="button" class="btn" :disabled="busy" @click="reopen">Reopen</button>
+        <button v-if="stands" type="button" class="btn" :disabled="busy" @click="reopen">No longer off</button>
         <button v-else-if="marked" type="button" class="btn" :disabled="busy" @click="reopen">As usual again</button>
         <button type="button" class="btn quiet" @click="leave">Leave as it is</button>
         <button type="submit" class="btn go" :disabled="busy">

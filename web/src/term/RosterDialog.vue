@@ -173,7 +173,7 @@ Tove Lindqvist <tove@quillmarsh.example>"
               <option v-for="h in halves" :key="h.course + h.section" :value="h.section">{{ h.section }}</option>
             </select>
             <button v-else type="button" class="do" :disabled="busy" @click="without(s.id)">
-              take out<span class="vh">{{ ` ${s.name}` }}</span>
+              remove<span class="vh">{{ ` ${s.name}` }}</span>
             </button>
           </li>
         </ul>

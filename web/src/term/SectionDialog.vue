@@ -100,8 +100,8 @@ useFirstField(() => loaded.value, "section-code");
       <span>Meets</span>
       <span class="ticks" role="radiogroup" aria-label="Meets">
         <label><input v-model="kind" type="radio" value="meets" /> at set times</label>
-        <label><input v-model="kind" type="radio" value="weekly" /> no meetings, a beat a week</label>
-        <label><input v-model="kind" type="radio" value="daily" /> no meetings, a beat a day</label>
+        <label><input v-model="kind" type="radio" value="weekly" /> no meetings: a lesson a week</label>
+        <label><input v-model="kind" type="radio" value="daily" /> no meetings: a lesson a day</label>
       </span>
       <template v-if="kind === 'meets'">
         <label for="section-meets">{{ section ? "Meets instead" : "When and where" }}</label>
@@ -148,7 +148,7 @@ useFirstField(() => loaded.value, "section-code");
       </select>
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">
-        <button v-if="section" type="button" class="btn" :disabled="busy" @click="remove">Take out this section</button>
+        <button v-if="section" type="button" class="btn" :disabled="busy" @click="remove">Delete this section</button>
         <button type="button" class="btn quiet" @click="emit('done')">Close</button>
         <button type="submit" class="btn go" :disabled="busy || wrong">
           {{ section ? "See what it does" : "Add it" }}

@@ -13,7 +13,7 @@ const emit = defineEmits<{
   timetable: [];
 }>();
 const at = (beat?: string | null) =>
-  beat === "daily" ? "a beat each teaching day" : beat ? "a beat a week" : "no meetings yet";
+  beat === "daily" ? "a lesson each teaching day" : beat ? "a lesson a week" : "no meetings yet";
 </script>
 
 <template>

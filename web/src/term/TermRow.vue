@@ -44,7 +44,7 @@ function marks(day: CalendarDay): string[] {
     const c = props.closures[n];
     if (!c) continue;
     const hours = c.from && c.to ? `${clock(c.from)}–${clock(c.to)} ` : "";
-    const what = c.noClass ? "" : c.planPauses ? "plan pauses: " : "nothing due: ";
+    const what = c.noClass ? "" : c.planPauses ? "lessons wait: " : "nothing due: ";
     said.push(`${what}${hours}${c.reason}${c.only ? ` (${c.only.join(", ")})` : ""}`);
   }
   return said;
@@ -84,12 +84,12 @@ function label(s: Shown): string {
   if (s.day.today) words.push("today");
   if (!s.day.inTerm) words.push("outside the term");
   else if (!s.day.teaches && !s.off) words.push("does not teach");
-  if (s.off) words.push(`${s.off.reason || "day off"}, ${s.off.days}${s.off.justInCase ? ", just in case" : ""}`);
+  if (s.off) words.push(`${s.off.reason || "day off"}, ${s.off.days}${s.off.justInCase ? ", not certain" : ""}`);
   if (s.day.letter) words.push(`day ${s.day.letter}`);
   if (s.words) words.push(s.words);
   for (const c of classes(s.day)) {
     const section = props.sections[c.section];
-    words.push(`${section?.course} ${section?.section} class ${c.number}${c.paused ? ", plan pauses" : ""}`);
+    words.push(`${section?.course} ${section?.section} class ${c.number}${c.paused ? ", lessons wait" : ""}`);
   }
   return words.join(". ");
 }

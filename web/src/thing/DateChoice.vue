@@ -42,7 +42,7 @@ watch(rule, (now) => {
 });
 const first = computed(() => props.lesson || props.lessons[0]?.id || "");
 const at = computed(() => String(rule.value?.at ?? ""));
-const noneName = computed(() => ({ opens: "when told", due: "no date", closes: "never" })[props.which]);
+const noneName = computed(() => ({ opens: "always open", due: "no date", closes: "never" })[props.which]);
 
 function choose(next: Way) {
   way.value = next;

@@ -86,10 +86,10 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       <button
         type="button"
         class="do"
-        :aria-label="`Take away ${f.name}`"
+        :aria-label="`Remove ${f.name}`"
         @click="files = files.filter((_, at) => at !== n)"
       >
-        take away
+        remove
       </button>
     </div>
     <div v-for="(l, n) in links" :key="n" class="line">
@@ -113,10 +113,10 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       <button
         type="button"
         class="do"
-        :aria-label="`Take away link ${n + 1}`"
+        :aria-label="`Remove link ${n + 1}`"
         @click="links = links.filter((_, at) => at !== n)"
       >
-        take away
+        remove
       </button>
     </div>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>

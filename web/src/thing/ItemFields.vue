@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { type Schemas, type WallView, api, ask } from "../api/client";
 import MarkdownField from "../ui/MarkdownField.vue";
 import DateChoice from "./DateChoice.vue";
-import { DATES } from "./dates";
+import { DATES, KINDS } from "./dates";
 import FilesAndLinks from "./FilesAndLinks.vue";
 
 /** Everything of an item: its dates by three ways, what is to be done, files, and whom it is for. */
@@ -12,18 +12,6 @@ import FilesAndLinks from "./FilesAndLinks.vue";
 const form = defineModel<Record<string, any>>({ required: true });
 const props = defineProps<{ wall: WallView; termId: number; unit: string; day: string }>();
 
-const KINDS = [
-  "reading",
-  "practice",
-  "homework",
-  "discussion",
-  "lab",
-  "project",
-  "presentation",
-  "quiz",
-  "test",
-  "other",
-];
 const lessons = computed(() => props.wall.outline.units.flatMap((u) => u.lessons));
 const sections = computed(() =>
   props.wall.sections.filter((s) => s.course === props.wall.section.course).map((s) => s.section),

@@ -70,7 +70,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       <button
         type="button"
         class="plain"
-        :aria-label="`Take away step ${n + 1}`"
+        :aria-label="`Remove step ${n + 1}`"
         @click="steps = steps.filter((_, at) => at !== n)"
       >
         ×

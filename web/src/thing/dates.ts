@@ -4,3 +4,17 @@ export const DATES = [
   ["due", "Due"],
   ["closes", "Closes"],
 ] as const;
+
+/** The kinds of work, as the plan file has them. */
+export const KINDS = [
+  "reading",
+  "practice",
+  "homework",
+  "discussion",
+  "lab",
+  "project",
+  "presentation",
+  "quiz",
+  "test",
+  "other",
+] as const;

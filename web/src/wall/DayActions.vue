@@ -16,7 +16,7 @@ const props = defineProps<{
   order: readonly string[];
 }>();
 const emit = defineEmits<{
-  open: [dialog: "off" | "shift" | "move" | "words", keys?: readonly string[]];
+  open: [dialog: "off" | "shift" | "move" | "words" | "facts", keys?: readonly string[]];
   edit: [key: string];
   place: [id: string, to: "up" | "down"];
   /** Begins a lesson in the class. */
@@ -131,10 +131,10 @@ const heldSays = computed(() =>
       <button
         v-if="session && (session.state === 'held' || session.state === 'open')"
         type="button"
-        title="a class that is held empty has no lesson; those behind it move on"
+        title="a class that is kept free has no lesson: those behind it move on"
         @click="send({ kind: 'hold-empty', ...here, session: session.name, hold: session.state === 'open' })"
       >
-        {{ session.state === "held" ? "Use again" : "Hold empty" }}
+        {{ session.state === "held" ? "Use again" : "Keep free" }}
       </button>
       <button type="button" @click="emit('open', 'words')">Words…</button>
       <button type="button" title="chosen things, or all from this day on" @click="emit('open', 'shift')">
@@ -143,7 +143,10 @@ const heldSays = computed(() =>
     </div>
     <template v-if="several">
       <h3>{{ chosen.length }} chosen things</h3>
-      <div class="cells"><button type="button" @click="emit('open', 'move', chosen)">Move…</button></div>
+      <div class="cells">
+        <button type="button" @click="emit('open', 'move', chosen)">Move…</button
+        ><button type="button" @click="emit('open', 'facts')">Facts…</button>
+      </div>
     </template>
     <template v-else-if="lesson">
       <h3>

@@ -23,7 +23,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   pick: [key: string, more: boolean];
   edit: [key: string];
-  open: [dialog: "off" | "shift" | "move" | "words", keys?: readonly string[]];
+  open: [dialog: "off" | "shift" | "move" | "words" | "facts", keys?: readonly string[]];
   close: [];
   go: [date: string];
 }>();
@@ -45,7 +45,7 @@ const beside = computed(() => {
   else parts.push(!props.day.inTerm ? "outside the term" : props.day.off?.noClass ? "day off" : "no class");
   return parts.filter(Boolean).join(", ");
 });
-const STATES: Record<string, string> = { held: "left free", paused: "plan rests", early: "before the plan begins" };
+const STATES: Record<string, string> = { held: "kept free", paused: "lessons wait", early: "before the plan begins" };
 const offSays = computed(() => {
   const off = props.day.off;
   if (!off) return "";

@@ -9,7 +9,7 @@ import ItemFields from "../thing/ItemFields.vue";
 import LessonFields from "../thing/LessonFields.vue";
 import { coursePlan } from "../thing/plan";
 import OtherDates from "../thing/OtherDates.vue";
-import { COLOURS } from "./units";
+import { COLOURS, PAPERS, paperOf } from "./units";
 import { injectWall } from "./useWall";
 
 /** Edits a lesson, an item or a unit; adds a lesson or work to a unit. */
@@ -115,11 +115,19 @@ useFirstField(() => unit.value, "edit-title");
             ><input v-model="form.startsWeek" type="checkbox" /> asks to start on the first class of a week</span
           ></label
         >
-        <label for="edit-colour">Thread</label>
-        <select id="edit-colour" v-model="form.colour" class="field">
-          <option :value="undefined">colour by its place</option>
-          <option v-for="c in COLOURS" :key="c">{{ c }}</option>
-        </select>
+        <label for="edit-colour">Colour</label>
+        <span class="ticks">
+          <select id="edit-colour" v-model="form.colour" class="field">
+            <option :value="undefined">by its place</option>
+            <optgroup label="of its thread">
+              <option v-for="c in COLOURS" :key="c">{{ c }}</option>
+            </optgroup>
+            <optgroup label="of the paper it is handed out on">
+              <option v-for="c in PAPERS" :key="c">{{ c }}</option>
+            </optgroup>
+          </select>
+          <i v-if="paperOf(form.colour ?? '')" :class="paperOf(form.colour)" aria-hidden="true"></i>
+        </span>
         <template v-if="!adding">
           <p class="wide soft">Dates for everything in it that has none of its own:</p>
           <template v-for="[which, name] in DATES" :key="which">
@@ -179,7 +187,7 @@ useFirstField(() => unit.value, "edit-title");
           >
             {{ outlineLesson?.pin ? "Let it move" : "Fix its date" }}
           </button>
-          <button type="button" class="btn" @click="remove">Take out</button>
+          <button type="button" class="btn" @click="remove">Delete</button>
         </template>
         <button type="button" class="btn quiet" @click="emit('done')">Cancel</button>
         <button type="submit" class="btn go" :disabled="busy">{{ adding ? "Add" : "Save" }}</button>

@@ -5,6 +5,7 @@ import { count, span, weekdayDay, weekdayNumber } from "../ui/say";
 import { NO_OUTLINE_FILTER, type OutlineRow, chosenWords, filters, itemsOf, noticesOf, outlineParts } from "./outline";
 import HeardLine from "./HeardLine.vue";
 import { useOutline } from "./useOutline";
+import { paperOf } from "./units";
 import { injectWall } from "./useWall";
 
 /** The outline at the wall's left: what has no date first, then units, lessons and their work, to walk, choose and type in. */
@@ -18,6 +19,8 @@ const emit = defineEmits<{
   read: [];
   notice: [];
   rhythm: [];
+  /** Sets plain facts of what is chosen. */
+  facts: [];
   /** There was no class on the day. */
   noClass: [day: string];
   /** Looks at ways to tidy the plan as it stands. */
@@ -178,6 +181,9 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
     <span v-else class="soft">{{ wall.outline.units.length ? count(wall.outline.units.length, "unit") : "" }}</span>
     <span class="grow"></span>
     <button v-if="filtering" type="button" class="do" @click="hand.pickAll()">choose these</button>
+    <template v-if="picked.size > 1 || [...picked].some((k) => k.startsWith('unit:'))">
+      <button type="button" class="do" @click="emit('facts')">facts…</button>
+    </template>
     <button v-if="picked.size > 1" type="button" class="do" @click="emit('pick', new Set())">choose none</button>
   </div>
   <div class="ol" role="tree" aria-label="Outline" aria-multiselectable="true" @keydown="hand.key">
@@ -210,6 +216,7 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
         >
           <template v-if="row.what === 'unit'">
             <span class="tri" aria-hidden="true">{{ row.open ? "▾" : "▸" }}</span><span class="thread"></span>
+            <i v-if="paperOf(row.kind)" :class="paperOf(row.kind)" :title="`${row.kind} paper`"></i>
           </template>
           <template v-else-if="row.what === 'lesson' && !part.heading">
             <span class="k" :class="{ taught: row.state === 'taught', none: !row.date }"></span>

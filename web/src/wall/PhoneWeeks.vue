@@ -147,7 +147,7 @@ function reopen(day: Day) {
               <s class="was">{{ g.title }}</s>
             </div>
             <div v-if="day.date === opened && !proposal && day.inTerm" class="act">
-              <button v-if="day.off" type="button" class="btn" @click.stop="reopen(day)">Reopen</button>
+              <button v-if="day.off" type="button" class="btn" @click.stop="reopen(day)">No longer off</button>
               <button v-else type="button" class="btn" @click.stop="emit('off')">Day off</button>
               <button type="button" class="btn" @click.stop="emit('shift')">Later or earlier</button>
               <button type="button" class="btn" @click.stop="emit('move')">Move</button>

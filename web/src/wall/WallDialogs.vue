@@ -1,6 +1,6 @@
 <script lang="ts">
 /** The dialogs of the wall; empty for none. */
-export type WallDialog = "" | "off" | "shift" | "move" | "keys" | "read" | "notice" | "rhythm" | "words";
+export type WallDialog = "" | "off" | "shift" | "move" | "keys" | "read" | "notice" | "rhythm" | "words" | "facts";
 </script>
 
 <script setup lang="ts">
@@ -10,6 +10,7 @@ import WordsDialog from "../notice/WordsDialog.vue";
 import RhythmDialog from "../rhythm/RhythmDialog.vue";
 import DayOffDialog from "./DayOffDialog.vue";
 import EditDialog from "./EditDialog.vue";
+import FactsDialog from "./FactsDialog.vue";
 import KeysDialog from "./KeysDialog.vue";
 import MoveDialog from "./MoveDialog.vue";
 import ReadOutline from "./ReadOutline.vue";
@@ -58,6 +59,7 @@ const editing = defineModel<string>("editing", { required: true });
     @update:visible="dialog = ''"
     @go="emit('go', $event)"
   />
+  <FactsDialog v-if="dialog === 'facts'" :wall="wall" :picked="picked" @done="dialog = ''" />
   <RhythmDialog v-if="dialog === 'rhythm'" :wall="wall" @done="dialog = ''" />
   <WordsDialog v-if="dialog === 'words'" :wall="wall" :day="day" @done="dialog = ''" />
   <NoticeDialog

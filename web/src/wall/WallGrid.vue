@@ -88,7 +88,13 @@ defineExpose({ focusDay });
       :style="{ gridTemplateColumns: template, gridTemplateRows: `${close ? 20 : 24}px ${heights}` }"
     >
       <div role="row" class="row">
-        <div class="wh first" role="columnheader">Week</div>
+        <div
+          class="wh first"
+          role="columnheader"
+          title="the week of the term; in brackets the how-manieth week that teaches, where breaks make it differ"
+        >
+          Week
+        </div>
         <div
           v-for="column in wall.columns"
           :key="column.weekday"

@@ -291,6 +291,7 @@ async function closeSlip() {
             @read="dialog = 'read'"
             @notice="dialog = 'notice'"
             @rhythm="dialog = 'rhythm'"
+            @facts="dialog = 'facts'"
             @no-class="repace.open(null, $event)"
             @ways="repace.open(null)"
           />

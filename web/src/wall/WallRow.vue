@@ -52,7 +52,11 @@ const past = computed(() => props.week.days.every((d) => d.past));
         class="wk"
         role="rowheader"
         :class="{ past, o: close && open }"
-        :title="week.teachingWeek ? `Week ${week.number}, teaching week ${week.teachingWeek}` : `Week ${week.number}`"
+        :title="
+          week.teachingWeek
+            ? `Week ${week.number} of the term; week ${week.teachingWeek} of those that teach`
+            : `Week ${week.number}`
+        "
       >
         <button
           v-if="close"
@@ -67,7 +71,7 @@ const past = computed(() => props.week.days.every((d) => d.past));
         <b v-else>{{ week.number }}</b><small
           v-if="week.teachingWeek && week.teachingWeek !== week.number"
           aria-hidden="true"
-          >{{ week.teachingWeek }}</small
+          >({{ week.teachingWeek }})</small
         ><i v-if="week.headline || week.targets.length" :title="[week.headline, ...week.targets].join('; ')"
           ><span class="vh">{{ week.headline }}. {{ week.targets.join(". ") }}</span
           ><span aria-hidden="true">¶</span></i

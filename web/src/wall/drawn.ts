@@ -48,8 +48,8 @@ export interface Drawn {
 }
 
 const NO_LESSON: Record<string, string> = {
-  held: "held empty",
-  paused: "plan pauses",
+  held: "kept free",
+  paused: "lessons wait",
   early: "before the plan",
   taught: "nothing reached",
 };
@@ -156,7 +156,7 @@ function labelOf(d: Day, items: readonly ItemView[]): string {
   const words = [weekdayDay(d.date)];
   if (d.today) words.push("today");
   if (d.off)
-    words.push(`${d.off.noClass ? "day off" : d.off.planPauses ? "plan pauses" : "nothing due"}: ${d.off.reason}`);
+    words.push(`${d.off.noClass ? "day off" : d.off.planPauses ? "lessons wait" : "nothing due"}: ${d.off.reason}`);
   for (const s of d.sessions) words.push(s.beat ? `session ${s.number}` : `class ${s.number} at ${clock(s.start)}`);
   for (const l of d.lessons) words.push(lessonWords(l));
   for (const i of items)

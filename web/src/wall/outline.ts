@@ -20,6 +20,7 @@ export interface OutlineRow {
   date: string;
   last: string;
   state: string;
+  /** The kind of work; of a unit its colour. */
   kind: string;
   minutes: number;
   moved: boolean;
@@ -203,7 +204,7 @@ export function outlineParts(wall: WallView, f: OutlineFilter, isOpen: (unit: st
       date: unit.first ?? "",
       last: unit.last ?? "",
       state: "",
-      kind: "",
+      kind: unit.colour,
       minutes: 0,
       moved: false,
       locked: false,

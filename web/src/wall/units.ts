@@ -3,6 +3,24 @@ import type { OutlineUnit, WallView } from "../api/client";
 /** The names of the threads' colours, in the order of the tokens. */
 export const COLOURS = ["moss", "blue", "ochre", "plum", "teal", "olive"] as const;
 
+/** Colours of paper that a unit can be handed out on; its thread keeps the colour of its place. */
+export const PAPERS = [
+  "yellow",
+  "rose",
+  "purple",
+  "green",
+  "light blue",
+  "orange",
+  "grey",
+  "white",
+  "pink",
+  "cream",
+] as const;
+
+/** The class of a unit's swatch of paper; empty for none. */
+export const paperOf = (colour: string) =>
+  (PAPERS as readonly string[]).includes(colour) ? `paper paper-${colour.replace(" ", "-")}` : "";
+
 /**
  * How a unit's thread looks: colour and pattern by its number, so that 36 units differ; a colour that was chosen goes
  * before the number's.

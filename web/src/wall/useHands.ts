@@ -12,7 +12,7 @@ export interface HandsContext {
   opened: Ref<string>;
   run: ShallowRef<[string, string] | null>;
   picked: ShallowRef<ReadonlySet<string>>;
-  dialog: Ref<"" | "off" | "shift" | "move" | "keys" | "read" | "notice" | "rhythm" | "words">;
+  dialog: Ref<"" | "off" | "shift" | "move" | "keys" | "read" | "notice" | "rhythm" | "words" | "facts">;
   editing: Ref<string>;
   wide: Ref<boolean>;
   keptWeek: Ref<number>;

@@ -13,10 +13,10 @@ class LanesJourneysTest {
             page.choose("[aria-label='Course and section']", "HYD 210 B, Reading Rivers");
             page.seeText("[role=gridcell][data-date='2026-10-08']", "CH1");
             page.click("[role=gridcell][data-date='2026-10-08']");
-            page.press("Hold empty");
-            page.seeText(".strip", "Hold the class of Thu 8 Oct empty");
+            page.press("Keep free");
+            page.seeText(".strip", "Keep the class of Thu 8 Oct free");
             page.press("Apply");
-            page.seeText(".notice", "Hold the class");
+            page.seeText(".notice", "Keep the class");
             page.press("Lanes");
             page.seeText(".title", "HYD 210 B is 2 lessons behind A");
             page.press("Bring B into step…");

@@ -64,7 +64,7 @@ class LayingOutJourneysTest {
                     .endsWith("due +2 days");
             page.click("[aria-label='Undo']");
             page.seeText(".notice", "Undo: Change the dates");
-            assertThat(said(page, "Read 11: Meanders", 1)).isEqualTo("when told");
+            assertThat(said(page, "Read 11: Meanders", 1)).isEqualTo("always open");
         }
     }
 

@@ -168,10 +168,10 @@ class Screenshots {
         page.choose("[aria-label='Course and section']", "HYD 210 B, Reading Rivers");
         page.seeText(day("2026-10-08"), "CH1");
         page.click(day("2026-10-08"));
-        page.press("Hold empty");
+        page.press("Keep free");
         page.see(".strip");
         page.press("Apply");
-        page.seeText(".notice", "Hold the class");
+        page.seeText(".notice", "Keep the class");
         page.press("Lanes");
         page.press("Bring B into step…");
         page.press("Join");

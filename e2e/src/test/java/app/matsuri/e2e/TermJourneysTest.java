@@ -117,8 +117,8 @@ class TermJourneysTest {
             page.gone(".strip");
             page.click(cell("2026-11-18"));
             page.seeText(".sec.now", "Mon 16 Nov to Thu 19 Nov");
-            page.press("Reopen");
-            page.seeText(".strip", "Reopen");
+            page.press("No longer off");
+            page.seeText(".strip", "No longer off");
             page.press("Apply");
             page.seeText(cell("2026-11-18"), "A 33");
             page.hold("z", Keys.CONTROL);

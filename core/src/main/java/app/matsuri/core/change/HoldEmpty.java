@@ -19,7 +19,7 @@ public record HoldEmpty(String course, String section, LocalDateTime session, bo
     public Outcome apply(Decisions before) {
         Section in = Find.section(before, course, section);
         if (hold && in.taught().containsKey(session)) {
-            throw new Refused("The class of " + Say.moment(session) + " has a record: it cannot be held empty.");
+            throw new Refused("The class of " + Say.moment(session) + " has a record: it cannot be kept free.");
         }
         if (hold
                 && Find.follows(before, course, section)
@@ -39,9 +39,9 @@ public record HoldEmpty(String course, String section, LocalDateTime session, bo
 
     @Override
     public String sentence(Decisions before) {
-        return (hold ? "Hold the class of " : "Use the class of ")
+        return (hold ? "Keep the class of " : "Use the class of ")
                 + Say.day(session.toLocalDate())
-                + (hold ? " empty" : " again")
+                + (hold ? " free" : " again")
                 + Find.in(course, section);
     }
 }

@@ -54,6 +54,6 @@ public record RemoveClosure(LocalDate first, LocalDate last, String reason) impl
 
     @Override
     public String sentence(Decisions before) {
-        return "Reopen " + Say.days(first, last);
+        return "No longer off: " + Say.days(first, last);
     }
 }

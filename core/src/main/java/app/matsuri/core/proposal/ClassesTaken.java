@@ -53,10 +53,10 @@ public record ClassesTaken(String course, String section, List<Integer> numbers)
         return numbers;
     }
 
-    /** "takes class 30 from A", "takes classes 35, 36 from HYD 210 A"; "takes no class" for none. */
+    /** "takes class 30 from A", "takes classes 35, 36 from HYD 210 A"; "no class is lost" for none. */
     public static String say(List<ClassesTaken> taken, boolean oneCourse) {
         if (taken.isEmpty()) {
-            return "takes no class";
+            return "no class is lost";
         }
         List<String> parts = new ArrayList<>();
         for (ClassesTaken one : taken) {

@@ -136,8 +136,8 @@ public final class InStep {
                         code,
                         "Let " + code + " wait: "
                                 + (changes.size() == 1
-                                        ? "its next class is held empty"
-                                        : "its next " + changes.size() + " classes are held empty"),
+                                        ? "its next class is kept free"
+                                        : "its next " + changes.size() + " classes are kept free"),
                         changes));
     }
 

@@ -62,7 +62,7 @@ class InStepTest {
         assertThat(steps)
                 .extracting(InStep.Step::gives, InStep.Step::sentence, InStep.Step::week, InStep.Step::left)
                 .containsExactly(
-                        org.assertj.core.groups.Tuple.tuple("A", "Let A wait: its next 2 classes are held empty", 4, 0),
+                        org.assertj.core.groups.Tuple.tuple("A", "Let A wait: its next 2 classes are kept free", 4, 0),
                         org.assertj.core.groups.Tuple.tuple("B", "Leave out “L12”", 0, 1),
                         org.assertj.core.groups.Tuple.tuple("B", "Join “L14” to the lessons before", 0, 1));
         Decisions after = Change.make(steps.get(0).change(), plan).decisions();

@@ -32,7 +32,7 @@ import java.util.regex.Pattern;
 public final class CellWords {
 
     private static final LocalTime END_OF_DAY = LocalTime.of(23, 59);
-    private static final Pattern NONE = Pattern.compile("(?i)|[-–—]|never|none|no date|when told");
+    private static final Pattern NONE = Pattern.compile("(?i)|[-–—]|never|none|no date|when told|always open");
     private static final Pattern AS_PLANNED = Pattern.compile("(?i)same|as planned|same as plan|like the others");
     private static final Pattern NEXT_CLASS = Pattern.compile("(?i)(the )?(next|following) (class|session)");
     private static final Pattern FROM_THERE =
@@ -106,7 +106,7 @@ public final class CellWords {
                 .orElseThrow(() -> new NotUnderstood("“" + thing.title() + "” is not for that section."));
         String text = given.strip();
         if (NONE.matcher(text).matches()) {
-            return new Cell(Optional.empty(), which == Which.OPENS ? "when told" : "no date", null);
+            return new Cell(Optional.empty(), which == Which.OPENS ? "always open" : "no date", null);
         }
         if (AS_PLANNED.matcher(text).matches()) {
             Optional<DateRule> plan = Optional.ofNullable(thing.rule(which));

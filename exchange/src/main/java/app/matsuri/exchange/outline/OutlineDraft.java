@@ -36,6 +36,9 @@ final class OutlineDraft {
     private static final Pattern POINTS =
             Pattern.compile("\\b(\\d{1,4})\\s*(?:points?|pts?)\\b", Pattern.CASE_INSENSITIVE);
 
+    /** "Unit 3", "Chapter 12: Rivers": the code is U3, C12. */
+    private static final Pattern NUMBERED = Pattern.compile("^(\\p{L})\\p{L}*\\.?\\s+(\\d{1,2})\\b");
+
     private static final Pattern WORK_DUE = Pattern.compile("(?i)^(.*?)[,:;]?\\s*\\b(due\\b.*)$");
 
     private final DueWords due;
@@ -159,6 +162,12 @@ final class OutlineDraft {
     }
 
     String newUnit(String title) {
+        Matcher numbered = NUMBERED.matcher(title);
+        String byNumber = numbered.find() ? numbered.group(1).toUpperCase(Locale.ROOT) + numbered.group(2) : "";
+        if (!byNumber.isEmpty() && codes.add(byNumber)) {
+            units.add(new OneUnit(byNumber, title));
+            return byNumber + " " + title;
+        }
         String letters = title.replaceAll("[^\\p{L}]", "").toUpperCase(Locale.ROOT);
         String stem = letters.length() >= 2 ? letters.substring(0, 2) : (letters + "UN").substring(0, 2);
         String code = stem;

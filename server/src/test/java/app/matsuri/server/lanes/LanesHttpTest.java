@@ -73,7 +73,7 @@ class LanesHttpTest {
         JsonNode ways = inStep("B");
         assertThat(ways.size()).isEqualTo(3);
         assertThat(ways.get(0).path("sentence").stringValue())
-                .isEqualTo("Let A wait: its next 2 classes are held empty");
+                .isEqualTo("Let A wait: its next 2 classes are kept free");
         assertThat(ways.get(0).path("week").asInt()).isEqualTo(7);
 
         JsonNode proposal = browser.post(
