@@ -1067,6 +1067,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/repeats": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["repeats"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/rollover": {
         parameters: {
             query?: never;
@@ -2356,6 +2372,27 @@ export interface components {
             /** Format: int64 */
             version: number;
             wall?: components["schemas"]["WallView"];
+        };
+        RepeatDate: {
+            dates: {
+                [key: string]: string;
+            };
+            /** Format: date */
+            first?: string | null;
+            off?: string | null;
+            over: boolean;
+            title: string;
+        };
+        RepeatsAsked: {
+            /** @description See docs/plan-file.md */
+            change: string;
+            course: string;
+            section: string;
+        };
+        RepeatsRead: {
+            dates: components["schemas"]["RepeatDate"][];
+            /** Format: int32 */
+            over: number;
         };
         RollCourse: {
             code: string;
@@ -4770,6 +4807,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Made"];
+                };
+            };
+        };
+    };
+    repeats: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RepeatsAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RepeatsRead"];
                 };
             };
         };

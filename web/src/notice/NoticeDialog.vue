@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
-import type { Change, WallView } from "../api/client";
+import type { Change, Schemas, WallView } from "../api/client";
 import { coursePlan } from "../thing/plan";
 import FilesAndLinks from "../thing/FilesAndLinks.vue";
 import DateField from "../ui/DateField.vue";
@@ -12,6 +12,7 @@ import { useFirstField } from "../ui/useFirstField";
 import RuleField from "../ui/RuleField.vue";
 import { itemsOf } from "../wall/outline";
 import { injectWall } from "../wall/useWall";
+import RepeatDates from "../rhythm/RepeatDates.vue";
 import NoticeWhen from "./NoticeWhen.vue";
 import { type Repeat, type When, onDays } from "./when";
 
@@ -134,6 +135,12 @@ function newId() {
   for (let n = 2; taken.has(id); n++) id = `${stem}-${n}`;
   return id;
 }
+const found = shallowRef<Schemas["RepeatsRead"] | null>(null);
+/** Leaves out the entries that fall on days off. */
+function leaveOut() {
+  const off = (found.value?.dates ?? []).filter((d) => d.off && d.first).map((d) => [d.first!, null] as const);
+  form.value.instead = { ...form.value.instead, ...Object.fromEntries(off) };
+}
 async function send(change: Change) {
   if (await propose(change)) emit("done");
 }
@@ -191,6 +198,22 @@ function remove() {
         <input id="notice-title" v-model="form.title" class="field" required maxlength="300" autofocus />
         <span>When</span>
         <NoticeWhen id="notice" v-model="when" :term-id="termId" :course="course" :day="day" :work="work" />
+        <div v-if="series" class="wide">
+          <RepeatDates
+            :term-id="termId"
+            :course="course"
+            :section="section"
+            :change="
+              form.title || notice
+                ? { kind: 'put-notice', course, notice: clean({ ...form, id: form.id || newId() }) }
+                : null
+            "
+            @read="found = $event"
+          />
+          <button v-if="found?.dates.some((d) => d.off)" type="button" class="btn" @click="leaveOut">
+            Leave out those on days off
+          </button>
+        </div>
         <label for="notice-place">Where</label>
         <input id="notice-place" v-model="form.place" class="field" maxlength="300" />
         <span>Says</span>

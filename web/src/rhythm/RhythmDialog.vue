@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
-import { onMounted, ref } from "vue";
+import { computed, onMounted, ref, shallowRef, watch } from "vue";
 import { useFirstField } from "../ui/useFirstField";
-import type { WallView } from "../api/client";
+import type { Change, Schemas, WallView } from "../api/client";
 import { WEEKDAYS } from "../notice/when";
 import { DATES, KINDS } from "../thing/dates";
 import { coursePlan } from "../thing/plan";
 import { injectWall } from "../wall/useWall";
 import PartDates from "./PartDates.vue";
+import RepeatDates from "./RepeatDates.vue";
 import type { Rule } from "./part";
 
 /** Rhythms of a course: work that comes again with classes. One is made or edited at a time. */
@@ -19,6 +20,7 @@ interface Part {
   kind: string;
   title: string;
   minutes?: number;
+  audience?: string;
   opens?: Rule;
   due?: Rule;
   closes?: Rule;
@@ -81,9 +83,24 @@ function setRemind(part: Part, value: string) {
 }
 const filled = (value: object) =>
   Object.fromEntries(Object.entries(value).filter(([, v]) => v !== undefined && v !== "" && v !== null));
+/** How many of its classes are over and left out; it begins behind them. */
+const later = ref(0);
+const found = shallowRef<Schemas["RepeatsRead"] | null>(null);
+watch(found, (now) => {
+  // a new one begins with the first class that is not over, unless one asks for those too
+  if (now?.over && !known.value && !asksForPast) later.value += now.over;
+});
+let asksForPast = false;
+watch(later, (now) => (asksForPast = now === 0));
+const change = computed<Change | null>(() => {
+  const now = form.value;
+  if (!now?.unit || !now.parts.length) return null;
+  const parts = now.parts.map((p) => filled({ ...p, title: p.title || p.kind }));
+  const begin = (now.begin ?? 1) + later.value * (now.every ?? 1);
+  return { kind: "put-rhythm", course, rhythm: { ...filled(now), title: now.title || "Rhythm", begin, parts } };
+});
 async function save() {
-  const rhythm = { ...filled(form.value!), parts: form.value!.parts.map(filled) };
-  if (await propose({ kind: "put-rhythm", course, rhythm } as never)) emit("done");
+  if (change.value && (await propose(change.value))) emit("done");
 }
 async function remove() {
   if (await propose({ kind: "remove-rhythm", course, rhythm: form.value!.id })) emit("done");
@@ -184,6 +201,11 @@ useFirstField(() => form.value, "rhythm-title");
             placeholder="Quiz {n}"
             :aria-label="`Part ${n + 1}: title; {n} is its number`"
           />
+          <select v-model="part.audience" class="field" :aria-label="`Part ${n + 1}: for whom`">
+            <option :value="undefined">for all</option>
+            <option value="attendees">only who attended</option>
+            <option value="extra-credit">extra credit</option>
+          </select>
           <input
             v-model.number="part.minutes"
             class="field few"
@@ -227,6 +249,23 @@ useFirstField(() => form.value, "rhythm-title");
         >
       </fieldset>
       <div class="wide"><button type="button" class="do" @click="addPart">+ something more each time</button></div>
+      <div class="wide">
+        <RepeatDates
+          :term-id="termId"
+          :course="course"
+          :section="wall.section.section"
+          :change="change"
+          @read="found = $event"
+        />
+        <label v-if="!known && (found?.over || later > 0)" class="tick"
+          ><input
+            type="checkbox"
+            :checked="later === 0"
+            @change="later = ($event.target as HTMLInputElement).checked ? 0 : (found?.over ?? 0)"
+          />
+          also for classes that are over</label
+        >
+      </div>
       <p class="wide soft">
         Makes numbered work. Edited later, what it made follows, except what was changed by hand since.
       </p>

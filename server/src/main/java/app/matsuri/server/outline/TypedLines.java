@@ -26,6 +26,7 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.outline.DayWords;
+import app.matsuri.exchange.outline.DueWords;
 import app.matsuri.exchange.outline.NoticeLine;
 import app.matsuri.exchange.outline.OutlineReader;
 import app.matsuri.exchange.outline.PlanNames;
@@ -33,6 +34,7 @@ import app.matsuri.exchange.outline.TypedLine;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Makes changes of lines that were typed into the outline or into a day. */
@@ -183,9 +185,8 @@ class TypedLines {
                 Optional<String> at = in.map(s -> s.would(unit, item).get(which))
                         .filter(Resolved::resolved)
                         .map(r -> Say.moment(r.at()));
-                said.add(which.name().toLowerCase(java.util.Locale.ROOT) + " "
-                        + at.orElseGet(
-                                () -> app.matsuri.exchange.outline.DueWords.say(item.rule(which), item.lesson())));
+                said.add(which.name().toLowerCase(Locale.ROOT) + " "
+                        + at.orElseGet(() -> DueWords.say(item.rule(which), item.lesson())));
             }
         }
         if (item.points() != null) {
