@@ -1,5 +1,4 @@
 import { onBeforeUnmount, onMounted } from "vue";
-import { isTyping } from "../ui/typing";
 import type { ChangeState } from "./useChanges";
 
 /**
@@ -9,6 +8,8 @@ import type { ChangeState } from "./useChanges";
 export function useStepKeys<V>(
   state: Pick<ChangeState<V>, "proposal" | "apply" | "discard" | "undo" | "redo">,
   more?: (event: KeyboardEvent) => void,
+  /** While a letter may still be one that is typed, it answers nothing. */
+  typing: () => boolean = () => false,
 ) {
   function key(event: KeyboardEvent) {
     if ((event.target as HTMLElement).closest("input, select, textarea, [role=dialog]")) return;
@@ -17,7 +18,7 @@ export function useStepKeys<V>(
     if (command && letter === "z") {
       event.preventDefault();
       void (event.shiftKey ? state.redo() : state.undo());
-    } else if (state.proposal.value && !command && !isTyping() && (letter === "a" || letter === "x")) {
+    } else if (state.proposal.value && !command && !typing() && (letter === "a" || letter === "x")) {
       event.preventDefault();
       if (letter === "a") void state.apply();
       else state.discard();

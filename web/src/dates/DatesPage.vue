@@ -6,6 +6,7 @@ import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
+import { isTyping } from "../ui/typing";
 import { useFocusBack } from "../ui/useFocusBack";
 import BulkBar from "./BulkBar.vue";
 import DatesFile from "./DatesFile.vue";
@@ -83,11 +84,15 @@ onMounted(async () => {
   await grid.value?.focus();
 });
 
-useStepKeys(state, (event) => {
-  if (event.key !== "/") return;
-  event.preventDefault();
-  find.value?.focus();
-});
+useStepKeys(
+  state,
+  (event) => {
+    if (event.key !== "/") return;
+    event.preventDefault();
+    find.value?.focus();
+  },
+  isTyping,
+);
 function chooseCourse(event: Event) {
   const code = (event.target as HTMLSelectElement).value;
   filter.value.course = code;

@@ -122,7 +122,9 @@ async function leave() {
 }
 @media (max-width: 1120px) {
   .who .n {
-    display: inline;
+    display: inline-block;
+    min-width: 24px;
+    text-align: center;
   }
 }
 </style>

@@ -136,10 +136,12 @@ const heldSays = computed(() =>
       >
         {{ session.state === "held" ? "Use again" : "Keep free" }}
       </button>
-      <button type="button" @click="emit('open', 'words')">Words…</button>
+    </div>
+    <div class="cells two">
       <button type="button" title="chosen things, or all from this day on" @click="emit('open', 'shift')">
-        Shift…
+        Later or earlier…
       </button>
+      <button type="button" @click="emit('open', 'words')">Words…</button>
     </div>
     <template v-if="several">
       <h3>{{ chosen.length }} chosen things</h3>

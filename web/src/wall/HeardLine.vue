@@ -15,7 +15,9 @@ const waits = computed(() => props.typed.waiting.value.map((w) => w.text));
       <span v-if="wrong" class="look">{{ wrong }}</span>
       <b v-else-if="heard">{{ heard.said }}</b>
       <span v-else-if="waits.length" class="soft">{{ typed.slow.value ? "saving" : "" }} {{ waits.join("; ") }}</span>
-      <span v-else class="soft">{{ typed.said.value ? `Added: ${typed.said.value}` : hint }}</span>
+      <span v-else class="soft">{{
+        [typed.said.value ? `Added: ${typed.said.value}.` : "", hint].filter(Boolean).join(" ")
+      }}</span>
     </p>
     <p v-if="heard && heard.parts.length > 1" class="soft words" aria-hidden="true">
       <span v-for="(p, n) in heard.parts" :key="n" :class="{ look: !p.understood }"

@@ -2,7 +2,6 @@ import { type Ref, type ShallowRef, onBeforeUnmount, onMounted, shallowRef } fro
 import { noticeKey } from "./drawn";
 import { type Drop, dropChange } from "./drop";
 import type { WallState } from "./useWall";
-import { isTyping } from "../ui/typing";
 import { walk } from "../ui/walk";
 
 /** What the keys act on. */
@@ -207,8 +206,8 @@ export function useHands(context: HandsContext) {
       if (event.key === "/") context.find();
       else if (event.key === "?") dialog.value = "keys";
       else if (event.key.toLowerCase() === "w") context.wide.value = !context.wide.value;
-      else if (event.key.toLowerCase() === "a" && state.proposal.value && !isTyping()) void state.apply();
-      else if (event.key.toLowerCase() === "x" && state.proposal.value && !isTyping()) state.discard();
+      else if (event.key.toLowerCase() === "a" && state.proposal.value) void state.apply();
+      else if (event.key.toLowerCase() === "x" && state.proposal.value) state.discard();
       else return;
       event.preventDefault();
     }

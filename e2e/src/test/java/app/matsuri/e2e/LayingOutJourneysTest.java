@@ -126,6 +126,9 @@ class LayingOutJourneysTest {
             page.hold(Keys.ARROW_DOWN, Keys.SHIFT);
             page.seeText(".filling", "3 rows");
             page.hold("d", Keys.CONTROL);
+            page.seeText(".strip", "Change the due date of 2 things");
+            page.keys("a");
+            page.gone(".strip");
             page.seeText("#cell-2-2", "BA4 +3 teaching days");
             page.keys(Keys.DELETE);
             page.seeText("#cell-2-2", "no date");
@@ -133,6 +136,9 @@ class LayingOutJourneysTest {
             page.hold("z", Keys.CONTROL);
             page.seeText("#cell-2-2", "BA4 +3 teaching days");
             page.keys("whenever", Keys.ENTER);
+            page.seeText("#cell-2-2", "not saved: whenever");
+            page.seeText(".notice", "is no date yet");
+            page.keys(Keys.ARROW_UP, Keys.ENTER);
             page.seeText(".said", "is no date yet");
             assertThat(page.see(".typing").getDomProperty("value")).isEqualTo("whenever");
             page.keys(Keys.ESCAPE, " ");
@@ -277,7 +283,9 @@ class LayingOutJourneysTest {
             page.seeText(day("2026-10-09"), "Bring waders");
             page.click("[aria-label='Bring waders one down']");
             page.seeText(".notice", "Put the work of a day in order");
-            page.click("[aria-label='Day after']");
+            page.click(".rib button:nth-child(4)");
+            page.seeText(".slip h2", "Sat 10 Oct");
+            page.keys(Keys.PAGE_DOWN, Keys.PAGE_DOWN);
             page.seeText(".slip h2", "Mon 12 Oct");
         }
     }
@@ -306,6 +314,7 @@ class LayingOutJourneysTest {
             page.seeText(".steps", "60 of 50 minutes, 10 over");
             page.press("Save");
             page.gone(".p-dialog");
+            page.apply("Change lesson “Why channels bend”");
             page.press("finding");
             page.seeText(".p-dialog", "The steps of “Why channels bend” take 60 minutes");
         }

@@ -70,7 +70,7 @@ class NoticesJourneysTest {
             page.seeText(".notice", "End “Gauge hut open” before");
             assertThat(has(page, "2026-11-20", "Gauge hut")).isFalse();
             page.seeText(day("2026-09-24"), "Gauge hut");
-            page.seeText(".ol", "3 times");
+            page.outline().seeText(".ol", "3 times");
         }
     }
 
@@ -114,7 +114,7 @@ class NoticesJourneysTest {
             page.type("#edit-title", "Slip 3 by hand");
             page.press("Save");
             page.seeText(".slip", "Slip 3 by hand");
-            page.press("rhythms");
+            page.outline().press("rhythms");
             page.press("Friday slips");
             page.choose("[aria-label='With which of the classes']", "each class");
             page.press("Save");

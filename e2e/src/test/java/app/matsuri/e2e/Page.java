@@ -192,6 +192,23 @@ final class Page implements AutoCloseable {
         on(css, field -> new Select(field).selectByValue(value));
     }
 
+    /** Applies what is proposed, with the key for it. */
+    Page apply(String says) {
+        seeText(".strip", says);
+        press("Apply");
+        gone(".strip");
+        return this;
+    }
+
+    /** Goes from the opened day back to the outline. */
+    Page outline() {
+        if (count(".slip") > 0) {
+            click(".slip .back button");
+            gone(".slip");
+        }
+        return this;
+    }
+
     /** Lets the server's answers come so much later, in milliseconds. */
     void delay(int milliseconds) {
         driver.executeCdpCommand("Network.enable", Map.of());

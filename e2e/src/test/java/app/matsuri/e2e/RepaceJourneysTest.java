@@ -92,7 +92,7 @@ class RepaceJourneysTest {
                 page.seeText(".notice", "Drill " + lost);
             }
             page.seeText(day("2026-10-26"), "RK1");
-            page.press("tidy the weeks");
+            page.outline().press("tidy the weeks");
             page.see(".ways");
             page.click(".ways input[value='tidy-the-weeks']");
             page.press("Propose this way");
