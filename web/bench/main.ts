@@ -34,6 +34,7 @@ function wallOf(moved: number): WallView {
       locked: false,
       links: [],
       proposed: false,
+      several: false,
     });
   }
   for (let w = 0; w < 18; w++) {
@@ -80,6 +81,7 @@ function wallOf(moved: number): WallView {
             steps: [],
             links: [],
             proposed: false,
+            several: false,
           },
         ],
         thread: { unit: "U", begins: false, ends: false },
@@ -283,7 +285,15 @@ async function table(): Promise<{ first: number[]; typing: number[] }> {
     const app = createApp({
       render: () =>
         h("div", { style: "height:700px;display:flex;flex-direction:column" }, [
-          h(DatesGrid, { view, lines: table.value, columns: columns.value, sheet, sort: "plan", proposed: false }),
+          h(DatesGrid, {
+            view,
+            lines: table.value,
+            columns: columns.value,
+            sheet,
+            sort: "plan",
+            proposed: false,
+            several: false,
+          }),
         ]),
     });
     app.mount(host);

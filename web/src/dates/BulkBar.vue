@@ -101,6 +101,11 @@ async function propose() {
     return;
   }
   await state.propose(found.change as Change, "always");
+  if (bad.length && state.proposal.value) {
+    const why = [...new Set(bad.map((c) => c.said))].join(" ");
+    const skipped = `${bad.length} of ${found.cells.length} dates are skipped: ${why}`;
+    state.proposal.value = { ...state.proposal.value, notes: [skipped, ...state.proposal.value.notes] };
+  }
 }
 function section(event: Event) {
   const value = (event.target as HTMLSelectElement).value;

@@ -2,6 +2,7 @@
 import { useVirtualizer } from "@tanstack/vue-virtual";
 import { computed, nextTick, ref, watch } from "vue";
 import type { DatesRow, DatesView } from "../api/client";
+import { isTyping } from "../ui/typing";
 import { threadOf } from "../wall/units";
 import DateCell from "./DateCell.vue";
 import { type DateColumn, type TableLine, type TableRow, isNotice } from "./table";
@@ -14,10 +15,12 @@ const props = defineProps<{
   columns: DateColumn[];
   sheet: Sheet;
   sort: string;
+  /** Rows of several courses are shown: each says whose it is. */
+  several: boolean;
   /** Whether something is proposed: cells show old and new, and take no typing. */
   proposed: boolean;
 }>();
-const emit = defineEmits<{ sort: [string] }>();
+const emit = defineEmits<{ sort: [string]; open: [row: DatesRow] }>();
 
 const ROW = 29;
 const scroller = ref<HTMLElement>();
@@ -37,6 +40,7 @@ const virtual = useVirtualizer(
 const wide = computed(() => [
   30,
   190,
+  ...(props.several ? [74] : []),
   66,
   ...props.columns.map((c) => (c.section < 0 ? (c.which === "due" ? 278 : 212) : 152)),
 ]);
@@ -106,6 +110,11 @@ function edit() {
   const kept = unsaved.value.get(cellKey(row, column))?.text;
   props.sheet.type(kept ?? (column.section < 0 ? (row.row[column.which].typed ?? "") : ""));
 }
+function editOrOpen() {
+  const row = props.lines[at.value.line];
+  if (at.value.column === 0 && isRow(row)) emit("open", row.row);
+  else edit();
+}
 async function key(event: KeyboardEvent) {
   const { line, column } = at.value;
   const command = event.ctrlKey || event.metaKey;
@@ -133,7 +142,7 @@ async function key(event: KeyboardEvent) {
     );
   } else if (command && event.key.toLowerCase() === "a") {
     event.preventDefault();
-    props.sheet.chooseAll(!all.value);
+    props.sheet.chooseShown(!all.value);
   } else if (command && event.key.toLowerCase() === "d") {
     event.preventDefault();
     await props.sheet.fillDown("same");
@@ -144,12 +153,18 @@ async function key(event: KeyboardEvent) {
     props.sheet.chooseRange();
   } else if (event.key === "Escape") {
     props.sheet.single();
+  } else if (event.key === "Enter" && column === 0) {
+    event.preventDefault();
+    const row = props.lines[line];
+    if (isRow(row)) emit("open", row.row);
   } else if (event.key === "F2" || event.key === "Enter") {
     event.preventDefault();
     edit();
   } else if (event.key === "Delete" || event.key === "Backspace") {
     event.preventDefault();
     await props.sheet.clear();
+  } else if (props.proposed && !isTyping() && ["a", "x"].includes(event.key.toLowerCase())) {
+    return; // applies or discards what is proposed
   } else if (event.key.length === 1 && event.key !== "?" && event.key !== "/" && column > 0) {
     event.preventDefault();
     props.sheet.type(event.key);
@@ -201,12 +216,12 @@ function sortBy(name: string) {
     aria-label="Dates"
     aria-multiselectable="true"
     :aria-rowcount="lines.length + 1"
-    :aria-colcount="columns.length + 4"
+    :aria-colcount="columns.length + (several ? 5 : 4)"
     :aria-activedescendant="active"
     @keydown="key"
     @mousedown="press"
     @mousemove="drag"
-    @dblclick="edit"
+    @dblclick="editOrOpen"
     @copy="copy"
     @paste="paste"
   >
@@ -219,12 +234,17 @@ function sortBy(name: string) {
           :indeterminate="some"
           aria-label="Choose all rows"
           @mousedown.stop
-          @change="sheet.chooseAll(!all)"
+          @change="sheet.chooseShown(!all)"
         />
       </span>
       <span role="columnheader" class="th" :aria-sort="order('title')">
         <button type="button" tabindex="-1" @mousedown.stop @click="sortBy('title')">
           Work<i v-if="order('title')">{{ order("title") === "ascending" ? "▴" : "▾" }}</i>
+        </button>
+      </span>
+      <span v-if="several" role="columnheader" class="th" :aria-sort="order('course')">
+        <button type="button" tabindex="-1" @mousedown.stop @click="sortBy('course')">
+          Course<i v-if="order('course')">{{ order("course") === "ascending" ? "▴" : "▾" }}</i>
         </button>
       </span>
       <span role="columnheader" class="th" :aria-sort="order('lesson')">
@@ -253,7 +273,7 @@ function sortBy(name: string) {
           :aria-rowindex="v.index + 2"
           :style="{ transform: `translateY(${v.start}px)` }"
         >
-          <span role="gridcell" :aria-colspan="columns.length + 4">
+          <span role="gridcell" :aria-colspan="columns.length + (several ? 5 : 4)">
             <b>{{ (lines[v.index] as { heading: string }).heading }}</b>
             <span class="soft">{{ ` ${(lines[v.index] as { count: number }).count}` }}</span>
           </span>
@@ -293,6 +313,7 @@ function sortBy(name: string) {
               }}<span v-if="line.row.locked" class="soft">{{ isNotice(line.row) ? " series" : " official" }}</span
               ><span v-if="line.row.only" class="soft">{{ ` for ${line.row.only.join(", ")}` }}</span>
             </span>
+            <span v-if="several" role="gridcell" class="td">{{ line.row.course }}</span>
             <span role="gridcell" class="td lesson">
               <span v-if="line.row.lesson" class="thread" :class="look(line.row)" aria-hidden="true"></span>
               <b v-if="line.row.lesson" :class="look(line.row)[0]">{{ line.row.lesson }}</b>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, provide, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
+import type { DatesRow } from "../api/client";
 import ChangeLine from "../change/ChangeLine.vue";
 import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
@@ -12,7 +13,7 @@ import BulkBar from "./BulkBar.vue";
 import DatesFile from "./DatesFile.vue";
 import DatesGrid from "./DatesGrid.vue";
 import PastedDialog from "./PastedDialog.vue";
-import { type Filter, NO_FILTER, columnsOf, lines, passes, rowsOf, sorted, usualColumns } from "./table";
+import { type Filter, NO_FILTER, columnsOf, isNotice, lines, passes, rowsOf, sorted, usualColumns } from "./table";
 import { DATES, useDates } from "./useDates";
 import { useSheet } from "./useSheet";
 
@@ -43,7 +44,7 @@ const columns = computed(() => {
 const all = computed(() => (shown.value ? rowsOf(shown.value, view.value) : []));
 const rows = computed(() =>
   sorted(
-    all.value.filter((r) => passes(r.row, filter.value, shown.value?.now ?? "")),
+    all.value.filter((r) => passes(r.row, filter.value, shown.value?.now ?? "", filter.value.course ? 0 : -1)),
     sort.value,
     possible.value,
   ),
@@ -55,6 +56,11 @@ const total = computed(
 const sheet = useSheet(state, table, columns, (line) => grid.value?.show(line));
 const { chosen, size, range, pasted } = sheet;
 const chosenRows = computed(() => all.value.filter((r) => chosen.value.has(r.key)).map((r) => r.row));
+/** What is wrong with the row that the keys stand on, whole. */
+const wrongHere = computed(() => {
+  const line = table.value[sheet.at.value.line];
+  return line && "row" in line ? line.row.wrong.map((w) => w.sentence).join(" ") : "";
+});
 const kinds = computed(() => [...new Set(all.value.map((r) => r.row.kind))].sort());
 const here = computed(() => (course.value && sections.value[0] ? `${course.value.code}/${sections.value[0]}` : ""));
 
@@ -63,7 +69,7 @@ watch(
   () => {
     picked.value = null;
     filter.value.unit = "";
-    sheet.chooseAll(false);
+    sheet.chooseNone();
     sheet.go(0, 1);
   },
 );
@@ -98,6 +104,13 @@ function chooseCourse(event: Event) {
   filter.value.course = code;
   const to = view.value?.courses.find((c) => c.code === code);
   void router.replace({ query: to?.sections[0] ? { section: `${code}/${to.sections[0]}` } : {} });
+}
+/** Opens a thing where it can be edited: on the wall of its course. */
+function openThing(row: DatesRow) {
+  const to = view.value?.courses.find((c) => c.code === row.course);
+  const section = to?.sections[0] ? `${row.course}/${to.sections[0]}` : undefined;
+  const thing = `${isNotice(row) ? "notice" : "item"}:${row.id}`;
+  void router.push({ path: `/terms/${termId}/wall`, query: { section, thing, edit: "1" } });
 }
 function column(key: string, on: boolean) {
   const keys = columns.value.map((c) => c.key);
@@ -203,6 +216,8 @@ function column(key: string, on: boolean) {
       :sheet="sheet"
       :sort="sort"
       :proposed="proposal !== null"
+      :several="!filter.course"
+      @open="openThing"
       @sort="sort = $event"
     />
     <div
@@ -219,18 +234,14 @@ function column(key: string, on: boolean) {
         >Typing, then <kbd>Ctrl Enter</kbd>, goes into all of them; <kbd>Space</kbd> chooses the rows.</span
       >
     </div>
-    <BulkBar
-      v-if="chosenRows.length && !proposal"
-      :rows="chosenRows"
-      :sections="sections"
-      @none="sheet.chooseAll(false)"
-    />
+    <BulkBar v-if="chosenRows.length && !proposal" :rows="chosenRows" :sections="sections" @none="sheet.chooseNone()" />
   </main>
   <main v-else class="page">
     <p v-if="!problem">Laying out the dates…</p>
   </main>
   <ChangeLine :state="state" :held="file" :loaded="view !== null" @again="state.load()">
-    <div v-if="shown?.rows.length" class="legend">
+    <div v-if="wrongHere" class="legend wrong-here" role="status">{{ wrongHere }}</div>
+    <div v-else-if="shown?.rows.length" class="legend">
       <span><kbd>Enter</kbd> or type to edit</span><span><kbd>Tab</kbd> goes on</span
       ><span><kbd>Shift</kbd> with arrows: a range</span
       ><span><kbd>Space</kbd> chooses the row, <kbd>Ctrl A</kbd> all</span><span><kbd>Del</kbd> clears dates</span

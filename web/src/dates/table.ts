@@ -32,14 +32,16 @@ export const rowKey = (row: DatesRow) => `${row.course}/${row.id}`;
 
 /** The columns of dates that can be shown for a course; only the plan's for several courses at once. */
 export function columnsOf(sections: readonly string[]): DateColumn[] {
-  const plan = WHICH.map((which) => ({ key: which, which, section: -1, code: "", name: WHICH_NAME[which] }));
+  // the plan's dates are seen in the first section, so its name stands with them
+  const seen = sections.length > 1 ? ` in ${sections[0]}` : "";
+  const plan = WHICH.map((which) => ({ key: which, which, section: -1, code: "", name: WHICH_NAME[which] + seen }));
   const own = sections.flatMap((code, section) =>
     WHICH.map((which) => ({
       key: `${which}:${code}`,
       which,
       section,
       code,
-      name: `${WHICH_NAME[which]} in ${code}`,
+      name: section === 0 ? `${WHICH_NAME[which]} in ${code} only` : `${WHICH_NAME[which]} in ${code}`,
     })),
   );
   return sections.length > 1 ? [...plan, ...own] : plan;
@@ -96,16 +98,23 @@ export interface Filter {
 
 export const NO_FILTER: Filter = { text: "", course: "", kind: "", marking: "", unit: "", when: "", wrong: false };
 
-export function passes(row: DatesRow, filter: Filter, now: string): boolean {
+/** When a row is due: in the section that is shown, or in any where that is none. */
+function dueIn(row: DatesRow, section: number): string[] {
+  const at = (isNotice(row) ? row.opens : row.due).at as (string | null)[];
+  return (section < 0 ? at : [at[section]]).filter((d): d is string => !!d);
+}
+
+/** @param section the place of the section that is shown; -1 for all */
+export function passes(row: DatesRow, filter: Filter, now: string, section = -1): boolean {
   const text = filter.text.trim().toLowerCase();
-  const due = (isNotice(row) ? row.opens : row.due).at.filter(Boolean) as string[];
+  const due = dueIn(row, -1);
   return (
     (!filter.course || row.course === filter.course) &&
     (!filter.kind || row.kind === filter.kind) &&
     (!filter.marking || row.marking === filter.marking) &&
     (!filter.unit || row.unit === filter.unit) &&
     (!filter.wrong || row.wrong.length > 0) &&
-    (filter.when !== "from" || due.some((d) => d >= now)) &&
+    (filter.when !== "from" || dueIn(row, section).some((d) => d >= now)) &&
     (filter.when !== "none" || due.length === 0) &&
     (!text || `${row.title} ${row.id} ${row.lesson ?? ""} ${row.kind}`.toLowerCase().includes(text))
   );
@@ -120,7 +129,13 @@ export function sorted(rows: TableRow[], by: string, columns: readonly DateColum
   const value = ({ row }: TableRow): string => {
     if (column) return plainText(row, column) || "9999";
     if (name === "wrong") return String(9 - row.wrong.length);
-    return name === "title" ? row.title.toLowerCase() : name === "lesson" ? (row.lesson ?? "~") : row.kind;
+    return name === "course"
+      ? row.course
+      : name === "title"
+        ? row.title.toLowerCase()
+        : name === "lesson"
+          ? (row.lesson ?? "~")
+          : row.kind;
   };
   const list = rows.map((row, n) => ({ row, n, value: value(row) }));
   list.sort((a, b) => (a.value < b.value ? -1 : a.value > b.value ? 1 : a.n - b.n) * (back ? -1 : 1));

@@ -140,8 +140,17 @@ export function useSheet(
     lastChosen = range.value.last;
     chosen.value = set;
   }
-  function chooseAll(on: boolean) {
-    chosen.value = new Set(on ? lines.value.filter(isRow).map((r) => r.key) : []);
+  /** Chooses all rows that are shown too, or lets those go; what else is chosen stays. */
+  function chooseShown(on: boolean) {
+    const set = new Set(chosen.value);
+    for (const row of lines.value.filter(isRow)) {
+      if (on) set.add(row.key);
+      else set.delete(row.key);
+    }
+    chosen.value = set;
+  }
+  function chooseNone() {
+    chosen.value = new Set();
   }
 
   // --- typing
@@ -324,7 +333,8 @@ export function useSheet(
     retype,
     choose,
     chooseRange,
-    chooseAll,
+    chooseShown,
+    chooseNone,
     type,
     take,
     fillDown,

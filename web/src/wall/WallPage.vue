@@ -105,6 +105,7 @@ async function load(section: string) {
   await takeOver();
   const thing = String(route.query.thing ?? "");
   if (thing && wall.value) goTo(thing);
+  if (thing && wall.value && route.query.edit) editing.value = thing;
 }
 /** Proposes a what-if to the plan as it stands, where one is to be taken over. */
 async function takeOver() {
@@ -212,6 +213,12 @@ function goDay(date: string) {
   openDay(date);
   grid.value?.focusDay(date);
 }
+/** Goes to a day from the ribbon of days, and stays in it. */
+async function beside(date: string) {
+  openDay(date);
+  await nextTick();
+  document.querySelector<HTMLElement>(".rib [aria-current]")?.focus();
+}
 /** What a dialog that was opened from the day acts on; null for what is chosen. */
 const acting = shallowRef<readonly string[] | null>(null);
 function openFromDay(which: WallDialog, keys?: readonly string[]) {
@@ -308,7 +315,7 @@ async function closeSlip() {
           @edit="editing = $event"
           @open="openFromDay"
           @close="closeSlip"
-          @go="goDay"
+          @go="beside"
         />
       </aside>
       <WallGrid

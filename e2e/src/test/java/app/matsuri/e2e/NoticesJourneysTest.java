@@ -105,6 +105,9 @@ class NoticesJourneysTest {
             page.press("Fri");
             page.type("[aria-label='How many times; empty for as many as there are']", "3");
             page.type("[aria-label='Part 1: title; {n} is its number']", "Slip {n}");
+            page.seeText(".repeats", "3 dates in A");
+            page.press("also for classes that are over");
+            page.seeText(".repeats", "before today");
             page.press("Add");
             page.seeText(".notice", "Add rhythm “Friday slips”");
             page.seeText(day("2026-09-18"), "Slip 2");
