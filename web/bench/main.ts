@@ -34,7 +34,6 @@ function wallOf(moved: number): WallView {
       locked: false,
       links: [],
       proposed: false,
-      several: false,
     });
   }
   for (let w = 0; w < 18; w++) {
@@ -81,7 +80,6 @@ function wallOf(moved: number): WallView {
             steps: [],
             links: [],
             proposed: false,
-            several: false,
           },
         ],
         thread: { unit: "U", begins: false, ends: false },

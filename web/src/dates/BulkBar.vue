@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from "vue";
-import { type Change, type DatesRow, api, ask } from "../api/client";
+import { type Change, type DatesRow, type ProposalView, api, ask } from "../api/client";
 import { type Bulk, HOWS, UNITS, bulkChange } from "./bulk";
 import { WHICH, WHICH_NAME, type Which, isNotice } from "./table";
 import TimeField from "../ui/TimeField.vue";
@@ -101,10 +101,11 @@ async function propose() {
     return;
   }
   await state.propose(found.change as Change, "always");
-  if (bad.length && state.proposal.value) {
+  const proposed = state.proposal.value as ProposalView | null;
+  if (bad.length && proposed) {
     const why = [...new Set(bad.map((c) => c.said))].join(" ");
     const skipped = `${bad.length} of ${found.cells.length} dates are skipped: ${why}`;
-    state.proposal.value = { ...state.proposal.value, notes: [skipped, ...state.proposal.value.notes] };
+    state.proposal.value = { ...proposed, notes: [skipped, ...proposed.notes] };
   }
 }
 function section(event: Event) {
