@@ -94,7 +94,7 @@ const parts = (body: string) => body.split(/(\/invitation\/\S+)/);
       Colleagues
       <span class="side">
         <button type="button" class="do" @click="doing(showOutbox)">outbox</button>
-        <button type="button" class="do more" autofocus @click="inviting = !inviting">invite someone</button>
+        <button type="button" class="do more" @click="inviting = !inviting">invite someone</button>
       </span>
     </h2>
     <p v-if="!lines.length && !inviting" class="soft">

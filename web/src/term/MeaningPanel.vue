@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, watch } from "vue";
-import type { CalendarView, Change } from "../api/client";
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vue";
+import type { CalendarView, Change, ClosureView } from "../api/client";
 import ClosureFields from "../change/ClosureFields.vue";
 import { type ClosureDraft, draftOf, newClosure, written } from "../change/closure";
 import DateField from "../ui/DateField.vue";
@@ -31,7 +31,8 @@ const weekday = ref("MO");
 const refused = ref("");
 const CODES = ["MO", "TU", "WE", "TH", "FR", "SA", "SU"];
 
-const stands = computed(() => (props.index >= 0 ? (props.term.closures[props.index] ?? null) : null));
+/** The day off as it stood when it was opened: its place in the list may be another's by now. */
+const stands = shallowRef<ClosureView | null>(null);
 const what = computed(() => (stands.value ? "off" : props.brush));
 const days = computed(() =>
   props.run[0] === props.run[1]
@@ -96,6 +97,7 @@ watch(
   (now) => {
     window.clearTimeout(timer);
     timer = window.setTimeout(async () => {
+      if (busy.value) return;
       refused.value = "";
       try {
         await state.look(now);
@@ -109,7 +111,8 @@ watch(
 );
 watch(
   () => props.index,
-  () => {
+  (index) => {
+    stands.value = index >= 0 ? (props.term.closures[index] ?? null) : null;
     if (stands.value) draft.value = draftOf(stands.value);
   },
   { immediate: true },
@@ -119,6 +122,8 @@ onMounted(async () => {
   document.getElementById(what.value === "off" ? "mean-reason" : "mean-first")?.focus();
   await state.look(change.value).catch((e: Error) => (refused.value = e.message));
 });
+
+onBeforeUnmount(() => window.clearTimeout(timer));
 
 function leave() {
   window.clearTimeout(timer);

@@ -102,11 +102,15 @@ const name = (n: number) => props.sections[n]?.section ?? "";
     <div
       class="tw"
       role="rowheader"
-      :title="week.teachingWeek ? `Week ${week.number}, teaching week ${week.teachingWeek}` : `Week ${week.number}`"
-    >
-      <b>{{ week.number }}</b><small v-if="week.teachingWeek && week.teachingWeek !== week.number">{{
+      :title="
         week.teachingWeek
-      }}</small>
+          ? `Week ${week.number} of the term; week ${week.teachingWeek} of those that teach`
+          : `Week ${week.number}`
+      "
+    >
+      <b>{{ week.number }}</b><small v-if="week.teachingWeek && week.teachingWeek !== week.number"
+        >({{ week.teachingWeek }})</small
+      >
       <span>{{ dayMonth(week.first) }}</span>
     </div>
     <div

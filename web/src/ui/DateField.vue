@@ -46,7 +46,7 @@ const typed = useTyped(date, {
   },
   show: (value) => (value.includes("T") ? `${full(value)}, ${clock(value)}` : full(value)),
   empty: "",
-  emptySays: props.empty ?? "",
+  emptySays: "",
   required: () => props.empty === undefined,
 });
 

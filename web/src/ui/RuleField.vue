@@ -46,7 +46,7 @@ const typed = useTyped<unknown>(rule, {
     return found.said;
   },
   empty: undefined,
-  emptySays: props.empty,
+  emptySays: "",
 });
 </script>
 

@@ -26,7 +26,7 @@ const typed = useTyped(time, {
   },
   show: clock,
   empty: "",
-  emptySays: props.empty ?? "",
+  emptySays: "",
   required: () => props.empty === undefined,
 });
 </script>

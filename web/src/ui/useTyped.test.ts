@@ -77,6 +77,16 @@ describe("a field that the server reads", () => {
     expect(value.value).toBe("2026-10-08");
   });
 
+  it("can be sent at once after what was wrong is typed over", async () => {
+    const { answers, input, field, settle } = form();
+    await input.setValue("soon");
+    answers.get("soon")!("");
+    await settle();
+    expect(field.validity.valid).toBe(false);
+    await input.setValue("3 nov");
+    expect(field.validity.valid).toBe(true);
+  });
+
   it("drops an answer to what stands there no longer", async () => {
     const { value, answers, input, settle } = form();
     await input.setValue("3 n");

@@ -84,6 +84,8 @@ export function useTyped<T>(model: Ref<T>, reader: Reader<T>) {
   function type(event: Event) {
     text.value = (event.target as HTMLInputElement).value;
     const turn = ++asked;
+    // what stood here is gone, and whether this can be read is not known yet: its form waits for that
+    field.value?.setCustomValidity("");
     if (!text.value.trim()) {
       slow.value = false;
       valid(reader.required?.() ? "Write something here." : "");

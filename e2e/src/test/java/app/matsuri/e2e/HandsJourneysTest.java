@@ -247,6 +247,25 @@ class HandsJourneysTest {
                         + ".map((e) => e.textContent + Math.round(e.getBoundingClientRect().x)).join(' ')");
     }
 
+    /** A day off that is one no longer: the others stand as they did, and nothing is asked for in a stream. */
+    @Test
+    void aDayOffGoesAndTheOthersStand() throws Exception {
+        try (Page page = demo()) {
+            page.press("Term");
+            page.see(".td[data-date='2026-10-12']").click();
+            page.press("No longer off");
+            page.apply("No longer off: Mon 12 to Tue 13 Oct");
+            page.rest(400);
+            page.seeText(".tg", "Holiday break");
+            page.seeText(".tg", "Public ho");
+            assertThat(page.text(".tg")).doesNotContain("Autumn break");
+            Object before = page.js("return performance.getEntriesByType('resource').length");
+            page.rest(600);
+            assertThat(page.js("return performance.getEntriesByType('resource').length"))
+                    .isEqualTo(before);
+        }
+    }
+
     /** Whatever a proposal says, it takes a quarter of the screen at most, and no row moves for it. */
     @Test
     void noRowMovesForTheStrip() throws Exception {

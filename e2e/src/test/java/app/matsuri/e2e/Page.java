@@ -217,6 +217,11 @@ final class Page implements AutoCloseable {
                 Map.of("offline", false, "latency", milliseconds, "downloadThroughput", -1, "uploadThroughput", -1));
     }
 
+    /** Rests, as a hand does that waits for an answer. */
+    void rest(int milliseconds) {
+        new Actions(driver).pause(Duration.ofMillis(milliseconds)).perform();
+    }
+
     /** Whether something to press says this within so many milliseconds. */
     boolean saysWithin(String words, int milliseconds) {
         By by = By.xpath("//button[normalize-space(.)='" + words + "'][not(@disabled)]");
