@@ -56,7 +56,11 @@ function once(notes: readonly string[]): string[] {
     const words = note.replace(/“[^”]*”/g, "“”").replace(/\b(Mon|Tue|Wed|Thu|Fri|Sat|Sun) \d+ \w+\b/g, "day");
     like.set(words, [...(like.get(words) ?? []), note]);
   }
-  return [...like.values()].map((l) => (l.length > 2 ? `${l[0]} And ${l.length - 1} more like it.` : l.join(" ")));
+  // what lands on another weekday than was meant goes first
+  const first = (l: readonly string[]) => (/does not teach|there is no class|not a [A-Z]/.test(l[0]!) ? 0 : 1);
+  return [...like.values()]
+    .sort((a, b) => first(a) - first(b))
+    .map((l) => (l.length > 2 ? `${l[0]} And ${l.length - 1} more like it.` : l.join(" ")));
 }
 const second = computed(() =>
   [

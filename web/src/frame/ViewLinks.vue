@@ -29,6 +29,7 @@ const views = [
         query: route.query.section ? { section: route.query.section } : {},
       }"
       :aria-current="view.path === here ? 'page' : undefined"
+      :data-name="view.name"
       >{{ view.name }}</RouterLink
     >
   </nav>

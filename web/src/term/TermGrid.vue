@@ -31,7 +31,7 @@ const style = computed(() => {
     .map((c) => (c.teaches ? "minmax(0,1fr)" : close.value ? "minmax(0,.5fr)" : "minmax(34px,.42fr)"))
     .join(" ");
   const counts = drawn.value.map(() => "52px").join(" ");
-  const least = close.value ? 18 : 38;
+  const least = close.value ? 16 : 38;
   return {
     gridTemplateColumns: `${close.value ? 74 : 62}px ${days} ${counts}`,
     gridTemplateRows: `22px repeat(${props.term.weeks.length}, minmax(${least}px, 1fr))`,

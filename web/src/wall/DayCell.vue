@@ -158,6 +158,9 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
       }}</s>
       <span v-if="shows.goneWork.length > 2" class="more">−{{ shows.goneWork.length - 2 }}</span>
     </div>
+    <span v-if="shows.opens.length && !carrying" class="opn" :title="shows.opens.join('\n')" aria-hidden="true"
+      ><Mark is="opens" /><template v-if="shows.opens.length > 1">{{ shows.opens.length }}</template></span
+    >
     <span v-if="shows.goesOn" class="pencil" aria-hidden="true"></span>
     <span v-if="target" class="says">{{ target }}</span>
   </div>

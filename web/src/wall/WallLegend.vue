@@ -20,6 +20,7 @@ defineProps<{
       ><span class="c1 p1"><Mark is="tail" style="color: var(--t)" /></span>unit ends</span
     >
     <span><i class="stem"></i>{{ close ? "so many due" : "due" }}</span>
+    <span v-if="!close"><Mark is="opens" />opens</span>
     <span><i class="box">Quiz</i>test</span>
     <span class="opt"><i class="flag"></i>notice</span>
     <span><Mark is="pin" />fixed date</span>

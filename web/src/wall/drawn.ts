@@ -37,6 +37,8 @@ export interface Drawn {
   /** The first test, and how many other things there are: all that a close-set day says of its work. */
   test?: Named;
   others: number;
+  /** What opens on the day, for a small mark. */
+  opens: readonly string[];
   goneLessons: readonly Gone[];
   goneWork: readonly Gone[];
   /** What stands where no lesson does. */
@@ -73,6 +75,7 @@ export function draw(cell: Cell, looks: Looks, room: number, close: boolean): Dr
     fits: close ? 0 : fitting(items, room),
     test,
     others: items.length - (test ? 1 : 0),
+    opens: close ? [] : day.items.filter((i) => i.which === "opens").map((i) => `${i.title} opens ${clock(i.time)}`),
     goneLessons: close ? [] : day.gone.filter((g) => g.what === "lesson"),
     goneWork: day.gone.filter((g) => g.what !== "lesson"),
     none: first ? "" : empty ? (NO_LESSON[day.sessions[0]?.state ?? ""] ?? "nothing planned") : (day.off?.reason ?? ""),

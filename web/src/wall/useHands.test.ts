@@ -132,6 +132,7 @@ describe("the wall by keyboard", () => {
     t.press(".");
     expect(t.proposed).toEqual([{ kind: "shift", course: "C", section: "A", lessons: ["L1"], by: 2, in: "sessions" }]);
     t.press(",");
+    t.press(",");
     expect(t.state.discard).toHaveBeenCalled();
   });
   it("fixes the day's lesson on it with one key, and lets it go with the same", () => {

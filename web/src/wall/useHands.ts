@@ -1,4 +1,5 @@
 import { type Ref, type ShallowRef, onBeforeUnmount, onMounted, shallowRef } from "vue";
+import type { Change } from "../api/client";
 import { noticeKey } from "./drawn";
 import { type Drop, dropChange } from "./drop";
 import type { WallState } from "./useWall";
@@ -27,6 +28,8 @@ export function useHands(context: HandsContext) {
   const { state, focus, opened, run, picked, dialog, editing } = context;
   const carrying = shallowRef<string[] | null>(null);
   let anchor = "";
+  /** How far a shift that is proposed was asked to go in the meantime. */
+  let shifted: { of: Change; by: number } | null = null;
 
   function go(date: string) {
     focus.value = date;
@@ -75,8 +78,11 @@ export function useHands(context: HandsContext) {
     const was = state.pending.value;
     const more = was?.kind === "shift" && was.in === "sessions" && !!was.onlyThese === only;
     if (state.proposal.value && !more) return;
-    const far = (more ? Number(was.by) : 0) + by;
+    // pressed faster than it is answered, it counts from what was asked for last
+    const from = more ? (shifted?.of === was ? shifted.by : Number(was.by)) : 0;
+    const far = from + by;
     const of = more ? (was.lessons as string[]) : lessons;
+    if (more) shifted = { of: was, by: far };
     if (more && far === 0) return state.discard();
     if (!of.length) return;
     void state.propose({

@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Moves lessons and items to a day, as a hand that drops them there. A lesson goes in order before what stands there;
@@ -159,6 +160,17 @@ public record Move(
         }
         if (ids.isEmpty() && items.isEmpty()) {
             throw new Refused(String.join(" ", notes));
+        }
+        boolean there = items.isEmpty()
+                && ids.stream()
+                        .allMatch(id -> view.byLesson().get(id).slots().stream()
+                                .anyMatch(s ->
+                                        view.sessions().get(s.session()).date().equals(to)));
+        if (there) {
+            String titles = ids.stream()
+                    .map(id -> "“" + Find.lesson(before, course, id).title() + "”")
+                    .collect(Collectors.joining(" and "));
+            throw new Refused(titles + (ids.size() == 1 ? " is" : " are") + " on " + Say.day(to) + " already.");
         }
         List<Lesson> block =
                 in.lessons().stream().filter(l -> ids.contains(l.id())).toList();

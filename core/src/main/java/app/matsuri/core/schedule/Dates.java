@@ -187,7 +187,7 @@ final class Dates {
                 .filter(l -> !byLesson.get(l.id()).leftOut())
                 .toList();
         if (here.isEmpty()) {
-            return Resolved.unresolved(section + " leaves out every lesson of “" + unit.title() + "”");
+            return Resolved.unresolved("section " + section + " leaves out every lesson of “" + unit.title() + "”");
         }
         return lesson(here.get(edge == Edge.START ? 0 : here.size() - 1).id(), edge);
     }
@@ -199,7 +199,7 @@ final class Dates {
         }
         String title = "“" + placement.lesson().title() + "”";
         if (placement.leftOut()) {
-            return Resolved.unresolved(section + " leaves out " + title);
+            return Resolved.unresolved("section " + section + " leaves out " + title);
         }
         if (!placement.placed()) {
             return Resolved.unresolved(title + " has no session");
