@@ -126,6 +126,32 @@ class OutlineHttpTest extends DemoTest {
         throw new AssertionError("no " + date);
     }
 
+    /** Every date of what repeats, with days off and what is over, before it is added. */
+    @Test
+    void everyDateOfWhatRepeatsIsSaidBefore() throws Exception {
+        Map<String, Object> notice = Map.of(
+                "id",
+                "hut",
+                "title",
+                "Hut open",
+                "repeats",
+                java.util.List.of(Map.of("rule", "FREQ=WEEKLY;BYDAY=MO", "from", "2026-09-28", "until", "2026-10-26")));
+        JsonNode read = browser.post(
+                        at + "/repeats",
+                        json(Map.of(
+                                "course",
+                                "HYD 210",
+                                "section",
+                                "A",
+                                "change",
+                                Map.of("kind", "put-notice", "course", "HYD 210", "notice", notice))))
+                .body();
+        assertThat(read.path("dates").size()).isEqualTo(5);
+        assertThat(read.path("over").intValue()).isEqualTo(2);
+        assertThat(read.path("dates").get(2).path("off").stringValue()).isEqualTo("Autumn break");
+        assertThat(browser.plan(term)).doesNotContain("Hut open on Mondays");
+    }
+
     private Browser.Answer day(String date, String text) throws Exception {
         return browser.post(
                 at + "/outline/day", json(Map.of("course", "HYD 210", "section", "A", "date", date, "text", text)));
