@@ -1578,6 +1578,7 @@ export interface components {
             date: string;
             said: string;
             section: string;
+            wrong?: string | null;
         };
         DatesCell: {
             at: string[];

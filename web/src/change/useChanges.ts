@@ -165,7 +165,10 @@ export function useChanges<V extends { version: number }>(termId: number, source
     await reload();
   }
 
+  /** Counts what was let go: what is still asked for then is not shown when it is answered. */
+  let letGo = 0;
   function discard() {
+    letGo++;
     proposal.value = null;
     pending.value = null;
     seen.value = true;
@@ -209,10 +212,13 @@ export function useChanges<V extends { version: number }>(termId: number, source
       pending.value = null;
       await doing(reload);
     },
-    propose: (change, gate = "usual") =>
-      doing(async () => {
+    propose: (change, gate = "usual") => {
+      const asked = letGo;
+      return doing(async () => {
+        if (asked !== letGo) return;
         done.value = null;
         const found = await fetchProposal(change);
+        if (asked !== letGo) return;
         const typed = gate === "typed" && found.moves.every((m) => m.hand);
         if (found.nothing) {
           done.value = {
@@ -228,7 +234,8 @@ export function useChanges<V extends { version: number }>(termId: number, source
           pending.value = change;
           proposal.value = found;
         }
-      }),
+      });
+    },
     async apply() {
       applying.value = proposal.value !== null;
       await doing(async () => {

@@ -193,7 +193,8 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
     />
     <p class="gives" role="status">
       <span v-for="g in given" :key="g.section"
-        ><b>{{ g.section }}</b> {{ g.at ? moment(g.at) : g.said }}</span
+        ><b>{{ g.section }}</b> {{ g.at ? moment(g.at) : g.said
+        }}<span v-if="g.wrong" class="look"> {{ g.wrong }}</span></span
       >
     </p>
   </fieldset>

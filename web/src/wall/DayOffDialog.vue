@@ -31,7 +31,7 @@ const said = computed(() => {
 });
 
 async function send() {
-  if (await propose({ kind: "add-closure", closure: written(draft.value, first.value, last.value) })) {
+  if (await propose({ kind: "add-closure", closure: written(draft.value, first.value, last.value) }, "always")) {
     visible.value = false;
     draft.value = newClosure();
   }

@@ -80,18 +80,21 @@ function unitOf() {
 async function send() {
   const { course, section } = props.wall.section;
   const of = (kind: string) => chosen.value.filter((k) => k.startsWith(kind)).map((k) => k.slice(kind.length));
-  const ok = await propose({
-    kind: "shift",
-    course,
-    ...(all.value ? {} : { section }),
-    ...(what.value === "unit" ? { unit: unitOf() } : {}),
-    ...(what.value === "from" ? { from: props.day } : {}),
-    ...(what.value === "run" ? { lessons: inRun.value } : {}),
-    ...(what.value === "picked" ? { lessons: of("lesson:"), items: of("item:") } : {}),
-    by: way.value * by.value,
-    in: unit.value,
-    ...(only.value ? { onlyThese: true } : {}),
-  });
+  const ok = await propose(
+    {
+      kind: "shift",
+      course,
+      ...(all.value ? {} : { section }),
+      ...(what.value === "unit" ? { unit: unitOf() } : {}),
+      ...(what.value === "from" ? { from: props.day } : {}),
+      ...(what.value === "run" ? { lessons: inRun.value } : {}),
+      ...(what.value === "picked" ? { lessons: of("lesson:"), items: of("item:") } : {}),
+      by: way.value * by.value,
+      in: unit.value,
+      ...(only.value ? { onlyThese: true } : {}),
+    },
+    "always",
+  );
   if (ok) visible.value = false;
 }
 </script>

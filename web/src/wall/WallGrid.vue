@@ -66,6 +66,8 @@ const band = (week: Week) => away(week) && rows.value.length > 20;
 let observer: ResizeObserver | undefined;
 
 onMounted(() => {
+  // measured at once, so that nothing is drawn for another width first
+  if (grid.value?.clientWidth) width.value = grid.value.clientWidth;
   observer = new ResizeObserver(([entry]) => {
     if (entry) width.value = entry.contentRect.width;
   });

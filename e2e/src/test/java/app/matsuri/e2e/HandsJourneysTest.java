@@ -62,6 +62,7 @@ class HandsJourneysTest {
                 page.driver.switchTo().window(fresh);
                 page.driver.get(address);
                 page.see(".wall [data-date]");
+                page.rest(120);
                 assertThat((String) page.js(DRAWN))
                         .as("after %d", (tens + 1) * 10)
                         .isEqualTo(drawn);
@@ -129,7 +130,7 @@ class HandsJourneysTest {
     @Test
     void aDragAsksWhereStudentsBecomeLate() throws Exception {
         // the demo's own term has a grade book; nothing of it is changed here
-        try (Page page = Page.open(App.demo()).enter("I. Tolvanen")) {
+        try (Page page = Page.open(App.demo()).enter("I. Tolvanen").go("/terms/1/wall")) {
             page.see(".wall [data-drag='item:set-4']");
             page.drag(".wall [data-drag='item:set-4']", day("2026-09-29"));
             page.seeText(".strip", "in A 1 due date changes");
@@ -256,7 +257,7 @@ class HandsJourneysTest {
             page.press("Term");
             page.see(".td[data-date='2026-10-12']").click();
             page.press("No longer off");
-            page.apply("No longer off: Mon 12 to Tue 13 Oct");
+            page.apply("No longer off: Mon 12 Oct to Tue 13 Oct");
             page.rest(400);
             page.seeText(".tg", "Holiday break");
             page.seeText(".tg", "Public ho");

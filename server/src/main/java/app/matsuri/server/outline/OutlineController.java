@@ -1,5 +1,6 @@
 package app.matsuri.server.outline;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Unit;
@@ -91,8 +92,14 @@ class OutlineController {
      *
      * @param at null for no date
      * @param said how it comes about, or why there is none
+     * @param wrong what is wrong with it beside the others, such as that it is due before it opens; null for nothing
      */
-    record DateGiven(String section, String date, @Nullable LocalDateTime at, String said) {}
+    record DateGiven(
+            String section,
+            String date,
+            @Nullable LocalDateTime at,
+            String said,
+            @Nullable String wrong) {}
 
     /** The dates that an item would have in each section, before it is saved. */
     @PostMapping(path = "/outline/item-dates", consumes = "application/json")
@@ -124,11 +131,24 @@ class OutlineController {
                             section.section().code(),
                             Words.word(which),
                             date.at(),
-                            date.resolved() ? RuleWords.brief(given.rule(which)) : date.why()));
+                            date.resolved() ? RuleWords.brief(given.rule(which)) : date.why(),
+                            wrong(given, which)));
                 }
             }
         }
         return dates;
+    }
+
+    /** A date that lies before one which has to come first. */
+    private static String wrong(ItemDates given, Which which) {
+        LocalDateTime at = given.get(which).at();
+        for (Which first : Which.values()) {
+            Resolved other = first.compareTo(which) < 0 ? given.get(first) : null;
+            if (at != null && other != null && other.resolved() && at.isBefore(other.at())) {
+                return "before it " + (first == Which.DUE ? "is due" : "opens") + ", " + Say.moment(other.at());
+            }
+        }
+        return null;
     }
 
     /** Something typed into a day of the Wall. */
