@@ -298,9 +298,11 @@ h3 .do {
 }
 .cells {
   display: flex;
+  flex-wrap: wrap;
+  row-gap: 0;
 }
 .cells.two {
-  margin-top: -1px;
+  margin-top: 0;
 }
 .cells button {
   flex: 1 0 auto;
@@ -309,6 +311,7 @@ h3 .do {
   height: 25px;
   padding: 0 4px;
   margin-left: -1px;
+  margin-bottom: -1px;
   font-size: 12.5px;
   white-space: nowrap;
   display: inline-flex;

@@ -28,7 +28,7 @@ defineProps<{
     <span v-if="upTo"><i class="told"></i>told to here</span>
     <span><i class="sw hatched"></i>no class</span>
     <span><i class="stair"></i>now</span>
-    <span class="opt">a stroke: one hour of work due that week</span>
+    <span class="opt">a stroke: one hour of work</span>
     <span style="margin-left: auto"><kbd>?</kbd> keys</span>
   </div>
 </template>

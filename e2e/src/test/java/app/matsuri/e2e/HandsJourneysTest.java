@@ -52,6 +52,7 @@ class HandsJourneysTest {
             String hands = page.driver.getWindowHandle();
             page.driver.switchTo().newWindow(WindowType.TAB);
             String fresh = page.driver.getWindowHandle();
+            page.size(1280, 800);
             page.driver.switchTo().window(hands);
             long seed = 15;
             int made = 0;
@@ -87,8 +88,10 @@ class HandsJourneysTest {
               for (let n = 0; n < 10; n++) {
                 document.querySelector('.notice .btn.quiet')?.click();
                 const before = document.querySelector('.wall').innerHTML;
-                const days = [...document.querySelectorAll('.wall [data-date]')];
-                const what = chance(10);
+                const days = [...document.querySelectorAll(".wall [data-date]:has([data-drag^='lesson:'])")];
+                const open = (label) => !document.querySelector(`[aria-label='${label}']`).disabled;
+                let what = chance(10);
+                if ((what < 4 && !open('Undo')) || (what === 4 && !open('Redo'))) what = 5 + chance(5);
                 if (what < 4) {
                   press(document.body, 'z', { ctrlKey: true });
                 } else if (what === 4) {
@@ -98,20 +101,20 @@ class HandsJourneysTest {
                   day.focus();
                   press(day, ['.', ',', '>', '<', 'p'][what - 5]);
                 }
-                for (let t = 0; t < 60; t++) {
-                  await wait(25);
+                for (let t = 0; t < 160; t++) {
+                  await wait(10);
                   if (document.querySelector('.strip') && !busy()) {
                     press(document.body, 'a');
                     for (let u = 0; u < 200 && document.querySelector('.strip'); u++) {
                       if (document.querySelector('.strip .look') && !busy()) press(document.body, 'x');
-                      await wait(25);
+                      await wait(10);
                     }
                   }
                   if (document.querySelector('.wall').innerHTML !== before || seen()) break;
                 }
                 if (document.querySelector('.wall').innerHTML !== before) made++;
               }
-              await wait(400);
+              await wait(150);
               press(document.body, 'Escape');
               done(made);
             })();

@@ -154,6 +154,7 @@ class JourneysTest {
             page.press("Discard");
             page.gone(".strip");
             assertThat(page.text(day("2026-10-09"))).contains("Pools, riffles, bars");
+            page.click(day("2026-10-09"));
             page.press("Day off…");
             page.type("#off-reason", "Flood warning");
             page.press("See what it does");
@@ -177,7 +178,7 @@ class JourneysTest {
             page.keys("d");
             page.type("#off-reason", "Assembly week");
             page.press("no class");
-            page.press("plan pauses");
+            page.press("lessons wait");
             page.press("nothing due");
             page.seeText(".p-dialog", "Mon 2 Nov to Wed 4 Nov: the plan pauses");
             page.press("See what it does");

@@ -60,10 +60,15 @@ final class Page implements AutoCloseable {
                         .usingAnyFreePort()
                         .build(),
                 options);
+        return new Page(app, driver).size(width, height).dark(dark);
+    }
+
+    /** Sets the size of the window that is looked at, in CSS pixels. */
+    Page size(int width, int height) {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
-        return new Page(app, driver).dark(dark);
+        return this;
     }
 
     /** Sets the theme that the system asks for. */
