@@ -50,7 +50,7 @@ const says = (day: Day) =>
               :title="l.title"
               ><span class="code">{{ l.id }}</span></span
             >
-            <span v-if="d.lessons.some((l) => l.test)" class="tb">test</span>
+            <span v-if="d.lessons.some((l) => l.test && !l.goesOn)" class="tb">test</span>
             <span v-if="!d.off && d.classes && !d.lessons.length" class="soft">free</span>
             <s v-for="id in d.was" :key="id" class="was">{{ id }}</s>
           </div>

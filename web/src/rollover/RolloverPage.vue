@@ -217,6 +217,7 @@ async function roll() {
       </span>
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-else-if="!choices" role="status">Looking up the courses…</p>
     <p v-if="source?.wrong.length" class="problem" role="alert">
       {{ count(source.wrong.length, "cell") }} not understood and passed over:
       {{

@@ -3,6 +3,7 @@ import { computed, ref, watch } from "vue";
 import type { CalendarView } from "../api/client";
 import DateField from "../ui/DateField.vue";
 import { weekdayDay } from "../ui/say";
+import { vSeen } from "../ui/seen";
 import { type Json, clean, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
 
@@ -123,7 +124,7 @@ function dropRestart(day: string) {
         </tr>
       </tbody>
     </table>
-    <form v-if="editing === 'term'" class="form box" @submit.prevent="saveTerm">
+    <form v-if="editing === 'term'" v-seen class="form box" @submit.prevent="saveTerm">
       <label for="term-name">Name</label>
       <input id="term-name" v-model="name" class="field" maxlength="200" />
       <label for="term-first">First day</label>
@@ -147,7 +148,7 @@ function dropRestart(day: string) {
         <button type="submit" class="btn go" :disabled="busy">See what it does</button>
       </div>
     </form>
-    <form v-if="editing === 'letters'" class="form box" @submit.prevent="saveLetters(false)">
+    <form v-if="editing === 'letters'" v-seen class="form box" @submit.prevent="saveLetters(false)">
       <label for="letters">Letters</label>
       <span class="ticks">
         <input id="letters" v-model="letters" class="field" required placeholder="A B C D" />

@@ -2,6 +2,7 @@
 import Dialog from "../ui/Dialog.vue";
 import { nextTick, onMounted, ref, shallowRef, watch } from "vue";
 import { type Schemas, api, ask } from "../api/client";
+import { vSeen } from "../ui/seen";
 import DateField from "../ui/DateField.vue";
 import TimeField from "../ui/TimeField.vue";
 import { clock, count, hourMinute, weekdayDay } from "../ui/say";
@@ -103,7 +104,7 @@ function save(line: Line | null) {
       {{ count(lines.filter((l) => l.number).length, "class takes", "classes take") }} place.
       <button type="button" class="btn" autofocus @click="edit(null)">Add a class</button>
     </p>
-    <form v-if="open === 'new'" class="form box" @submit.prevent="save(null)">
+    <form v-if="open === 'new'" v-seen class="form box" @submit.prevent="save(null)">
       <label for="class-day">Day</label>
       <DateField id="class-day" v-model="day" :term-id="state.termId" />
       <label for="class-time">Starts</label>
@@ -157,7 +158,7 @@ function save(line: Line | null) {
           </tr>
           <tr v-if="open === l.name">
             <td colspan="5">
-              <form class="form box" @submit.prevent="save(l)">
+              <form v-seen class="form box" @submit.prevent="save(l)">
                 <span>Change</span>
                 <span class="ticks" role="radiogroup" aria-label="Which classes">
                   <label><input v-model="reach" type="radio" value="one" /> this class</label>

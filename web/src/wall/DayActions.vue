@@ -3,6 +3,7 @@ import { computed, ref } from "vue";
 import type { Change, Day, WallView } from "../api/client";
 import { weekdayDay } from "../ui/say";
 import Mark from "./Mark.vue";
+import { daysOf } from "./days";
 import { noticeKey } from "./drawn";
 import { injectWall } from "./useWall";
 
@@ -98,9 +99,17 @@ function record(lessons: string[], partly: boolean, finished = false) {
   why.value = "";
 }
 const all = () => open.value.map((l) => l.id);
+/** First and last day of the lessons and units that are chosen, where they are several and over; else the chosen run. */
+const heldRun = computed<[string, string] | null>(() => {
+  const on = daysOf(props.wall).filter((d) =>
+    d.lessons.some((l) => props.picked.has(`lesson:${l.id}`) || props.picked.has(`unit:${l.unit}`)),
+  );
+  const last = on[on.length - 1]?.date ?? "";
+  return on.length > 1 && last <= props.wall.today ? [on[0]!.date, last] : props.run;
+});
 /** Classes up to this day, or those of the chosen days, as they were planned. */
 function upToHere(every: boolean) {
-  const [from, until] = props.run ?? [undefined, props.day.date];
+  const [from, until] = heldRun.value ?? [undefined, props.day.date];
   send({
     kind: "record-held",
     course: here.value.course,
@@ -110,7 +119,7 @@ function upToHere(every: boolean) {
   });
 }
 const heldSays = computed(() =>
-  props.run ? `Taught, ${weekdayDay(props.run[0])} to ${weekdayDay(props.run[1])}` : "Taught up to here",
+  heldRun.value ? `Taught, ${weekdayDay(heldRun.value[0])} to ${weekdayDay(heldRun.value[1])}` : "Taught up to here",
 );
 </script>
 

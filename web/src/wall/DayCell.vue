@@ -150,7 +150,7 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
           is="pin"
         />{{ item.shortName }}</span
       >
-      <span v-if="shows.items.length > shows.fits" class="more" :title="hidden"
+      <span v-if="shows.items.length > shows.fits" class="more" :data-hidden="hidden"
         >+{{ shows.items.length - shows.fits }}</span
       >
       <s v-for="g in shows.goneWork.slice(0, 2)" :key="g.what + g.id" class="was" :title="`${g.title}: ${g.why}`">{{

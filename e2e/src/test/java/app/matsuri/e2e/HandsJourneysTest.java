@@ -114,8 +114,14 @@ class HandsJourneysTest {
                 }
                 if (document.querySelector('.wall').innerHTML !== before) made++;
               }
-              await wait(150);
-              press(document.body, 'Escape');
+              // nothing stays proposed, also what is answered late
+              for (let calm = 0; calm < 12; calm++) {
+                await wait(25);
+                if (document.querySelector('.strip')) {
+                  if (!busy()) press(document.body, 'x');
+                  calm = 0;
+                }
+              }
               done(made);
             })();
             """;

@@ -39,6 +39,9 @@ final class OutlineDraft {
     /** "Unit 3", "Chapter 12: Rivers": the code is U3, C12. */
     private static final Pattern NUMBERED = Pattern.compile("^(\\p{L})\\p{L}*\\.?\\s+(\\d{1,2})\\b");
 
+    private static final Pattern WORD_BY_WORD =
+            Pattern.compile("(?i)^" + KindWords.ANY + "\\s*:|\\(" + KindWords.ANY + "\\)|[,;]\\s*(?:opens|closes)\\b");
+
     private static final Pattern WORK_DUE = Pattern.compile("(?i)^(.*?)[,:;]?\\s*\\b(due\\b.*)$");
 
     private final DueWords due;
@@ -101,6 +104,9 @@ final class OutlineDraft {
     }
 
     boolean workOf(String text, List<String> said) {
+        if (WORD_BY_WORD.matcher(text).find()) {
+            return wordByWord(text, said);
+        }
         Matcher m = WORK_DUE.matcher(text);
         boolean split = m.matches();
         return work(split ? m.group(1) : text, split ? m.group(2) : "", said);
@@ -135,6 +141,27 @@ final class OutlineDraft {
                 line.date(Which.CLOSES),
                 details,
                 Extra.NONE);
+    }
+
+    /** A line that says its kind, or more than one of its dates. */
+    private boolean wordByWord(String text, List<String> said) {
+        OneUnit unit = last();
+        String lesson = unit.at == null ? null : unit.at.id();
+        TypedLine line = TypedLine.read(text, new TypedLine.Place(due.days(), null, lesson, true, due.names()));
+        if (line.wrong().isPresent() || line.title().isEmpty()) {
+            said.add(line.wrong().map(w -> "“" + w.text() + "”: " + w.as()).orElse("Work without a name."));
+            return false;
+        }
+        unit.items.add(newItem(line, lesson));
+        List<String> dates = new ArrayList<>();
+        for (Which which : Which.values()) {
+            if (line.date(which) != null) {
+                dates.add(which.name().toLowerCase(Locale.ROOT) + " " + DueWords.say(line.date(which), lesson));
+            }
+        }
+        said.add(line.title() + ", " + line.kind() + ", "
+                + (dates.isEmpty() ? "no date yet" : String.join(", ", dates)));
+        return true;
     }
 
     OneUnit last() {
