@@ -1,6 +1,6 @@
 import { mount } from "@vue/test-utils";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { defineComponent, h, ref } from "vue";
+import { defineComponent, h, ref, useModel } from "vue";
 import ReadField from "./ReadField.vue";
 import { waitForReading } from "./reading";
 import { useTyped } from "./useTyped";
@@ -75,6 +75,37 @@ describe("a field that the server reads", () => {
     await settle();
     expect(field.value).toBe("30 februry");
     expect(value.value).toBe("2026-10-08");
+  });
+
+  it("shows what was typed when it is left before the answer, also where its value comes from outside", async () => {
+    const outside = ref("2026-10-08");
+    let answer: (v: { value: string; said: string }) => void = () => undefined;
+    const Field = defineComponent({
+      props: { modelValue: { type: String, required: true } },
+      emits: ["update:modelValue"],
+      setup(props) {
+        const model = useModel(props, "modelValue");
+        const typed = useTyped(model, {
+          read: () => new Promise((resolve) => (answer = resolve)),
+          show: (v) => `shown ${v}`,
+          empty: "",
+          emptySays: "",
+        });
+        return () => h(ReadField, { id: "g", typed: typed as never });
+      },
+    });
+    const wrapper = mount(() =>
+      h(Field, { modelValue: outside.value, "onUpdate:modelValue": (v: string) => (outside.value = v) }),
+    );
+    const input = wrapper.find("input");
+    await input.trigger("focus");
+    await input.setValue("3 nov");
+    await input.trigger("blur");
+    answer({ value: "2026-11-03", said: "" });
+    await vi.advanceTimersByTimeAsync(0);
+    await vi.advanceTimersByTimeAsync(0);
+    expect(outside.value).toBe("2026-11-03");
+    expect(input.element.value).toBe("shown 2026-11-03");
   });
 
   it("can be sent at once after what was wrong is typed over", async () => {

@@ -31,6 +31,8 @@ export function useTyped<T>(model: Ref<T>, reader: Reader<T>) {
   let focused = false;
   let entered = false;
   let own: string | undefined;
+  /** The value as it is known here; the model's own is a moment behind what was just set. */
+  let known = model.value;
   let asked = 0;
 
   const key = (value: T) => JSON.stringify(value ?? null);
@@ -42,7 +44,7 @@ export function useTyped<T>(model: Ref<T>, reader: Reader<T>) {
   }
   async function rewrite() {
     const turn = asked;
-    const value = model.value;
+    const value = known;
     const shown = key(value) === key(reader.empty) ? "" : await reader.show(value);
     if (turn === asked && !focused && !wrong.value) text.value = shown;
   }
@@ -51,6 +53,7 @@ export function useTyped<T>(model: Ref<T>, reader: Reader<T>) {
     async (now) => {
       if (key(now) === own) return;
       own = key(now);
+      known = now;
       asked++;
       slow.value = false;
       const empty = own === key(reader.empty);
@@ -72,6 +75,7 @@ export function useTyped<T>(model: Ref<T>, reader: Reader<T>) {
       valid("");
       said.value = found.said;
       own = key(found.value);
+      known = found.value;
       model.value = found.value;
     } catch (e) {
       if (turn === asked) valid((e as Error).message);
@@ -92,6 +96,7 @@ export function useTyped<T>(model: Ref<T>, reader: Reader<T>) {
       if (!wrong.value) {
         said.value = reader.emptySays;
         own = key(reader.empty);
+        known = reader.empty;
         model.value = reader.empty;
       }
       return;
@@ -118,6 +123,7 @@ export function useTyped<T>(model: Ref<T>, reader: Reader<T>) {
   async function take(value: T, as: string) {
     asked++;
     model.value = value;
+    known = value;
     own = key(value);
     valid("");
     said.value = as;

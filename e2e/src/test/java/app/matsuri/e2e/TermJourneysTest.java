@@ -238,11 +238,11 @@ class TermJourneysTest {
             page.press("change the class of Mon 9 Nov");
             page.js("document.querySelector('.box [value=later]').click()");
             page.js(
-                    "const e=document.querySelector('#class-time');e.value='11:00';e.dispatchEvent(new Event('input',{bubbles:true}))");
+                    "const e=document.querySelector('.box #class-time');e.value='11:00';e.dispatchEvent(new Event('input',{bubbles:true}))");
             page.press("See what it does");
             page.seeText(".strip", "Change the classes from Mon 9 Nov on");
             page.press("Apply");
-            page.seeText(".sec", "Mon, Wed, Fri, 11:00 to 11:50");
+            page.seeText(".sec", "Mon, Wed, Fri from Mon 9 Nov, 11:00 to 11:50");
         }
     }
 
