@@ -213,4 +213,19 @@ class OutlineReaderTest {
                 .extracting(Start.Said::part)
                 .contains("last", "course", "weekdays");
     }
+
+    /** Codes that one can tell apart, and lines of work read word by word. */
+    @Test
+    void unitsByNumberAndWorkByWords() {
+        OutlineReader.Reading reading = OutlineReader.read(
+                "Unit 1: Water\n  Rain\n    homework: Test assignment, due next class\n"
+                        + "    Set 1, opens 1 sep, due 8 sep, closes 10 sep\nUnit 2\n  Snow\nUnit 10\n  Ice",
+                new DayWords(LocalDate.of(2026, 8, 31), LocalDate.of(2026, 8, 31), LocalDate.of(2026, 12, 18)));
+        assertThat(reading.units()).extracting(u -> u.code()).containsExactly("WA", "U2", "U10");
+        assertThat(reading.units().get(0).items())
+                .extracting(i -> i.kind() + " " + i.title())
+                .containsExactly("homework Test assignment", "homework Set 1");
+        assertThat(reading.units().get(0).items().get(1).opens()).isNotNull();
+        assertThat(reading.units().get(0).items().get(1).closes()).isNotNull();
+    }
 }
