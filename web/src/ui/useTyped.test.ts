@@ -108,6 +108,18 @@ describe("a field that the server reads", () => {
     expect(input.element.value).toBe("shown 2026-11-03");
   });
 
+  it("is chosen as a whole when it is entered, and when a value comes in while it has the focus", async () => {
+    const { value, field, settle } = form("2026-10-08");
+    await settle();
+    field.focus();
+    expect([field.selectionStart, field.selectionEnd]).toEqual([0, field.value.length]);
+    value.value = "2026-11-03";
+    await settle();
+    await settle();
+    expect(field.value).toBe("shown 2026-11-03");
+    expect([field.selectionStart, field.selectionEnd]).toEqual([0, field.value.length]);
+  });
+
   it("can be sent at once after what was wrong is typed over", async () => {
     const { answers, input, field, settle } = form();
     await input.setValue("soon");

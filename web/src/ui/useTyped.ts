@@ -61,7 +61,12 @@ export function useTyped<T>(model: Ref<T>, reader: Reader<T>) {
       said.value = empty ? reader.emptySays : (reader.says?.(now) ?? "");
       const turn = asked;
       const shown = empty ? "" : await reader.show(now);
-      if (turn === asked) text.value = shown;
+      if (turn !== asked) return;
+      text.value = shown;
+      // what comes into a field that has the focus is chosen as a whole too
+      if (!focused) return;
+      await nextTick();
+      field.value?.select();
     },
     { immediate: true, deep: true },
   );
