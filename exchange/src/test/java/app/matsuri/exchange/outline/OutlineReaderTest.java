@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Unit;
@@ -200,6 +201,32 @@ class OutlineReaderTest {
         assertThat(reading.decisions().courses().get(0).requiredMinutes()).isEqualTo(2250);
         assertThat(Schedule.of(reading.decisions()).sections().get(0).sessions().size())
                 .isEqualTo(44);
+    }
+
+    @Test
+    void aClassThatMeetsInTwoWaysEachDayOfTheWeek() {
+        Start start = new Start(
+                "",
+                "31 aug 2026",
+                "18 dec",
+                List.of("MO", "TU", "WE", "TH", "FR"),
+                "UTC",
+                "",
+                "ERT 9 Earth",
+                "A",
+                "Mon-Fri 9-9:50 Yard 3 https://meet.example/earth; even weeks Thu 15-16:50 Boat shed",
+                "",
+                "",
+                DayOfWeek.SUNDAY);
+        Decisions made = start.read(LocalDate.of(2026, 8, 1)).decisions();
+        var meets = made.courses().get(0).sections().get(0).meets();
+        assertThat(meets)
+                .extracting(m -> m.rule())
+                .containsExactly("FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR", "FREQ=WEEKLY;INTERVAL=2;BYDAY=TH");
+        assertThat(meets.get(0).link()).isEqualTo("https://meet.example/earth");
+        assertThat(meets.get(0).place()).isEqualTo("Yard 3");
+        assertThat(meets.get(1).from()).isEqualTo(LocalDate.of(2026, 9, 7));
+        assertThat(made.term().weekStart()).isEqualTo(DayOfWeek.SUNDAY);
     }
 
     @Test

@@ -64,6 +64,13 @@ class GradeBookHttpTest {
         assertThat(a.path("becomes").asInt()).isZero();
         String earlier = later.replace("2026-10-20", "2026-09-24");
         assertThat(late(earlier).get(0).path("becomes").asInt()).isPositive();
+        // whoever's hand it is, students who become late are never made so at once
+        String moved = "{\"kind\":\"move\",\"course\":\"HYD 210\",\"section\":\"A\",\"items\":[\"set-4\"],"
+                + "\"to\":\"2026-09-29\",\"place\":\"last\"}";
+        JsonNode asked = browser.post("/api/terms/" + term + "/proposals?course=HYD%20210&section=A", moved)
+                .body();
+        assertThat(asked.path("late").get(0).path("becomes").asInt()).isPositive();
+        assertThat(asked.path("quiet").booleanValue()).isFalse();
     }
 
     @Test
