@@ -169,6 +169,9 @@ export function useChanges<V extends { version: number }>(termId: number, source
   let letGo = 0;
   function discard() {
     letGo++;
+    clear();
+  }
+  function clear() {
     proposal.value = null;
     pending.value = null;
     seen.value = true;
@@ -176,7 +179,8 @@ export function useChanges<V extends { version: number }>(termId: number, source
   }
 
   watch(trying, async () => {
-    discard();
+    // what is to be taken over may be asked for already
+    clear();
     await doing(reload);
   });
 
