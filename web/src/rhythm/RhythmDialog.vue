@@ -83,20 +83,26 @@ function setRemind(part: Part, value: string) {
 }
 const filled = (value: object) =>
   Object.fromEntries(Object.entries(value).filter(([, v]) => v !== undefined && v !== "" && v !== null));
-/** How many of its classes are over and left out; it begins behind them. */
-const later = ref(0);
+/** How many of its times are over and left out: it begins behind them, unless one asks for those too. */
+const skip = ref(0);
+const past = ref(false);
 const found = shallowRef<Schemas["RepeatsRead"] | null>(null);
+watch(
+  () => [form.value?.every, form.value?.begin, form.value?.words, form.value?.weekdays?.join()].join("/"),
+  () => (skip.value = 0),
+);
 watch(found, (now) => {
-  // a new one begins with the first class that is not over, unless one asks for those too
-  if (now?.over && !known.value && !asksForPast) later.value += now.over;
+  if (now?.over && !known.value && !past.value) skip.value += now.over;
 });
-let asksForPast = false;
-watch(later, (now) => (asksForPast = now === 0));
+function alsoPast(on: boolean) {
+  past.value = on;
+  skip.value = on ? 0 : (found.value?.over ?? 0);
+}
 const change = computed<Change | null>(() => {
   const now = form.value;
   if (!now?.unit || !now.parts.length) return null;
   const parts = now.parts.map((p) => filled({ ...p, title: p.title || p.kind }));
-  const begin = (now.begin ?? 1) + later.value * (now.every ?? 1);
+  const begin = (now.begin ?? 1) + skip.value * (now.every ?? 1);
   return { kind: "put-rhythm", course, rhythm: { ...filled(now), title: now.title || "Rhythm", begin, parts } };
 });
 async function save() {
@@ -257,12 +263,8 @@ useFirstField(() => form.value, "rhythm-title");
           :change="change"
           @read="found = $event"
         />
-        <label v-if="!known && (found?.over || later > 0)" class="tick"
-          ><input
-            type="checkbox"
-            :checked="later === 0"
-            @change="later = ($event.target as HTMLInputElement).checked ? 0 : (found?.over ?? 0)"
-          />
+        <label v-if="!known && (past || skip > 0)" class="tick"
+          ><input type="checkbox" :checked="past" @change="alsoPast(($event.target as HTMLInputElement).checked)" />
           also for classes that are over</label
         >
       </div>

@@ -81,6 +81,14 @@ class HandsJourneysTest {
             const wait = (ms) => new Promise((r) => setTimeout(r, ms));
             const press = (at, key, more = {}) =>
               at.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }));
+            if (window.asked === undefined) {
+              window.asked = 0;
+              const fetched = window.fetch;
+              window.fetch = (...what) => {
+                window.asked++;
+                return fetched(...what).finally(() => window.asked--);
+              };
+            }
             const busy = () => document.querySelector('.strip .go:disabled') !== null;
             const seen = () => document.querySelector('.notice')?.textContent ?? '';
             (async () => {
@@ -117,6 +125,7 @@ class HandsJourneysTest {
               // nothing stays proposed, also what is answered late
               for (let calm = 0; calm < 12; calm++) {
                 await wait(25);
+                if (window.asked > 0) calm = 0;
                 if (document.querySelector('.strip')) {
                   if (!busy()) press(document.body, 'x');
                   calm = 0;
