@@ -180,10 +180,10 @@ class JourneysTest {
             page.press("no class");
             page.press("lessons wait");
             page.press("nothing due");
-            page.seeText(".p-dialog", "Mon 2 Nov to Wed 4 Nov: the plan pauses");
+            page.seeText(".p-dialog", "Mon 2 Nov to Wed 4 Nov: lessons wait");
             page.press("See what it does");
             page.press("Apply");
-            page.seeText(day("2026-11-02"), "plan pauses");
+            page.seeText(day("2026-11-02"), "lessons wait");
             page.click(day("2026-09-30"));
             page.press("Day off…");
             page.type("#off-reason", "There was no class");
