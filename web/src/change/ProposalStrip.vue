@@ -72,6 +72,12 @@ const second = computed(() =>
       .map((f) => f.sentence),
   ].join(" "),
 );
+/** Dates of several years are told apart by their year. */
+const years = computed(
+  () =>
+    new Set(props.proposal.moves.flatMap((m) => [m.from, m.to]).flatMap((at) => (at ? [at.slice(0, 4)] : []))).size > 1,
+);
+const when = (at: string) => (years.value ? `${moment(at)}, ${at.slice(0, 4)}` : moment(at));
 const groups = computed(() => {
   const by = new Map<string, ProposalView["moves"]>();
   for (const m of props.proposal.moves) {
@@ -158,9 +164,9 @@ const groups = computed(() => {
                 <b v-if="m.what === 'lesson'">{{ m.id }}</b> {{ m.title }}
                 <span v-if="m.what !== 'lesson'" class="soft">{{ m.what }}</span>
               </td>
-              <td>{{ m.from ? moment(m.from) : "no date" }}</td>
+              <td>{{ m.from ? when(m.from) : "no date" }}</td>
               <td>
-                <b>{{ m.to ? moment(m.to) : "no date" }}</b>
+                <b>{{ m.to ? when(m.to) : "no date" }}</b>
               </td>
               <td class="soft">{{ m.why }}</td>
             </tr>
