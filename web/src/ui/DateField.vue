@@ -56,6 +56,8 @@ const chosen = computed(() => {
   const [year, number, day] = date.value.slice(0, 10).split("-").map(Number);
   return year && number && day ? new Date(year, number - 1, day) : null;
 });
+/** The days are pressed, not chosen among: they are no options. */
+const DAYS = { day: { "aria-selected": undefined, "aria-disabled": undefined } };
 function open(event: Event) {
   if (prime.config.locale) prime.config.locale.firstDayOfWeek = me.value?.preferences.weekStart === "SU" ? 0 : 1;
   month.value?.toggle(event);
@@ -93,7 +95,7 @@ async function pick(value: Date) {
       </svg>
     </button>
     <Popover ref="month">
-      <DatePicker inline :model-value="chosen" @update:model-value="(v) => v instanceof Date && pick(v)" />
+      <DatePicker inline :pt="DAYS" :model-value="chosen" @update:model-value="(v) => v instanceof Date && pick(v)" />
     </Popover>
   </ReadField>
 </template>

@@ -24,6 +24,8 @@ export function useTypedLine<N>(
   const said = ref("");
   const refused = ref<{ text: string; why: string }[]>([]);
   let asked = 0;
+  /** What stands in the field was heard as it stands, not as it was while it was typed. */
+  let whole = false;
 
   async function hear() {
     const turn = ++asked;
@@ -33,7 +35,9 @@ export function useTypedLine<N>(
     }
     try {
       const found = await read(text.value, note());
-      if (turn === asked) heard.value = found;
+      if (turn !== asked) return;
+      heard.value = found;
+      whole = true;
     } catch (e) {
       if (turn !== asked) return;
       heard.value = null;
@@ -43,6 +47,7 @@ export function useTypedLine<N>(
   function type(now: string) {
     text.value = now;
     wrong.value = "";
+    whole = false;
     void hear();
   }
   const queue = useQueue<{ text: string; noted: N }>(state.proposal, async (entry) => {
@@ -67,7 +72,7 @@ export function useTypedLine<N>(
   function enter(): boolean {
     const typed = text.value.trim();
     if (!typed) return false;
-    if (wrong.value || heard.value?.wrong) return true;
+    if (whole && heard.value?.wrong) return true;
     asked++;
     text.value = "";
     heard.value = null;
