@@ -32,8 +32,12 @@ export function useQueue<T>(held: Ref<unknown>, save: (entry: T) => Promise<void
     waiting.value = [...waiting.value, entry];
     void run();
   }
-  watch(held, (now) => {
-    if (!now) void run();
-  });
+  watch(
+    held,
+    (now) => {
+      if (!now) void run();
+    },
+    { flush: "sync" },
+  );
   return { waiting, slow, add };
 }

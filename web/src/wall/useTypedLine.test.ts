@@ -73,9 +73,10 @@ describe("a line that becomes a thing", () => {
     }
     expect(typed.waiting.value.map((w) => w.text)).toEqual(["Alpha", "Beta"]);
     proposal.value = null;
-    await new Promise((resolve) => setTimeout(resolve));
-    await answer("Alpha");
-    await answer("Beta");
+    for (let turn = 0; turn < 4; turn++) {
+      await answer("Beta");
+      await answer("Alpha");
+    }
     expect(proposed).toEqual(["Alpha", "Beta"]);
   });
 });
