@@ -127,13 +127,25 @@ describe("the wall by keyboard", () => {
   });
 
   it("goes further when it is pressed again while that is proposed", () => {
-    t.state.proposal.value = {} as ProposalView;
-    t.state.pending.value = { kind: "shift", course: "C", section: "A", lessons: ["L1"], by: 1, in: "sessions" };
     t.press(".");
-    expect(t.proposed).toEqual([{ kind: "shift", course: "C", section: "A", lessons: ["L1"], by: 2, in: "sessions" }]);
+    t.state.proposal.value = {} as ProposalView;
+    t.state.pending.value = t.proposed[0]!;
+    t.press(".");
+    expect(t.proposed[1]).toEqual({ kind: "shift", course: "C", section: "A", lessons: ["L1"], by: 2, in: "sessions" });
     t.press(",");
     t.press(",");
     expect(t.state.discard).toHaveBeenCalled();
+  });
+  it("means another lesson from another day, and follows what is being applied", () => {
+    t.press(".");
+    t.state.proposal.value = {} as ProposalView;
+    t.state.pending.value = t.proposed[0]!;
+    t.context.focus.value = "2026-10-12";
+    t.press(".");
+    expect(t.proposed).toHaveLength(1);
+    t.state.applying.value = true;
+    t.press(".");
+    expect(t.proposed[1]).toMatchObject({ lessons: ["L2"], by: 1 });
   });
   it("fixes the day's lesson on it with one key, and lets it go with the same", () => {
     t.press("p");

@@ -30,6 +30,8 @@ export function useHands(context: HandsContext) {
   let anchor = "";
   /** How far a shift that is proposed was asked to go in the meantime. */
   let shifted: { of: Change; by: number } | null = null;
+  /** The day on which it was asked for: from another day the keys mean another lesson. */
+  let shiftedOn = "";
 
   function go(date: string) {
     focus.value = date;
@@ -76,8 +78,14 @@ export function useHands(context: HandsContext) {
     const { course, section } = state.wall.value!.section;
     // pressed again while it is proposed, it goes so many classes further
     const was = state.pending.value;
-    const more = was?.kind === "shift" && was.in === "sessions" && !!was.onlyThese === only;
-    if (state.proposal.value && !more) return;
+    const applying = state.applying.value;
+    const more =
+      !applying &&
+      shiftedOn === focus.value &&
+      was?.kind === "shift" &&
+      was.in === "sessions" &&
+      !!was.onlyThese === only;
+    if (state.proposal.value && !more && !applying) return;
     // pressed faster than it is answered, it counts from what was asked for last
     const from = more ? (shifted?.of === was ? shifted.by : Number(was.by)) : 0;
     const far = from + by;
@@ -85,6 +93,7 @@ export function useHands(context: HandsContext) {
     if (more) shifted = { of: was, by: far };
     if (more && far === 0) return state.discard();
     if (!of.length) return;
+    shiftedOn = focus.value;
     void state.propose({
       kind: "shift",
       course,
