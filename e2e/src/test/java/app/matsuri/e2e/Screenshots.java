@@ -64,6 +64,7 @@ class Screenshots {
                 page.seeText(".notice", "Flood warning");
                 page.click("[aria-label='Undo']");
                 page.seeText(day("2026-10-09"), "CH2");
+                page.outline();
                 page.drag("[data-drag='item:topic']", day("2026-10-20"));
                 page.press("Apply");
                 page.seeText(day("2026-10-20"), "Topic");
@@ -122,6 +123,7 @@ class Screenshots {
 
     /** Many carried to a day, a thing, a lesson with steps, the Dates table with a change over many rows. */
     private static void layingOut(Page page) throws Exception {
+        page.outline();
         page.choose("[aria-label='Unit']", "CH Channel form");
         page.choose("[aria-label='Kind of work']", "reading");
         page.press("choose these");
