@@ -116,7 +116,7 @@ watch(
       <button v-if="found" type="button" class="btn" @click="weighing = true">What things cost…</button>
       <button type="button" class="btn" @click="emit('done')">Back to the wall</button>
     </div>
-    <p v-if="noWeekStarts" class="offer" style="padding: 0 14px">
+    <p v-if="noWeekStarts" class="offer">
       No unit asks to begin with a week, so there is little to tidy.
       <button type="button" class="btn" @click="beginWeeks">Let every unit begin with a week</button>
     </p>
@@ -218,6 +218,9 @@ watch(
 </template>
 
 <style scoped>
+.offer {
+  padding: 0 14px;
+}
 .repace {
   overflow: auto;
   flex: 1;

@@ -1,5 +1,6 @@
 import { type Ref, type ShallowRef, onBeforeUnmount, onMounted, shallowRef } from "vue";
 import type { Change } from "../api/client";
+import { dayOf } from "./days";
 import { noticeKey } from "./drawn";
 import { type Drop, dropChange } from "./drop";
 import type { WallState } from "./useWall";
@@ -51,13 +52,11 @@ export function useHands(context: HandsContext) {
     return others.length ? others : units;
   }
 
-  function dayOf(date: string) {
-    return state.shown.value?.weeks.flatMap((w) => w.days).find((d) => d.date === date);
-  }
+  const on = (date: string) => (state.shown.value ? dayOf(state.shown.value, date) : undefined);
 
   /** Chooses the day's first lesson, then one after the other of its work and its notices, then nothing. */
   function chooseNext() {
-    const day = dayOf(focus.value);
+    const day = on(focus.value);
     if (!day) return;
     const keys = [
       ...day.lessons.map((l) => `lesson:${l.id}`),
@@ -71,7 +70,7 @@ export function useHands(context: HandsContext) {
   }
 
   function shift(by: number, only: boolean) {
-    const day = dayOf(focus.value);
+    const day = on(focus.value);
     const chosen = things().filter((k) => k.startsWith("lesson:"));
     const first = day?.lessons.find((l) => !l.taught);
     const lessons = chosen.length ? chosen.map((k) => k.slice(7)) : first ? [first.id] : [];
@@ -107,7 +106,7 @@ export function useHands(context: HandsContext) {
 
   /** Fixes what is chosen, else the day's first lesson, on the day that the keys stand on; what is fixed there, it lets go. */
   function fixHere() {
-    const day = dayOf(focus.value);
+    const day = on(focus.value);
     const { course, section } = state.wall.value!.section;
     const item = day?.items.find((i) => !i.course && i.which.startsWith("main-") && picked.value.has(`item:${i.id}`));
     const lesson =
