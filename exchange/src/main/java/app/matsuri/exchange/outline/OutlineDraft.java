@@ -152,6 +152,10 @@ final class OutlineDraft {
             said.add(line.wrong().map(w -> "“" + w.text() + "”: " + w.as()).orElse("Work without a name."));
             return false;
         }
+        if (there(unit, line.title(), lesson)) {
+            said.add(line.title() + " is there already");
+            return true;
+        }
         unit.items.add(newItem(line, lesson));
         List<String> dates = new ArrayList<>();
         for (Which which : Which.values()) {
@@ -272,7 +276,7 @@ final class OutlineDraft {
         }
         OneUnit unit = last();
         String lesson = unit.at == null ? null : unit.at.id();
-        if (unit.was != null && unit.was.items().stream().anyMatch(i -> same(i, name, lesson))) {
+        if (there(unit, name, lesson)) {
             said.add(title + " is there already");
             return true;
         }
@@ -301,6 +305,11 @@ final class OutlineDraft {
         }
         said.add(title + ", " + (rule.isEmpty() ? "no date yet" : "due " + DueWords.say(rule.get(), lesson)));
         return true;
+    }
+
+    /** Whether the course has that work of the lesson already. */
+    private static boolean there(OneUnit unit, String title, String lesson) {
+        return unit.was != null && unit.was.items().stream().anyMatch(i -> same(i, title, lesson));
     }
 
     private static boolean same(Item item, String title, String lesson) {

@@ -255,4 +255,13 @@ class OutlineReaderTest {
         assertThat(reading.units().get(0).items().get(1).opens()).isNotNull();
         assertThat(reading.units().get(0).items().get(1).closes()).isNotNull();
     }
+
+    @Test
+    void workThatSaysItsKindIsNotAddedTwice() {
+        DayWords days = new DayWords(LocalDate.of(2026, 8, 31), LocalDate.of(2026, 8, 31), LocalDate.of(2026, 12, 18));
+        String text = "Water\n  Rain\n    homework: Gauges, due next class";
+        var units = OutlineReader.read(text, days).units();
+        var course = app.matsuri.core.plan.Course.of("C", "C", 50, List.of(), units);
+        assertThat(OutlineReader.read(text, days, course).newItems()).isZero();
+    }
 }
