@@ -2028,6 +2028,7 @@ export interface components {
             course: string;
             lesson?: string | null;
             level: string;
+            section?: string | null;
             text: string;
             unit?: string | null;
             within?: string | null;

@@ -144,6 +144,7 @@ export function useOutline(
             lesson: level === "work" ? now.lesson || undefined : undefined,
             within: level === "work" ? now.within || undefined : undefined,
             before: before({ ...now, level }),
+            section: wall().section.section,
           },
         }),
       );

@@ -73,7 +73,7 @@ public record Closure(
         return from.isBefore(to) || to.equals(LocalTime.MIDNIGHT);
     }
 
-    /** A time at which a part of a day ends, midnight as "24:00". */
+    /** A time at which a part of a day ends, as files write it: midnight as "24:00". */
     public static String said(LocalTime end) {
         return end.equals(LocalTime.MIDNIGHT) ? "24:00" : end.toString();
     }

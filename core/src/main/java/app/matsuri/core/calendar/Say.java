@@ -6,6 +6,7 @@ import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.Locale;
+import java.util.function.Supplier;
 
 /** Days and numbers as sentences say them. */
 public final class Say {
@@ -14,6 +15,8 @@ public final class Say {
     private static final DateTimeFormatter TWELVE = DateTimeFormatter.ofPattern("h:mm", Locale.ENGLISH);
     /** Whether who is answered on this thread reads a clock of 12 hours. */
     private static final ThreadLocal<Boolean> TWELVE_HOURS = ThreadLocal.withInitial(() -> false);
+    /** The term that is spoken of on this thread: days of its years are said without them. */
+    private static final ThreadLocal<Term> ABOUT = new ThreadLocal<>();
 
     private Say() {}
 
@@ -26,6 +29,21 @@ public final class Say {
         }
     }
 
+    /** Says something about a term, in which days of other years than its own are said with their year. */
+    public static <T> T about(Term term, Supplier<T> said) {
+        Term before = ABOUT.get();
+        ABOUT.set(term);
+        try {
+            return said.get();
+        } finally {
+            if (before == null) {
+                ABOUT.remove();
+            } else {
+                ABOUT.set(before);
+            }
+        }
+    }
+
     /** "17:00", or "5:00 pm" for who prefers that. */
     public static String time(LocalTime time) {
         return TWELVE_HOURS.get()
@@ -33,9 +51,18 @@ public final class Say {
                 : time.truncatedTo(ChronoUnit.MINUTES).toString();
     }
 
-    /** "Fri 9 Oct". */
+    /** The time at which a part of a day ends: midnight is the end of the day, "24:00", or "midnight". */
+    public static String end(LocalTime time) {
+        return !time.equals(LocalTime.MIDNIGHT) ? time(time) : TWELVE_HOURS.get() ? "midnight" : "24:00";
+    }
+
+    /** "Fri 9 Oct", or "Sat 9 Oct 2027" where that is no year of the term that is spoken of. */
     public static String day(LocalDate day) {
-        return day.format(DAY);
+        Term term = ABOUT.get();
+        boolean strange = term != null
+                && (day.getYear() < term.first().getYear()
+                        || day.getYear() > term.last().getYear());
+        return day.format(DAY) + (strange ? " " + day.getYear() : "");
     }
 
     /** "Fri 9 Oct, 17:00". */

@@ -1,5 +1,6 @@
 package app.matsuri.core.change;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
@@ -99,8 +100,13 @@ public sealed interface Change
      * @throws Refused when it cannot be made
      */
     static Outcome make(Change change, Decisions before) {
-        Outcome outcome = change.apply(before);
+        Outcome outcome = Say.about(before.term(), () -> change.apply(before));
         return outcome.with(KeepTaught.from(before, outcome.decisions()));
+    }
+
+    /** What a change is, in one sentence, with the year of a day in none of the term's years. */
+    static String said(Change change, Decisions before) {
+        return Say.about(before.term(), () -> change.sentence(before));
     }
 
     /**

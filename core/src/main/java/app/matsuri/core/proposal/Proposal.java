@@ -1,5 +1,6 @@
 package app.matsuri.core.proposal;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.HeldAsPlanned;
 import app.matsuri.core.findings.Finding;
@@ -86,6 +87,10 @@ public record Proposal(
      * @throws app.matsuri.core.change.Refused when it cannot be made
      */
     public static Proposal of(Before base, Change change, boolean seen, boolean held) {
+        return Say.about(base.decisions().term(), () -> said(base, change, seen, held));
+    }
+
+    private static Proposal said(Before base, Change change, boolean seen, boolean held) {
         Decisions before = base.decisions();
         String does = change.sentence(before);
         Schedule old = base.schedule();

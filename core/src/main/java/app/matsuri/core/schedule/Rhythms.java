@@ -4,6 +4,7 @@ import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.session.Session;
 import app.matsuri.core.session.Sessions;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
@@ -18,6 +19,13 @@ public final class Rhythms {
     /** How many classes the rhythm has in the section. */
     public static int count(Rhythm rhythm, SectionSchedule in) {
         return classes(rhythm, in.sessions(), in.placements()).size();
+    }
+
+    /** The days of the section's classes for the rhythm, in order. */
+    public static List<LocalDate> days(Rhythm rhythm, SectionSchedule in) {
+        return classes(rhythm, in.sessions(), in.placements()).stream()
+                .map(i -> in.sessions().get(i).date())
+                .toList();
     }
 
     /** Indices of its classes, in order: those held empty, paused or before the first plan day are none. */

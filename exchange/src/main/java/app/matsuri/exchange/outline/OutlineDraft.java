@@ -152,6 +152,10 @@ final class OutlineDraft {
             said.add(line.wrong().map(w -> "“" + w.text() + "”: " + w.as()).orElse("Work without a name."));
             return false;
         }
+        if (line.repeats()) {
+            said.add("Work that repeats is typed into the outline or a day by itself: “" + text + "”.");
+            return false;
+        }
         if (there(unit, line.title(), lesson)) {
             said.add(line.title() + " is there already");
             return true;

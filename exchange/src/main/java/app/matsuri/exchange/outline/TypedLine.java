@@ -368,7 +368,7 @@ public final class TypedLine {
         if (found.isEmpty()) {
             return false;
         }
-        if (open != null && found.get().end() == null) {
+        if (open != null && repeat == null && found.get().end() == null) {
             dates.computeIfPresent(
                     open, (w, rule) -> DueWords.timed(rule, found.get().start()));
         } else {
@@ -441,8 +441,14 @@ public final class TypedLine {
         if (sort != Sort.WORK) {
             return;
         }
-        if (repeat != null || often > 0) {
-            say("", "work repeats with a rhythm (Add, A rhythm…); in a line only a notice repeats", false);
+        if (repeat != null) {
+            if (!days.isEmpty() || dates.containsKey(Which.DUE)) {
+                say("", "what repeats has no single date: write from and until, and at what time it is due", false);
+            }
+            return;
+        }
+        if (often > 0) {
+            say("", "say on which days: every friday, " + often + " times", false);
         }
         if (days.size() > 1 && (days.size() > 2 || !run || dates.containsKey(Which.DUE))) {
             say("", "write opens, due or closes before each date", false);
@@ -499,18 +505,7 @@ public final class TypedLine {
     public NoticeTime when() {
         LocalDate day = days.isEmpty() ? in.day() : days.get(0).day();
         if (repeat != null) {
-            LocalDate until = dayOf(Which.CLOSES);
-            LocalDate from = dayOf(Which.OPENS);
-            RepeatWords whole = new RepeatWords(
-                    repeat.rule(),
-                    repeat.every(),
-                    repeat.from() == null ? from : repeat.from(),
-                    repeat.until() == null ? until : repeat.until(),
-                    repeat.times() == 0 ? often : repeat.times(),
-                    repeat.start() == null && times != null ? times.start() : repeat.start(),
-                    repeat.start() == null && times != null ? times.minutes() : repeat.minutes(),
-                    place);
-            return NoticeTime.series(whole.from(day == null ? in.days().base() : day));
+            return NoticeTime.series(repeat().from(day == null ? in.days().base() : day));
         }
         DateRule begins = dates.get(Which.OPENS);
         DateRule ends = dates.get(Which.CLOSES);
@@ -541,6 +536,27 @@ public final class TypedLine {
                         : null;
         return NoticeTime.once(
                 false, DateRule.at(day.atTime(first)), last == null ? null : DateRule.at(lastDay.atTime(last)));
+    }
+
+    /** Whether it repeats. */
+    public boolean repeats() {
+        return repeat != null;
+    }
+
+    /** How it repeats, with what other words of the line say about that; null where it does not. */
+    RepeatWords repeat() {
+        if (repeat == null) {
+            return null;
+        }
+        return new RepeatWords(
+                repeat.rule(),
+                repeat.every(),
+                repeat.from() == null ? dayOf(Which.OPENS) : repeat.from(),
+                repeat.until() == null ? dayOf(Which.CLOSES) : repeat.until(),
+                repeat.times() == 0 ? often : repeat.times(),
+                repeat.start() == null && times != null ? times.start() : repeat.start(),
+                repeat.start() == null && times != null ? times.minutes() : repeat.minutes(),
+                place);
     }
 
     private LocalDate dayOf(Which which) {

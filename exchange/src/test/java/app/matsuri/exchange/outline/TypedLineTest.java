@@ -81,12 +81,23 @@ class TypedLineTest {
                 "Quiz 5, opens whenever",
                 "Quiz 5, Mon 9 Oct",
                 "Quiz 5, 8 oct, 9 oct",
-                "Quiz 5, every Tue",
+                "Quiz 5, every Tue, 8 oct",
+                "Quiz 5, every Tue, due 8 oct",
+                "Quiz 5, 5 times",
                 "notice: Hut, every blue moon",
                 "notice: Hut, 25:10"
             })
     void whatIsNotUnderstoodIsSaid(String text) {
         assertThat(read(text).wrong()).isPresent();
+    }
+
+    @Test
+    void workRepeatsToo() {
+        TypedLine line = read("Quiz, every Tue 9:00, 5 times");
+        assertThat(line.wrong()).isEmpty();
+        assertThat(line.repeats()).isTrue();
+        assertThat(line.title()).isEqualTo("Quiz");
+        assertThat(line.date(Which.DUE)).isNull();
     }
 
     @Test

@@ -131,7 +131,7 @@ class CalendarController {
             if (old != null) {
                 ListGiven before = new ListGiven(list.name(), null, old, list.dayFirst());
                 List<Change> changes = DaysOffFile.differences(off(lines(before, term)), off(lines(list, term)), term);
-                changes.forEach(c -> said.add(c.sentence(decisions)));
+                changes.forEach(c -> said.add(Change.said(c, decisions)));
                 differences = changes.isEmpty()
                         ? Map.of()
                         : ChangeJson.write(new Together("Read “" + list.name() + "” again", changes));

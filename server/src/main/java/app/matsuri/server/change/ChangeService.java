@@ -84,10 +84,10 @@ public class ChangeService {
         LocalDateTime now = today.now(before.decisions().term().zone());
         Change change = moment.now(given, before.decisions());
         if (before.beside() != null) {
-            String said = change.sentence(before.decisions());
+            String said = Change.said(change, before.decisions());
             return new Made(whatIfs.append(before, access.stands(by, termId), change), said);
         }
-        String sentence = change.sentence(before.decisions());
+        String sentence = Change.said(change, before.decisions());
         Decisions after = Change.make(change, before.decisions()).decisions();
         Schedule follows = computing.checked(after);
         boolean told = after.courses().stream()

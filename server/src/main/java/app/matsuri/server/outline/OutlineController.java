@@ -55,6 +55,7 @@ class OutlineController {
      * @param lesson id of the lesson that work belongs to; null for none
      * @param within id of the item that work lies in; null for none
      * @param before id of what it stands before, of its own level; null for the end
+     * @param section with whose classes work repeats; null for the first
      */
     record LineTyped(
             String course,
@@ -63,7 +64,8 @@ class OutlineController {
             @Nullable String unit,
             @Nullable String lesson,
             @Nullable String within,
-            @Nullable String before) {}
+            @Nullable String before,
+            @Nullable String section) {}
 
     /** Reads a line word by word; nothing is changed. */
     @PostMapping(path = "/outline/line", consumes = "application/json")
@@ -78,7 +80,11 @@ class OutlineController {
         if (text.isEmpty()) {
             throw OutlineWords.misread("Write what it is called.");
         }
-        return lines.inOutline(course, words.days(stored, locale), text, typed);
+        SectionSchedule in = Schedule.of(stored.decisions()).sections(course.code()).stream()
+                .filter(s -> typed.section() == null || s.section().code().equals(typed.section()))
+                .findFirst()
+                .orElse(null);
+        return lines.inOutline(stored.decisions(), course, in, words.days(stored, locale), text, typed);
     }
 
     /** An item as the plan file writes it, wherever it is or will be. */

@@ -8,6 +8,7 @@ import app.matsuri.core.change.PutDayNote;
 import app.matsuri.core.change.PutItem;
 import app.matsuri.core.change.PutLesson;
 import app.matsuri.core.change.PutNotice;
+import app.matsuri.core.change.PutRhythm;
 import app.matsuri.core.change.PutUnit;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.change.Together;
@@ -19,8 +20,10 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -31,7 +34,9 @@ import app.matsuri.exchange.outline.NoticeLine;
 import app.matsuri.exchange.outline.OutlineReader;
 import app.matsuri.exchange.outline.PlanNames;
 import app.matsuri.exchange.outline.TypedLine;
+import app.matsuri.exchange.outline.WorkRepeats;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -40,8 +45,18 @@ import java.util.Optional;
 /** Makes changes of lines that were typed into the outline or into a day. */
 class TypedLines {
 
-    /** A line of the outline. */
-    LineRead inOutline(Course course, DayWords days, String text, OutlineController.LineTyped typed) {
+    /**
+     * A line of the outline.
+     *
+     * @param in the section that is looked at; null where the course has none
+     */
+    LineRead inOutline(
+            Decisions decisions,
+            Course course,
+            SectionSchedule in,
+            DayWords days,
+            String text,
+            OutlineController.LineTyped typed) {
         TypedLine line =
                 TypedLine.read(text, new TypedLine.Place(days, null, typed.lesson(), true, PlanNames.of(course)));
         if (line.sort() == TypedLine.Sort.NOTICE) {
@@ -68,6 +83,9 @@ class TypedLines {
         }
         Item item = OutlineReader.workLine(line, days, course, unit, typed.lesson());
         item = item.withDetails(item.details().within(typed.within()));
+        if (line.repeats()) {
+            return repeats(decisions, in, line, item, unit, days.base());
+        }
         Change put = new PutItem(course.code(), unit.id(), item);
         if (typed.before() != null) {
             put = new Together(
@@ -111,7 +129,9 @@ class TypedLines {
             case WORK -> {
                 Unit unit = unitOf(follows, day);
                 Item item = OutlineReader.workLine(line, days, course, unit, lesson);
-                yield work(line, item, Optional.of(follows), unit, new PutItem(course.code(), unit.id(), item));
+                yield line.repeats()
+                        ? repeats(decisions, follows, line, item, unit, day)
+                        : work(line, item, Optional.of(follows), unit, new PutItem(course.code(), unit.id(), item));
             }
         };
     }
@@ -201,6 +221,39 @@ class TypedLines {
         String what = "“" + item.title() + "”, " + item.kind() + ": "
                 + (said.isEmpty() ? "no date yet" : String.join(", ", said));
         return new LineRead(what, "item:" + item.id(), parts(line), null, ChangeJson.write(put));
+    }
+
+    /** Work that comes again with classes: every one of its dates is said before it is added. */
+    private static LineRead repeats(
+            Decisions decisions, SectionSchedule in, TypedLine line, Item item, Unit unit, LocalDate from) {
+        if (line.wrong().isPresent() || item.title().isEmpty()) {
+            return work(line, item, Optional.empty(), unit, null);
+        }
+        if (in == null) {
+            return refused(line, "Work repeats with classes, and the course has no section yet.");
+        }
+        try {
+            Rhythm rhythm = WorkRepeats.of(line, item.withLesson(null), unit, in, from);
+            Change put = new PutRhythm(in.course().code(), rhythm);
+            SectionSchedule after = Schedule.of(put.apply(decisions).decisions())
+                    .section(in.course().code(), in.section().code())
+                    .orElseThrow();
+            List<LocalDateTime> due = new ArrayList<>();
+            Rhythm now = after.course().rhythm(rhythm.id()).orElseThrow();
+            Rhythm.Part part = now.parts().get(0);
+            for (int n = 1; n <= now.comes(); n++) {
+                ItemDates dates = after.byItem().get(now.itemId(part, n));
+                if (dates != null && dates.main() != null) {
+                    due.add(dates.main());
+                }
+            }
+            String said = "“" + item.title() + "”, " + item.kind() + ", with "
+                    + Say.classes(due.size()) + ": due "
+                    + String.join("; ", due.stream().map(Say::moment).toList());
+            return new LineRead(said, "item:" + now.itemId(part, 1), parts(line), null, ChangeJson.write(put));
+        } catch (IllegalArgumentException | Refused e) {
+            return refused(line, e.getMessage());
+        }
     }
 
     private static String wrong(TypedLine line) {

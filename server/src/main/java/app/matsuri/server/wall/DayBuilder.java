@@ -328,7 +328,7 @@ final class DayBuilder {
             if (here && closure.wholeDay()) {
                 off = off == null || closure.noClass() && !off.noClass() ? closure : off;
             } else if (here) {
-                notes.add(closure.reason() + " from " + Say.time(closure.from()) + " to " + Closure.said(closure.to()));
+                notes.add(closure.reason() + " from " + Say.time(closure.from()) + " to " + Say.end(closure.to()));
             }
         }
         follows.sessions().lost().stream()

@@ -175,7 +175,7 @@ public class WhatIfs {
                     "The what-if no longer follows the plan",
                     as.beside().broken() + " Undo that step first. Nothing was stored.");
         }
-        String sentence = change.sentence(as.decisions());
+        String sentence = Change.said(change, as.decisions());
         Change.make(change, as.decisions());
         WhatIf whatIf = find(as.termId(), as.beside().id());
         List<WhatIfStep> all = all(whatIf);

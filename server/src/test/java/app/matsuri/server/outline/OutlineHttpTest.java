@@ -152,6 +152,39 @@ class OutlineHttpTest extends DemoTest {
         assertThat(browser.plan(term)).doesNotContain("Hut open on Mondays");
     }
 
+    /** Work that repeats is one thing that follows its classes; the autumn break takes Monday 12 October. */
+    @Test
+    void workThatRepeatsInALineIsARhythmWithEveryDateSaid() throws Exception {
+        JsonNode read = line("work", "quiz: Names, every Mon and Fri 9:30, until 26 oct", "unit", "CH", "section", "A")
+                .body();
+        assertThat(read.path("said").stringValue())
+                .isEqualTo("“Names”, quiz, with 5 classes: due Fri 9 Oct, 09:30; Fri 16 Oct, 09:30; Mon 19 Oct, 09:30;"
+                        + " Fri 23 Oct, 09:30; Mon 26 Oct, 09:30");
+        assertThat(browser.change(term, 1, read.path("change").toString()).status())
+                .isEqualTo(200);
+        assertThat(browser.plan(term)).contains("\"rhythm\"").contains("Names");
+
+        JsonNode typed = day("2026-10-14", "Warm-up quiz, weekdays, 3 times").body();
+        assertThat(typed.path("said").stringValue())
+                .isEqualTo("“Warm-up quiz”, quiz, with 3 classes: due Wed 14 Oct, 10:00; Fri 16 Oct, 10:00;"
+                        + " Mon 19 Oct, 10:00");
+        assertThat(day("2026-10-14", "quiz: Names, every sunday")
+                        .body()
+                        .path("wrong")
+                        .stringValue())
+                .contains("section A has none then");
+        assertThat(day("2026-10-14", "quiz: Names, every second week")
+                        .body()
+                        .path("wrong")
+                        .stringValue())
+                .contains("A rhythm…");
+        assertThat(day("2026-10-14", "quiz: Names, 5 times")
+                        .body()
+                        .path("wrong")
+                        .stringValue())
+                .contains("every friday, 5 times");
+    }
+
     private Browser.Answer day(String date, String text) throws Exception {
         return browser.post(
                 at + "/outline/day", json(Map.of("course", "HYD 210", "section", "A", "date", date, "text", text)));
