@@ -20,6 +20,7 @@ const bulk = reactive<Bulk>({
   time: "23:59",
   weekday: "FR",
   snap: "on-or-after",
+  at: "",
   toClass: "next",
 });
 const text = reactive<Record<Which, string>>({ opens: "", due: "", closes: "" });
@@ -173,6 +174,13 @@ function section(event: Event) {
             <option value="on-or-after">on it or after</option>
             <option value="on-or-before">on it or before</option>
           </select>
+          <TimeField
+            id="bulk-at"
+            v-model="bulk.at"
+            :term-id="state.termId"
+            label="Time on that weekday"
+            empty="its own time"
+          />
         </template>
         <select v-if="bulk.how === 'class'" v-model="bulk.toClass" class="field" aria-label="Which class">
           <option value="next">that day’s or the next</option>

@@ -33,40 +33,45 @@ export interface Bulk {
   time: string;
   weekday: string;
   snap: "on-or-after" | "on-or-before";
+  /** The time on that weekday; empty where each keeps its own. */
+  at: string;
   toClass: "next" | "previous";
 }
 
 /** The change that a bulk asks for; one part for each course that has chosen rows. */
 export function bulkChange(bulk: Bulk, rows: readonly DatesRow[]): Change {
   const courses = [...new Set(rows.map((r) => r.course))];
-  const changes = courses.map((course) => ({
-    kind: "redate",
-    course,
-    items: rows.filter((r) => r.course === course).map((r) => r.id),
-    ...(bulk.sections.length ? { sections: bulk.sections } : {}),
-    dates: bulk.dates,
-    ...action(bulk),
-  }));
+  const changes = courses.flatMap((course) =>
+    actions(bulk).map((action) => ({
+      kind: "redate",
+      course,
+      items: rows.filter((r) => r.course === course).map((r) => r.id),
+      ...(bulk.sections.length ? { sections: bulk.sections } : {}),
+      dates: bulk.dates,
+      ...action,
+    })),
+  );
   return changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };
 }
 
-function action(bulk: Bulk): Record<string, unknown> {
+/** What is done, one after the other. */
+function actions(bulk: Bulk): Record<string, unknown>[] {
   switch (bulk.how) {
     case "later":
-      return { by: bulk.by, in: bulk.unit };
+      return [{ by: bulk.by, in: bulk.unit }];
     case "earlier":
-      return { by: -bulk.by, in: bulk.unit };
+      return [{ by: -bulk.by, in: bulk.unit }];
     case "time":
-      return { time: bulk.time };
+      return [{ time: bulk.time }];
     case "weekday":
-      return { snapTo: bulk.weekday, snap: bulk.snap };
+      return [{ snapTo: bulk.weekday, snap: bulk.snap }, ...(bulk.at ? [{ time: bulk.at }] : [])];
     case "class":
-      return { toClass: bulk.toClass };
+      return [{ toClass: bulk.toClass }];
     case "clear":
-      return { clear: true };
+      return [{ clear: true }];
     case "fix":
-      return { fix: true };
+      return [{ fix: true }];
     default:
-      return { follow: true };
+      return [{ follow: true }];
   }
 }

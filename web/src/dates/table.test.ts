@@ -144,6 +144,7 @@ describe("one change over many rows", () => {
     time: "17:00",
     weekday: "FR",
     snap: "on-or-before" as const,
+    at: "",
     toClass: "next" as const,
   };
   it("is one change for a course, and one part for each of several", () => {
@@ -170,5 +171,11 @@ describe("one change over many rows", () => {
     ["later", { by: 2, in: "teaching-days" }],
   ] as const)("%s", (how, says) => {
     expect(bulkChange({ ...bulk, how }, [row("a", NONE)])).toMatchObject(says);
+  });
+  it("goes to a weekday and to a time of it in one", () => {
+    expect(bulkChange({ ...bulk, how: "weekday", at: "08:00" }, [row("a", NONE)])).toMatchObject({
+      kind: "together",
+      changes: [{ snapTo: "FR" }, { time: "08:00" }],
+    });
   });
 });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { onMounted, useTemplateRef } from "vue";
 import { useRoute } from "vue-router";
 
 /** The views of a term, in the order in which the work is done. The section that is looked at goes along. */
@@ -17,10 +18,17 @@ const views = [
   { path: "look-back", name: "Look back" },
   { path: "history", name: "History" },
 ] as const;
+const nav = useTemplateRef<HTMLElement>("nav");
+/** In a narrow window the names run on to the side: the one that is looked at is in sight. */
+onMounted(() => {
+  const now = nav.value?.querySelector<HTMLElement>("[aria-current]");
+  if (nav.value && now)
+    nav.value.scrollLeft = now.offsetLeft - nav.value.offsetLeft - (nav.value.clientWidth - now.offsetWidth) / 2;
+});
 </script>
 
 <template>
-  <nav aria-label="Views">
+  <nav ref="nav" aria-label="Views">
     <RouterLink
       v-for="view in views"
       :key="view.path"

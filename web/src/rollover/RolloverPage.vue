@@ -245,6 +245,7 @@ async function roll() {
         @leave="rollover.leave"
       />
     </template>
+    <p v-else-if="ready && !view && !problem" class="soft empty" role="status">Working out every date…</p>
     <p v-else-if="!ready && choices" class="soft empty">
       {{
         choices.courses.length

@@ -1,5 +1,6 @@
-import { type Ref, type ShallowRef, onBeforeUnmount, onMounted, shallowRef } from "vue";
+import { type Ref, type ShallowRef, shallowRef } from "vue";
 import type { Change } from "../api/client";
+import { useStepKeys } from "../change/useStepKeys";
 import { dayOf } from "./days";
 import { noticeKey } from "./drawn";
 import { type Drop, dropChange } from "./drop";
@@ -205,30 +206,20 @@ export function useHands(context: HandsContext) {
     dialog.value = which;
   }
 
-  /** Keys that hold anywhere on the page but in a field. */
-  function anywhere(event: KeyboardEvent) {
-    const at = event.target as HTMLElement;
-    const typing = at.closest("input, select, textarea, [role=dialog]") !== null;
-    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z" && !typing) {
-      event.preventDefault();
-      void (event.shiftKey ? state.redo() : state.undo());
-    } else if (event.key === "Escape" && !typing) {
+  /** Further keys that hold anywhere on the page but in a field. */
+  useStepKeys(state, (event) => {
+    if (event.key === "Escape") {
       if (carrying.value) carrying.value = null;
       else if (run.value) run.value = null;
       else if (opened.value && !state.proposal.value) opened.value = "";
-    } else if (!typing && !event.ctrlKey && !event.metaKey && !event.altKey) {
+    } else if (!event.ctrlKey && !event.metaKey && !event.altKey) {
       if (event.key === "/") context.find();
       else if (event.key === "?") dialog.value = "keys";
       else if (event.key.toLowerCase() === "w") context.wide.value = !context.wide.value;
-      else if (event.key.toLowerCase() === "a" && state.proposal.value) void state.apply();
-      else if (event.key.toLowerCase() === "x" && state.proposal.value) state.discard();
       else return;
       event.preventDefault();
     }
-  }
-
-  onMounted(() => document.addEventListener("keydown", anywhere));
-  onBeforeUnmount(() => document.removeEventListener("keydown", anywhere));
+  });
 
   return { carrying, extend, key };
 }

@@ -24,10 +24,12 @@ import java.util.List;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A crash at any moment leaves the last complete step: the real process is killed during writes and compared. */
+@Order(1)
 class KillTest {
 
     private static final int KILLS = 20;

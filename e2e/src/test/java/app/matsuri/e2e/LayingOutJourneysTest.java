@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
@@ -13,6 +14,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.interactions.Actions;
 
 /** Laying out units, lessons and dated work, many at a time: the outline, days, things and the Dates table. */
+@Order(6)
 class LayingOutJourneysTest {
 
     private static final String TOLVANEN = "I. Tolvanen";

@@ -3,15 +3,19 @@ package app.matsuri.e2e;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.function.Consumer;
 import org.openqa.selenium.By;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.WindowType;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
@@ -21,6 +25,13 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** A browser window on the application, with what a person does in it. */
 final class Page implements AutoCloseable {
+
+    /** Browsers that nobody looks through at the moment, with nothing kept in them. */
+    private static final Deque<ChromeDriver> FREE = new ConcurrentLinkedDeque<>();
+
+    static {
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> FREE.forEach(ChromeDriver::quit)));
+    }
 
     final ChromeDriver driver;
     private final App app;
@@ -36,6 +47,13 @@ final class Page implements AutoCloseable {
 
     /** A window of the given size, in CSS pixels; with a finger instead of a mouse below 800. */
     static Page open(App app, int width, int height, boolean dark) throws Exception {
+        ChromeDriver free = FREE.poll();
+        return new Page(app, free == null ? browser() : free)
+                .size(width, height)
+                .dark(dark);
+    }
+
+    private static ChromeDriver browser() throws Exception {
         Path profile = Files.createTempDirectory("matsuri-browser");
         ChromeOptions options = new ChromeOptions();
         options.setBinary("/usr/bin/chromium");
@@ -54,13 +72,12 @@ final class Page implements AutoCloseable {
                 "--hide-scrollbars",
                 "--window-size=1400,1000",
                 "--user-data-dir=" + profile);
-        ChromeDriver driver = new ChromeDriver(
+        return new ChromeDriver(
                 new ChromeDriverService.Builder()
                         .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
                         .usingAnyFreePort()
                         .build(),
                 options);
-        return new Page(app, driver).size(width, height).dark(dark);
     }
 
     /** Sets the size of the window that is looked at, in CSS pixels. */
@@ -318,8 +335,24 @@ final class Page implements AutoCloseable {
         Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
     }
 
+    /** Gives the browser back as a new one: another tab, no cookies, nothing stored. */
     @Override
     public void close() {
-        driver.quit();
+        try {
+            String fresh = driver.switchTo().newWindow(WindowType.TAB).getWindowHandle();
+            for (String tab : driver.getWindowHandles()) {
+                if (!tab.equals(fresh)) {
+                    driver.switchTo().window(tab).close();
+                }
+            }
+            driver.switchTo().window(fresh);
+            driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
+            driver.executeCdpCommand(
+                    "Storage.clearDataForOrigin", Map.of("origin", app.url(""), "storageTypes", "all"));
+            driver.manage().timeouts().scriptTimeout(Duration.ofSeconds(30));
+            FREE.add(driver);
+        } catch (WebDriverException e) {
+            driver.quit(); // it is in no state to be used again
+        }
     }
 }

@@ -3,6 +3,7 @@ package app.matsuri.e2e;
 import static app.matsuri.e2e.Page.day;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -10,6 +11,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 
 /** What is typed is what is saved, however slow the server answers; what is not understood never is. */
+@Order(5)
 class TypingJourneysTest {
 
     private static Page demo() throws Exception {
