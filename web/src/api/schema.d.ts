@@ -2587,13 +2587,13 @@ export interface components {
                 [key: string]: string;
             };
         };
+        RuleInWords: {
+            said: string;
+        };
         RuleRead: {
             rule: {
                 [key: string]: unknown;
             };
-            said: string;
-        };
-        RuleSaid: {
             said: string;
         };
         Said: {
@@ -4962,7 +4962,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RuleSaid"];
+                    "application/json": components["schemas"]["RuleInWords"];
                 };
             };
         };

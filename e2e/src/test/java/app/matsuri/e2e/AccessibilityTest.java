@@ -33,9 +33,12 @@ class AccessibilityTest {
                         .analyze(page.driver));
     }
 
-    /** The views have no frames, so that none is looked into from a window of its own. */
+    /**
+     * The views have no frames, so that none is looked into from a window of its own. Of a long wall the first twelve weeks are
+     * looked at: those behind them are drawn alike.
+     */
     private static AxeBuilder axe() {
-        return new AxeBuilder().setLegacyMode(true);
+        return new AxeBuilder().setLegacyMode(true).exclude(".wall [role=row]:nth-child(n + 14)");
     }
 
     private static void sound(String view, Results results) {

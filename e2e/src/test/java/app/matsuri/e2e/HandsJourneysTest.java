@@ -3,7 +3,6 @@ package app.matsuri.e2e;
 import static app.matsuri.e2e.Page.day;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -49,7 +48,6 @@ class HandsJourneysTest {
     @Test
     void fiveHundredChangesAndUndosLeaveTheWallAsItIs() throws Exception {
         try (Page page = demo()) {
-            page.driver.manage().timeouts().scriptTimeout(Duration.ofSeconds(60));
             String address = page.driver.getCurrentUrl();
             String hands = page.driver.getWindowHandle();
             page.driver.switchTo().newWindow(WindowType.TAB);

@@ -349,7 +349,6 @@ final class Page implements AutoCloseable {
             driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
             driver.executeCdpCommand(
                     "Storage.clearDataForOrigin", Map.of("origin", app.url(""), "storageTypes", "all"));
-            driver.manage().timeouts().scriptTimeout(Duration.ofSeconds(30));
             FREE.add(driver);
         } catch (WebDriverException e) {
             driver.quit(); // it is in no state to be used again

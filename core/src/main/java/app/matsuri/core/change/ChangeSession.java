@@ -21,12 +21,21 @@ public record ChangeSession(String course, String section, SessionChange change)
     @Override
     public String sentence(Decisions before) {
         String where = Find.in(course, section);
-        if (change instanceof SessionChange.Cancel cancel) {
-            return "Cancel the class of " + Say.moment(cancel.session()) + where;
-        }
-        if (change instanceof SessionChange.Move move) {
-            return "Move the class of " + Say.moment(move.session()) + " to " + Say.moment(move.to()) + where;
-        }
-        return "Add a class on " + Say.moment(((SessionChange.Add) change).at()) + where;
+        return change.on(new SessionChange.Cases<>() {
+            @Override
+            public String cancel(SessionChange.Cancel cancel) {
+                return "Cancel the class of " + Say.moment(cancel.session()) + where;
+            }
+
+            @Override
+            public String move(SessionChange.Move move) {
+                return "Move the class of " + Say.moment(move.session()) + " to " + Say.moment(move.to()) + where;
+            }
+
+            @Override
+            public String add(SessionChange.Add add) {
+                return "Add a class on " + Say.moment(add.at()) + where;
+            }
+        });
     }
 }

@@ -80,10 +80,9 @@ final class Gone {
         if (rule == null) {
             return false;
         }
-        Anchor anchor = rule.anchor();
-        return anchor instanceof Anchor.WithLesson with && lessons.contains(with.lesson())
-                || anchor instanceof Anchor.WithUnit in && units.contains(in.unit())
-                || anchor instanceof Anchor.OfItem of && items.contains(of.item());
+        return rule.names(Anchor.Sort.LESSON, lessons::contains)
+                || rule.names(Anchor.Sort.UNIT, units::contains)
+                || rule.names(Anchor.Sort.ITEM, items::contains);
     }
 
     private static DateRule at(LocalDateTime moment) {

@@ -295,9 +295,9 @@ public record Move(
             for (Which other : Which.values()) {
                 if (other != moved
                         && dates.rule(other) != null
-                        && dates.rule(other).anchor() instanceof Anchor.Fixed at) {
+                        && dates.rule(other).fixed()) {
                     DateRule kept = dates.rule(other);
-                    rules.put(other, kept.from(new Anchor.Fixed(at.at().plusDays(distance)), kept.plus()));
+                    rules.put(other, kept.from(new Anchor.Fixed(kept.typed().plusDays(distance)), kept.plus()));
                 }
             }
         }

@@ -1,7 +1,6 @@
 package app.matsuri.core.change;
 
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Notice;
@@ -73,7 +72,7 @@ public record MoveNotice(String course, String section, String notice, LocalDate
         DateRule ends = when.ends();
         if (ends != null && ends.plain() && found.resolved()) {
             long days = ChronoUnit.DAYS.between(found.begins().toLocalDate(), to);
-            ends = DateRule.at(((Anchor.Fixed) ends.anchor()).at().plusDays(days));
+            ends = DateRule.at(ends.typed().plusDays(days));
         }
         return NoticeTime.once(when.allDay(), DateRule.at(begins), ends);
     }

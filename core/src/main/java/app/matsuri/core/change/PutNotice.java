@@ -41,10 +41,7 @@ public record PutNotice(String course, Notice notice) implements Change {
                 && time.ends() != null
                 && time.begins().plain()
                 && time.ends().plain();
-        if (fixed
-                && ((Anchor.Fixed) time.ends().anchor())
-                        .at()
-                        .isBefore(((Anchor.Fixed) time.begins().anchor()).at())) {
+        if (fixed && time.ends().typed().isBefore(time.begins().typed())) {
             throw new Refused("“" + notice.title() + "” ends before it begins. Give a later end.");
         }
     }
@@ -62,8 +59,8 @@ public record PutNotice(String course, Notice notice) implements Change {
     }
 
     private void item(Decisions before, DateRule rule) {
-        if (rule != null && rule.anchor() instanceof Anchor.OfItem of) {
-            Find.item(before, course, of.item());
+        if (rule != null) {
+            rule.anchor().named(Anchor.Sort.ITEM).ifPresent(id -> Find.item(before, course, id));
         }
     }
 

@@ -29,8 +29,38 @@ public record Redate(String course, List<String> items, List<String> sections, S
         /** What it does, behind "the due date of 3 things". */
         String said();
 
+        /** What the case of this kind answers. */
+        <T> T on(Cases<T> cases);
+
+        /** Whether it writes the dates down as they are, so that they are the same in no section but that one. */
+        default boolean fixes() {
+            return false;
+        }
+
+        /** One answer for each. */
+        interface Cases<T> {
+            T clear(Clear clear);
+
+            T by(By by);
+
+            T at(At at);
+
+            T snap(SnapTo snap);
+
+            T toClass(ToClass to);
+
+            T fix(Fix fix);
+
+            T follow(Follow follow);
+        }
+
         /** The date goes. */
         record Clear() implements How {
+            @Override
+            public <T> T on(Cases<T> cases) {
+                return cases.clear(this);
+            }
+
             @Override
             public String said() {
                 return "Take away";
@@ -42,6 +72,11 @@ public record Redate(String course, List<String> items, List<String> sections, S
          * day off on to the next day that teaches.
          */
         record By(int n, Offset.Unit unit) implements How {
+            @Override
+            public <T> T on(Cases<T> cases) {
+                return cases.by(this);
+            }
+
             @Override
             public String said() {
                 int much = Math.abs(n);
@@ -56,6 +91,11 @@ public record Redate(String course, List<String> items, List<String> sections, S
         /** Another time of the same day. */
         record At(LocalTime time) implements How {
             @Override
+            public <T> T on(Cases<T> cases) {
+                return cases.at(this);
+            }
+
+            @Override
             public String said() {
                 return "Set to " + time + ":";
             }
@@ -63,6 +103,11 @@ public record Redate(String course, List<String> items, List<String> sections, S
 
         /** On to a weekday: on or before it, else on or after. */
         record SnapTo(DayOfWeek weekday, boolean before) implements How {
+            @Override
+            public <T> T on(Cases<T> cases) {
+                return cases.snap(this);
+            }
+
             @Override
             public String said() {
                 return "Move to the " + weekday.getDisplayName(TextStyle.FULL, Locale.ENGLISH)
@@ -73,6 +118,11 @@ public record Redate(String course, List<String> items, List<String> sections, S
         /** To the start of a class: that day's, else the last one before, or the next. It moves with its lesson. */
         record ToClass(boolean before) implements How {
             @Override
+            public <T> T on(Cases<T> cases) {
+                return cases.toClass(this);
+            }
+
+            @Override
             public String said() {
                 return "Move to the " + (before ? "last class until" : "next class from");
             }
@@ -81,6 +131,16 @@ public record Redate(String course, List<String> items, List<String> sections, S
         /** The date as it is now, typed by hand. */
         record Fix() implements How {
             @Override
+            public boolean fixes() {
+                return true;
+            }
+
+            @Override
+            public <T> T on(Cases<T> cases) {
+                return cases.fix(this);
+            }
+
+            @Override
             public String said() {
                 return "Fix";
             }
@@ -88,6 +148,11 @@ public record Redate(String course, List<String> items, List<String> sections, S
 
         /** The date as it is now, by a rule that hangs on a lesson: the item's own, else the last one until then. */
         record Follow() implements How {
+            @Override
+            public <T> T on(Cases<T> cases) {
+                return cases.follow(this);
+            }
+
             @Override
             public String said() {
                 return "Let a lesson carry";
@@ -127,11 +192,7 @@ public record Redate(String course, List<String> items, List<String> sections, S
     /** The rule that a date has after it was set by hand to that of another time of day. */
     static DateRule at(DateRule rule, LocalTime time) {
         return rule.plain()
-                ? DateRule.at(((app.matsuri.core.plan.Anchor.Fixed) rule.anchor())
-                                .at()
-                                .toLocalDate()
-                                .atTime(time))
-                        .onDayOff(rule.onDayOff())
+                ? DateRule.at(rule.typed().toLocalDate().atTime(time)).onDayOff(rule.onDayOff())
                 : rule.at(time);
     }
 }

@@ -128,8 +128,7 @@ final class Redating {
             Optional<Adjustment> adjustment = section.adjustment(item.id());
             owns.removeIf(
                     which -> !adjustment.map(a -> a.dates().containsKey(which)).orElse(false)
-                            && !(redate.how() instanceof How.Fix
-                                    && differs(first, views.get(section.code()), item, which)));
+                            && !(redate.how().fixes() && differs(first, views.get(section.code()), item, which)));
             now = own(now, item, section, owns);
         }
         return now;
@@ -181,33 +180,53 @@ final class Redating {
 
     /** The rule after the change; empty for no date, null where it stays as it is. */
     private Optional<DateRule> next(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
-        if (redate.how() instanceof How.Clear) {
-            if (item.kind().equals(NoticeAsItem.KIND) && which == Which.OPENS) {
-                notes.add("“" + item.title() + "” keeps its beginning: a notice has one.");
-                return null;
+        return redate.how().on(new How.Cases<>() {
+            @Override
+            public Optional<DateRule> clear(How.Clear clear) {
+                if (item.kind().equals(NoticeAsItem.KIND) && which == Which.OPENS) {
+                    notes.add("“" + item.title() + "” keeps its beginning: a notice has one.");
+                    return null;
+                }
+                return Optional.empty();
             }
-            return Optional.empty();
-        }
-        if (redate.how() instanceof How.By by) {
-            return by(rule, by, item, which, view);
-        }
-        if (redate.how() instanceof How.At at) {
-            return Optional.of(Redate.at(rule, at.time()));
-        }
-        if (redate.how() instanceof How.SnapTo snap) {
-            return Optional.of(snapped(rule, snap));
-        }
-        if (!now.resolved()) {
-            notes.add("“" + item.title() + "” has no date to go by: " + now.why() + ".");
-            return null;
-        }
-        if (redate.how() instanceof How.ToClass to) {
-            return toClass(now, to, item, view);
-        }
-        if (redate.how() instanceof How.Fix) {
-            return rule.plain() ? null : Optional.of(DateRule.at(now.at()));
-        }
-        return follow(rule, now, which, item, view);
+
+            @Override
+            public Optional<DateRule> by(How.By by) {
+                return Redating.this.by(rule, by, item, which, view);
+            }
+
+            @Override
+            public Optional<DateRule> at(How.At at) {
+                return Optional.of(Redate.at(rule, at.time()));
+            }
+
+            @Override
+            public Optional<DateRule> snap(How.SnapTo snap) {
+                return Optional.of(snapped(rule, snap));
+            }
+
+            @Override
+            public Optional<DateRule> toClass(How.ToClass to) {
+                return resolved() ? Redating.this.toClass(now, to, item, view) : null;
+            }
+
+            @Override
+            public Optional<DateRule> fix(How.Fix fix) {
+                return resolved() && !rule.plain() ? Optional.of(DateRule.at(now.at())) : null;
+            }
+
+            @Override
+            public Optional<DateRule> follow(How.Follow follow) {
+                return resolved() ? Redating.this.follow(rule, now, which, item, view) : null;
+            }
+
+            private boolean resolved() {
+                if (!now.resolved()) {
+                    notes.add("“" + item.title() + "” has no date to go by: " + now.why() + ".");
+                }
+                return now.resolved();
+            }
+        });
     }
 
     private Optional<DateRule> by(DateRule rule, How.By by, Item item, Which which, SectionSchedule view) {
@@ -215,7 +234,7 @@ final class Redating {
             return null;
         }
         if (rule.plain()) {
-            LocalDateTime at = ((Anchor.Fixed) rule.anchor()).at();
+            LocalDateTime at = rule.typed();
             return later(at, by, item, view)
                     .map(to -> Optional.of(rule.from(new Anchor.Fixed(to), Offset.NONE)))
                     .orElse(null);
@@ -232,11 +251,9 @@ final class Redating {
 
     /** Whether it hangs on a date that moves too. */
     private boolean comesAlong(Anchor anchor) {
-        if (anchor instanceof Anchor.OfItem of) {
-            return redate.items().contains(of.item()) && redate.dates().contains(of.which());
-        }
-        return anchor instanceof Anchor.OwnDate own && redate.dates().contains(own.which())
-                || anchor instanceof Anchor.OwnBeginning && redate.dates().contains(Which.OPENS);
+        boolean moves = anchor.date().filter(redate.dates()::contains).isPresent();
+        return moves
+                && anchor.named(Anchor.Sort.ITEM).map(redate.items()::contains).orElse(true);
     }
 
     /** Both distances as one; null where they cannot be added. */
@@ -301,7 +318,7 @@ final class Redating {
 
     private static DateRule snapped(DateRule rule, How.SnapTo snap) {
         if (rule.plain()) {
-            LocalDateTime at = ((Anchor.Fixed) rule.anchor()).at();
+            LocalDateTime at = rule.typed();
             LocalDateTime to = at.with(
                     snap.before()
                             ? TemporalAdjusters.previousOrSame(snap.weekday())
@@ -328,7 +345,7 @@ final class Redating {
 
     /** A rule that hangs on a lesson and gives the same date in the section. */
     private Optional<DateRule> follow(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
-        if (rule.anchor() instanceof Anchor.WithLesson) {
+        if (rule.anchor().named(Anchor.Sort.LESSON).isPresent()) {
             return null;
         }
         String lesson = item.lesson() != null && view.start(item.lesson()).isPresent()

@@ -195,9 +195,9 @@ final class Shifting {
             DateRule rule = dates.rule(which);
             Optional<DateRule> next = Optional.empty();
             if (fixed(dates, which) || alone && rule != null && rule.fixed()) {
-                next = later(dates, which, ((Anchor.Fixed) rule.anchor()).at(), teachingDays)
+                next = later(dates, which, rule.typed(), teachingDays)
                         .map(at -> rule.from(new Anchor.Fixed(at), rule.plus()));
-            } else if (alone && rule != null && !(rule.anchor() instanceof Anchor.OwnDate)) {
+            } else if (alone && rule != null && rule.anchor().own().isEmpty()) {
                 next = further(rule, dates, which, teachingDays);
             }
             if (next.isPresent() && !next.get().equals(rule)) {

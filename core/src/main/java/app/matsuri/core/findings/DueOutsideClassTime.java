@@ -5,7 +5,6 @@ import app.matsuri.core.change.PutDates;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
-import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -21,12 +20,10 @@ final class DueOutsideClassTime implements Check {
         for (ItemDates dates : in.dates()) {
             DateRule rule = dates.rule(Which.DUE);
             boolean classTime = rule != null
-                    && rule.anchor() instanceof Anchor.WithLesson
+                    && rule.anchor().named(Anchor.Sort.LESSON).isPresent()
                     && rule.time() == null
                     && rule.plus().n() != 0
-                    && rule.plus().unit() != Offset.Unit.SESSIONS
-                    && rule.plus().unit() != Offset.Unit.HOURS
-                    && rule.plus().unit() != Offset.Unit.MINUTES;
+                    && !rule.plus().unit().ofClass();
             if (!classTime || !dates.due().resolved()) {
                 continue;
             }

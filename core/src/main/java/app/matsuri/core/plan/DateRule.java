@@ -5,6 +5,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.Objects;
+import java.util.function.Predicate;
 
 /**
  * How one of an item's dates follows: an anchor, then in this order an offset, a weekday to snap to, a time of day and
@@ -77,7 +78,21 @@ public record DateRule(
 
     /** Whether it begins with a date typed by hand, whatever is added. */
     public boolean fixed() {
-        return anchor instanceof Anchor.Fixed;
+        return anchor.typed().isPresent();
+    }
+
+    /**
+     * The moment typed by hand from which it begins.
+     *
+     * @throws java.util.NoSuchElementException where it is not {@link #fixed()}
+     */
+    public LocalDateTime typed() {
+        return anchor.typed().orElseThrow();
+    }
+
+    /** Whether it hangs on that lesson, unit, item or rhythm. */
+    public boolean names(Anchor.Sort sort, Predicate<String> id) {
+        return anchor.named(sort).filter(id).isPresent();
     }
 
     /** What happens on a day off to the given date of an item under this rule. */

@@ -97,8 +97,9 @@ public final class NoticeAsItem {
     private static Optional<DateRule> rule(
             Map<Which, Optional<DateRule>> dates, Which which, DateRule was, String title) {
         Optional<DateRule> rule = dates.getOrDefault(which, Optional.ofNullable(was));
-        if (rule.map(DateRule::anchor).orElse(null) instanceof Anchor.OwnDate own) {
-            if (which != Which.CLOSES || own.which() != Which.OPENS) {
+        Optional<Which> own = rule.flatMap(r -> r.anchor().own());
+        if (own.isPresent()) {
+            if (which != Which.CLOSES || own.get() != Which.OPENS) {
                 throw new IllegalArgumentException("“" + title
                         + "” is a notice: only its end can hang on a date of its own, and only on its beginning.");
             }
@@ -114,11 +115,11 @@ public final class NoticeAsItem {
 
     private static DateRule day(DateRule rule) {
         return rule != null && rule.plain()
-                ? DateRule.at(((Anchor.Fixed) rule.anchor()).at().toLocalDate().atStartOfDay())
+                ? DateRule.at(rule.typed().toLocalDate().atStartOfDay())
                 : rule;
     }
 
     private static LocalTime time(DateRule rule) {
-        return ((Anchor.Fixed) rule.anchor()).at().toLocalTime();
+        return rule.typed().toLocalTime();
     }
 }

@@ -23,6 +23,11 @@ public record Offset(int n, Unit unit) {
         /** Teaching days at the same local time. */
         TEACHING_DAYS,
         /** The section's sessions. */
-        SESSIONS
+        SESSIONS;
+
+        /** Whether what lies so far away falls at the time of a class, or counts from one. */
+        public boolean ofClass() {
+            return this == MINUTES || this == HOURS || this == SESSIONS;
+        }
     }
 }

@@ -138,8 +138,8 @@ public record Rhythm(
     }
 
     private DateRule numbered(DateRule rule, int n) {
-        return rule != null && rule.anchor() instanceof Anchor.InRhythm in
-                ? rule.from(new Anchor.InRhythm(id, n, in.edge()), rule.plus())
+        return rule != null && rule.anchor().named(Anchor.Sort.RHYTHM).isPresent()
+                ? rule.from(new Anchor.InRhythm(id, n, rule.anchor().edge()), rule.plus())
                 : rule;
     }
 

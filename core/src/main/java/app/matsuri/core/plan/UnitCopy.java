@@ -106,10 +106,12 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
             // what hung on a date that stays behind has nothing to hang on
             for (Which which : Which.values()) {
                 DateRule rule = rules.get(which);
-                if (rule != null
-                        && rule.anchor() instanceof Anchor.OwnDate own
-                        && rules.get(own.which()) == null
-                        && was.rule(own.which()) != null) {
+                boolean hung = rule != null
+                        && rule.anchor()
+                                .own()
+                                .filter(own -> rules.get(own) == null && was.rule(own) != null)
+                                .isPresent();
+                if (hung) {
                     rules.put(which, null);
                 }
             }
@@ -153,23 +155,20 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
         /** The rule in its new place; none where what it hangs on does not come. */
         private Optional<DateRule> rule(DateRule rule) {
             Anchor anchor = rule.anchor();
-            if (anchor instanceof Anchor.WithLesson with) {
-                return Optional.ofNullable(lessons.get(with.lesson()))
-                        .map(l -> rule.from(new Anchor.WithLesson(l, with.edge()), rule.plus()));
-            }
-            if (anchor instanceof Anchor.WithUnit with) {
-                return with.unit().equals(unit.id())
-                        ? Optional.of(rule.from(new Anchor.WithUnit(id, with.edge()), rule.plus()))
-                        : Optional.empty();
-            }
-            if (anchor instanceof Anchor.OfItem of) {
-                return Optional.ofNullable(items.get(of.item()))
-                        .map(i -> rule.from(new Anchor.OfItem(i, of.which()), rule.plus()));
-            }
-            boolean comes = anchor instanceof Anchor.InWeek
-                    || anchor instanceof Anchor.OwnDate
-                    || anchor instanceof Anchor.OwnBeginning;
-            return comes ? Optional.of(rule) : Optional.empty();
+            return anchor.named()
+                    .map(named ->
+                            Optional.ofNullable(copied(named)).map(copy -> rule.from(anchor.named(copy), rule.plus())))
+                    .orElseGet(() -> rule.fixed() ? Optional.empty() : Optional.of(rule));
+        }
+
+        /** The id of the copy of what an anchor names; null where that does not come along. */
+        private String copied(Anchor.Named named) {
+            return switch (named.sort()) {
+                case LESSON -> lessons.get(named.id());
+                case UNIT -> named.id().equals(unit.id()) ? id : null;
+                case ITEM -> items.get(named.id());
+                case RHYTHM -> null;
+            };
         }
 
         private List<Notice> notices() {

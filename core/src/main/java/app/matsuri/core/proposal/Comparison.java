@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.plan.With;
 import app.matsuri.core.schedule.ItemDates;
@@ -192,20 +193,11 @@ final class Comparison {
         if (now.rolled()) {
             return "nothing may be due on the day it would fall on";
         }
-        if (rule.anchor() instanceof Anchor.WithLesson with) {
-            Placement placement = in.byLesson().get(with.lesson());
-            String where = in.start(with.lesson())
-                    .map(s -> ", now " + Say.day(s.toLocalDate()))
-                    .orElse("");
-            return "hangs on “" + placement.lesson().title() + "”" + where;
-        }
-        if (rule.anchor() instanceof Anchor.WithUnit with) {
-            return "hangs on unit “"
-                    + in.course().unit(with.unit()).map(u -> u.title()).orElse(with.unit()) + "”";
-        }
-        if (rule.anchor() instanceof Anchor.OwnDate own) {
-            return "hangs on its date “" + own.which().name().toLowerCase(Locale.ROOT) + "”";
-        }
-        return "counted anew";
+        String where = rule.anchor()
+                .named(Anchor.Sort.LESSON)
+                .flatMap(in::start)
+                .map(s -> ", now " + Say.day(s.toLocalDate()))
+                .orElse("");
+        return RuleSaid.hangs(rule, in.course()).map(said -> said + where).orElse("counted anew");
     }
 }

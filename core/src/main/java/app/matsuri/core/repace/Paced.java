@@ -286,12 +286,8 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
             for (ItemDates dates : in.dates()) {
                 Item item = dates.item();
                 DateRule due = dates.rule(Which.DUE);
-                if (item.test()
-                        && due != null
-                        && due.anchor() instanceof Anchor.WithLesson with
-                        && due.plus().n() == 0
-                        && due.snapTo() == null) {
-                    lessons.add(with.lesson());
+                if (item.test() && due != null && due.plus().n() == 0 && due.snapTo() == null) {
+                    due.anchor().named(Anchor.Sort.LESSON).ifPresent(lessons::add);
                 }
             }
             return lessons;

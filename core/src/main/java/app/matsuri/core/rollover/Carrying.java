@@ -39,7 +39,7 @@ final class Carrying {
      * @param to the section there; only its classes and days off count
      */
     Carrying(RollBy by, SectionSchedule from, SectionSchedule to) {
-        this.by = by instanceof RollBy.ByRule ? new RollBy.ByClass() : by;
+        this.by = by.keepsRules() ? new RollBy.ByClass() : by;
         this.was = from;
         this.from = from.calendar();
         this.had = from.sessions();
@@ -119,15 +119,32 @@ final class Carrying {
 
     /** Where a date comes to, whatever day that is. */
     Carried raw(LocalDateTime at) {
-        if (by instanceof RollBy.ByDays days) {
-            return new Carried(at.plusDays(days.days()), later(days.days()), false);
-        }
-        return by instanceof RollBy.ByWeek week ? week(at, week.teaching()) : byClass(at);
+        return by.on(new RollBy.Cases<>() {
+            @Override
+            public Carried byClass(RollBy.ByClass by) {
+                return Carrying.this.byClass(at);
+            }
+
+            @Override
+            public Carried byWeek(RollBy.ByWeek by) {
+                return week(at, by.teaching());
+            }
+
+            @Override
+            public Carried byDays(RollBy.ByDays by) {
+                return new Carried(at.plusDays(by.days()), Carrying.later(by.days()), false);
+            }
+
+            @Override
+            public Carried byRule(RollBy.ByRule by) {
+                return Carrying.this.byClass(at); // what is written down all the same goes by class
+            }
+        });
     }
 
     /** The place among the usable sessions to which a lesson goes that began in a session. */
     int position(Session session, int index, Usable usable) {
-        if (by instanceof RollBy.ByClass) {
+        if (by.countsSessions()) {
             return onOrAfter(index, usable);
         }
         Carried there = raw(session.start());
@@ -167,7 +184,7 @@ final class Carrying {
                 : has.all().stream()
                         .filter(s -> s.date().equals(there.toLocalDate()))
                         .map(Session::name)
-                        .skip(by instanceof RollBy.ByClass ? 0 : nthOfDay(index))
+                        .skip(by.countsSessions() ? 0 : nthOfDay(index))
                         .findFirst();
     }
 

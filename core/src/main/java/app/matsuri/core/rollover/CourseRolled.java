@@ -211,8 +211,8 @@ final class CourseRolled {
 
     /** A day as the bounds of a series go: by days, or the same weekday of the same week. */
     LocalDate day(LocalDate day) {
-        if (rollover.by() instanceof RollBy.ByDays days) {
-            return day.plusDays(days.days());
+        if (rollover.by().later().isPresent()) {
+            return day.plusDays(rollover.by().later().getAsInt());
         }
         Term from = rollover.from().term();
         long weeks = ChronoUnit.WEEKS.between(from.weekOf(from.first()), from.weekOf(day));

@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -49,7 +50,7 @@ final class DatesRolled {
 
     DatesRolled(CourseRolled in) {
         this.in = in;
-        byRule = in.rollover.by() instanceof RollBy.ByRule;
+        byRule = in.rollover.by().keepsRules();
         notices = new NoticesRolled(in);
     }
 
@@ -133,7 +134,7 @@ final class DatesRolled {
             boolean hand = rule.fixed() || foreign(rule.anchor());
             String why = rule.fixed()
                     ? "fixed by hand"
-                    : hand ? "what it hangs on does not come along" : "the term has no " + RuleSaid.of(rule);
+                    : hand ? "what it hangs on does not come along" : "the term has no " + RuleSaid.timed(rule);
             there.forEach((code, alone) -> say(code, item, which, hand ? State.HAND : State.LOST, alone, why));
             return null;
         }
@@ -142,11 +143,7 @@ final class DatesRolled {
 
     /** Whether a rule on the anchor keeps hanging on it in the new term. */
     private boolean stands(Anchor anchor) {
-        if (anchor instanceof Anchor.InWeek week) {
-            var calendar = in.calendar();
-            return week.teaching() ? calendar.teachingWeek(week.week()).isPresent() : week.week() <= calendar.weeks();
-        }
-        return !(anchor instanceof Anchor.Fixed) && !foreign(anchor);
+        return anchor.typed().isEmpty() && !foreign(anchor) && anchor.within(in.calendar());
     }
 
     /** The dates written down: that of the first section is the plan's, others stand apart where they differ. */
@@ -189,14 +186,16 @@ final class DatesRolled {
 
     /** Whether it hangs on something that is not in the new term's course. */
     private boolean foreign(Anchor anchor) {
-        Course course = in.course();
-        if (anchor instanceof Anchor.WithLesson with) {
-            return course.lesson(with.lesson()).isEmpty()
-                    && in.old.lesson(with.lesson()).isPresent();
-        }
-        return anchor instanceof Anchor.WithUnit with
-                && course.unit(with.unit()).isEmpty()
-                && in.old.unit(with.unit()).isPresent();
+        return anchor.named()
+                .filter(n -> n.sort() == Anchor.Sort.LESSON || n.sort() == Anchor.Sort.UNIT)
+                .filter(n -> !has(in.course(), n) && has(in.old, n))
+                .isPresent();
+    }
+
+    private static boolean has(Course course, Anchor.Named named) {
+        return named.sort() == Anchor.Sort.LESSON
+                ? course.lesson(named.id()).isPresent()
+                : course.unit(named.id()).isPresent();
     }
 
     /** A date as {@link Rolled} names it. */
@@ -250,9 +249,11 @@ final class DatesRolled {
             return waiting(unit, is, item, which, old, said.state(), said);
         }
         if (!resolved.resolved()) {
-            State state = now.rule(which).anchor() instanceof Anchor.OwnDate own
-                    ? itemRow(unit, is, item, own.which(), was, now).state()
-                    : State.LOST;
+            State state = now.rule(which)
+                    .anchor()
+                    .own()
+                    .map(o -> itemRow(unit, is, item, o, was, now).state())
+                    .orElse(State.LOST);
             State own = state == State.HAND ? State.HAND : State.LOST;
             return waiting(unit, is, item, which, old, own, new Said(own, alone(is, old, which), resolved.why()));
         }
@@ -286,7 +287,7 @@ final class DatesRolled {
         DateRule rule = now.rule(which);
         String around = now.rules().from(which) == RulesInForce.From.AROUND ? "what it lies in: " : "";
         String rolled = resolved.rolled() ? ", rolled off a day off" : "";
-        String stands = around + (rule.plain() ? "given by hand" : RuleSaid.of(rule)) + rolled;
+        String stands = around + (rule.plain() ? "given by hand" : RuleSaid.timed(rule)) + rolled;
         boolean differs = of != null
                 && of.state() == State.KEPT
                 && of.alone() != null

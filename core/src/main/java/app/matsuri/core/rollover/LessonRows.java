@@ -20,14 +20,14 @@ final class LessonRows {
 
     LessonRows(CourseRolled in) {
         this.in = in;
-        byRule = in.rollover.by() instanceof RollBy.ByRule;
+        byRule = in.rollover.by().keepsRules();
     }
 
     /** A row for each lesson of a unit that the section did not leave out before. */
     void of(Unit unit, SectionSchedule is, List<Rolled> rows) {
         String code = is.section().code();
         SectionSchedule had = in.had.get(code);
-        boolean byClass = in.rollover.by() instanceof RollBy.ByClass;
+        boolean byClass = in.rollover.by().countsSessions();
         for (Lesson lesson : unit.lessons()) {
             Placement now = is.byLesson().get(lesson.id());
             Placement was = had.byLesson().get(lesson.id());

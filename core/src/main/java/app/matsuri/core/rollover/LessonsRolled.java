@@ -27,7 +27,7 @@ final class LessonsRolled {
 
     LessonsRolled(CourseRolled in) {
         this.in = in;
-        byRule = in.rollover.by() instanceof RollBy.ByRule;
+        byRule = in.rollover.by().keepsRules();
     }
 
     /** The course with its lessons where they come to; pins wait for a hand. */

@@ -8,6 +8,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.NoticeTime.Repeat;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -93,11 +94,18 @@ final class NoticesRolled {
                 was.minutes());
     }
 
+    private static boolean hangsOn(Anchor anchor, Rolled row) {
+        return anchor.named(Anchor.Sort.ITEM).filter(row.id()::equals).isPresent()
+                && anchor.date()
+                        .filter(d -> row.what().equals(d.name().toLowerCase(Locale.ROOT)))
+                        .isPresent();
+    }
+
     private DateRule rule(Notice notice, DateRule rule, String section, String what, boolean allDay) {
         if (rule == null || !rule.fixed()) {
             return rule;
         }
-        LocalDateTime at = ((Anchor.Fixed) rule.anchor()).at();
+        LocalDateTime at = rule.typed();
         // a whole day is looked at by its end, so that it belongs to the class of the day
         LocalDateTime looked = allDay ? at.toLocalDate().atTime(LocalTime.of(23, 59)) : at;
         Carried there = in.ways.get(section).date(looked);
@@ -162,16 +170,14 @@ final class NoticesRolled {
                 ? "a series, within the new term"
                 : carried != null
                         ? carried.why()
-                        : entry != null && !entry.resolved() ? entry.why() : rule == null ? "" : RuleSaid.of(rule);
+                        : entry != null && !entry.resolved() ? entry.why() : rule == null ? "" : RuleSaid.timed(rule);
         boolean gone = lost.contains(notice.id() + " " + what) || now == null;
         boolean waits = gone
                 && rule != null
-                && rule.anchor() instanceof Anchor.OfItem of
                 && before.stream()
                         .anyMatch(r -> r.state() == Rolled.State.HAND
                                 && r.section().equals(is.section().code())
-                                && r.id().equals(of.item())
-                                && r.what().equals(of.which().name().toLowerCase(Locale.ROOT)));
+                                && hangsOn(rule.anchor(), r));
         return new Rolled(
                 in.code,
                 is.section().code(),

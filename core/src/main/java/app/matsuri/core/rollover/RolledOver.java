@@ -54,27 +54,41 @@ public record RolledOver(
     /** What it does to dates, in a sentence or two. */
     public String sentence() {
         RollBy by = rollover.by();
-        if (by instanceof RollBy.ByDays days) {
-            return WholeWeeks.keeps(days.days())
-                    ? days.days() + " days are " + days.days() / 7 + " whole weeks: weekdays stay." + first()
-                    : WholeWeeks.trap(days.days()) + first();
-        }
-        if (by instanceof RollBy.ByWeek) {
-            return "The same weekday of the same week." + first();
-        }
-        if (by instanceof RollBy.ByRule) {
-            long pins =
-                    hands().stream().filter(r -> r.what().equals(Rolled.PIN)).count();
-            long dates = hands().size() - pins;
-            return "Keeps the rules and lets the lessons flow into the new sessions. "
-                    + (hands().isEmpty()
-                            ? "Nothing waits for a hand."
-                            : "Only this waits for a hand: "
-                                    + said(dates, "date")
-                                    + (dates > 0 && pins > 0 ? " and " : "")
-                                    + said(pins, "lesson") + ".");
-        }
-        return byClass();
+        return by.on(new RollBy.Cases<>() {
+            @Override
+            public String byClass(RollBy.ByClass by) {
+                return RolledOver.this.byClass();
+            }
+
+            @Override
+            public String byWeek(RollBy.ByWeek by) {
+                return "The same weekday of the same week." + first();
+            }
+
+            @Override
+            public String byDays(RollBy.ByDays by) {
+                return WholeWeeks.keeps(by.days())
+                        ? by.days() + " days are " + by.days() / 7 + " whole weeks: weekdays stay." + first()
+                        : WholeWeeks.trap(by.days()) + first();
+            }
+
+            @Override
+            public String byRule(RollBy.ByRule by) {
+                return RolledOver.this.byRule();
+            }
+        });
+    }
+
+    private String byRule() {
+        long pins = hands().stream().filter(r -> r.what().equals(Rolled.PIN)).count();
+        long dates = hands().size() - pins;
+        return "Keeps the rules and lets the lessons flow into the new sessions. "
+                + (hands().isEmpty()
+                        ? "Nothing waits for a hand."
+                        : "Only this waits for a hand: "
+                                + said(dates, "date")
+                                + (dates > 0 && pins > 0 ? " and " : "")
+                                + said(pins, "lesson") + ".");
     }
 
     private static String said(long n, String thing) {

@@ -136,17 +136,7 @@ public record Rollover(
         String which = units.isEmpty() ? "" : units.size() == 1 ? ", one unit," : ", " + units.size() + " units,";
         String name =
                 from.term().name().isEmpty() ? "the term before" : from.term().name();
-        return "Roll over " + what + which + " from " + name + ", " + word(by);
-    }
-
-    /** "by class", "by week", "by teaching week", "by 141 days", "by rule". */
-    public static String word(RollBy by) {
-        if (by instanceof RollBy.ByDays days) {
-            return "by " + days.days() + " days";
-        }
-        return by instanceof RollBy.ByWeek week
-                ? week.teaching() ? "by teaching week" : "by week"
-                : by instanceof RollBy.ByClass ? "by class" : "by rule";
+        return "Roll over " + what + which + " from " + name + ", " + by.word();
     }
 
     /** What is shared with, or part of, a course that is not in the new term belongs to itself there. */

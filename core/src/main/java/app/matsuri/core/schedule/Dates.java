@@ -28,6 +28,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /** Resolves the date rules of items in one section. */
 final class Dates {
@@ -76,22 +77,7 @@ final class Dates {
         if (!open.add(which)) {
             return Resolved.unresolved("its dates hang on each other in a circle");
         }
-        Resolved resolved;
-        if (rule.anchor() instanceof Anchor.OwnDate own) {
-            Resolved other = resolve(rules, own.which(), done, open);
-            if (other == null) {
-                resolved = Resolved.unresolved("it has no date “" + word(own.which()) + "” to hang on");
-            } else if (!other.resolved()) {
-                resolved = Resolved.unresolved(other.why());
-            } else {
-                resolved = follow(rule, which, new Base(other.at(), -1));
-            }
-        } else {
-            resolved = base(rule.anchor());
-            if (resolved == null) {
-                resolved = follow(rule, which, found);
-            }
-        }
+        Resolved resolved = follow(rule.anchor().on(new Bases(own -> resolve(rules, own, done, open))), rule, which);
         open.remove(which);
         done.put(which, resolved);
         return resolved;
@@ -101,36 +87,27 @@ final class Dates {
         return which.name().toLowerCase(Locale.ROOT);
     }
 
-    /** An anchor's moment and the index of its session; -1 for none. */
-    private record Base(LocalDateTime at, int session) {}
+    /**
+     * Where an anchor lies.
+     *
+     * @param at its moment; null where there is none
+     * @param session the index of its session; -1 for none
+     * @param why why there is no moment; null where there is one
+     */
+    private record Base(LocalDateTime at, int session, String why) {
 
-    private Base found;
+        static Base at(LocalDateTime moment) {
+            return new Base(moment, -1, null);
+        }
 
-    /** Sets {@link #found}, or says why there is none. */
-    private Resolved base(Anchor anchor) {
-        if (anchor instanceof Anchor.Fixed fixed) {
-            found = new Base(fixed.at(), -1);
-            return null;
+        static Base none(String why) {
+            return new Base(null, -1, why);
         }
-        if (anchor instanceof Anchor.WithLesson with) {
-            return lesson(with.lesson(), with.edge());
-        }
-        if (anchor instanceof Anchor.WithUnit with) {
-            return unit(with.unit(), with.edge());
-        }
-        if (anchor instanceof Anchor.InRhythm in) {
-            return rhythm(in);
-        }
-        if (!(anchor instanceof Anchor.InWeek in)) {
-            return Resolved.unresolved("only a notice may hang on that");
-        }
-        Optional<LocalDate> week = in.teaching() ? calendar.teachingWeek(in.week()) : calendar.week(in.week());
-        if (week.isEmpty()) {
-            return Resolved.unresolved("the term has no " + (in.teaching() ? "teaching week " : "week ") + in.week());
-        }
-        LocalDate day = week.get().with(TemporalAdjusters.nextOrSame(in.weekday()));
-        found = new Base(day.atTime(23, 59), -1);
-        return null;
+    }
+
+    /** What hangs on the anchor comes to, by the rule. */
+    private Resolved follow(Base base, DateRule rule, Which which) {
+        return base.why() == null ? from(rule, which, base) : Resolved.unresolved(base.why());
     }
 
     /**
@@ -139,87 +116,138 @@ final class Dates {
      * @param begins when the notice begins, for a rule that hangs on that; null where none may
      */
     Resolved notice(DateRule rule, Map<String, ItemDates> items, LocalDateTime begins) {
-        boolean own = rule.anchor() instanceof Anchor.OwnDate date && date.which() == Which.OPENS;
-        if (own || rule.anchor() instanceof Anchor.OwnBeginning) {
-            return begins == null
-                    ? Resolved.unresolved("its beginning hangs on itself")
-                    : follow(rule, Which.OPENS, new Base(begins, -1));
-        }
-        if (rule.anchor() instanceof Anchor.OfItem of) {
-            ItemDates dates = items.get(of.item());
-            if (dates == null) {
-                return Resolved.unresolved("there is no work “" + of.item() + "” here");
+        Base base = rule.anchor().on(new Bases(which -> null) {
+            @Override
+            public Base ownDate(Anchor.OwnDate own) {
+                return own.which() == Which.OPENS ? beginning(new Anchor.OwnBeginning()) : super.ownDate(own);
             }
-            Resolved other = dates.get(of.which());
-            String title = "“" + dates.item().title() + "”";
-            return other == null
-                    ? Resolved.unresolved(title + " has no date “" + word(of.which()) + "” to hang on")
-                    : other.resolved()
-                            ? follow(rule, Which.OPENS, new Base(other.at(), -1))
-                            : Resolved.unresolved(title + " has no date: " + other.why());
-        }
-        Resolved none = base(rule.anchor());
-        return none == null ? follow(rule, Which.OPENS, found) : none;
+
+            @Override
+            public Base beginning(Anchor.OwnBeginning own) {
+                return begins == null ? Base.none("its beginning hangs on itself") : Base.at(begins);
+            }
+
+            @Override
+            public Base item(Anchor.OfItem of) {
+                ItemDates dates = items.get(of.item());
+                if (dates == null) {
+                    return Base.none("there is no work “" + of.item() + "” here");
+                }
+                Resolved other = dates.get(of.which());
+                String title = "“" + dates.item().title() + "”";
+                if (other == null) {
+                    return Base.none(title + " has no date “" + word(of.which()) + "” to hang on");
+                }
+                return other.resolved() ? Base.at(other.at()) : Base.none(title + " has no date: " + other.why());
+            }
+        });
+        return follow(base, rule, Which.OPENS);
     }
 
-    private Resolved rhythm(Anchor.InRhythm in) {
-        Optional<Rhythm> rhythm = course.rhythm(in.rhythm());
-        if (rhythm.isEmpty()) {
-            return Resolved.unresolved("there is no rhythm “" + in.rhythm() + "”");
+    /** Where each kind of anchor lies in the section. */
+    private class Bases implements Anchor.Cases<Base> {
+
+        private final Function<Which, Resolved> own;
+
+        /** @param own the other dates of the same thing; null for one that it does not have */
+        Bases(Function<Which, Resolved> own) {
+            this.own = own;
         }
-        List<Integer> classes =
-                rhythms.computeIfAbsent(in.rhythm(), r -> Rhythms.classes(rhythm.get(), sessions, byLesson.values()));
-        if (in.number() < 1 || in.number() > classes.size()) {
-            return Resolved.unresolved("“" + rhythm.get().title() + "” has no class number " + in.number() + " here");
+
+        @Override
+        public Base fixed(Anchor.Fixed fixed) {
+            return Base.at(fixed.at());
         }
-        int index = classes.get(in.number() - 1);
-        Session session = sessions.get(index);
-        found = new Base(in.edge() == Edge.START ? session.start() : session.end(), index);
-        return null;
+
+        @Override
+        public Base lesson(Anchor.WithLesson with) {
+            return ofLesson(with.lesson(), with.edge());
+        }
+
+        @Override
+        public Base unit(Anchor.WithUnit with) {
+            Unit unit = units.get(with.unit());
+            if (unit == null) {
+                return Base.none("there is no unit “" + with.unit() + "” with a lesson");
+            }
+            List<Lesson> here = unit.lessons().stream()
+                    .filter(l -> !byLesson.get(l.id()).leftOut())
+                    .toList();
+            if (here.isEmpty()) {
+                return Base.none("section " + section + " leaves out every lesson of “" + unit.title() + "”");
+            }
+            Lesson lesson = here.get(with.edge() == Edge.START ? 0 : here.size() - 1);
+            return ofLesson(lesson.id(), with.edge());
+        }
+
+        @Override
+        public Base week(Anchor.InWeek in) {
+            Optional<LocalDate> week = in.teaching() ? calendar.teachingWeek(in.week()) : calendar.week(in.week());
+            return week.map(w -> w.with(TemporalAdjusters.nextOrSame(in.weekday())))
+                    .map(day -> Base.at(day.atTime(23, 59)))
+                    .orElseGet(() ->
+                            Base.none("the term has no " + (in.teaching() ? "teaching week " : "week ") + in.week()));
+        }
+
+        @Override
+        public Base ownDate(Anchor.OwnDate date) {
+            Resolved other = own.apply(date.which());
+            if (other == null) {
+                return Base.none("it has no date “" + word(date.which()) + "” to hang on");
+            }
+            return other.resolved() ? Base.at(other.at()) : Base.none(other.why());
+        }
+
+        @Override
+        public Base item(Anchor.OfItem of) {
+            return Base.none("only a notice may hang on that");
+        }
+
+        @Override
+        public Base beginning(Anchor.OwnBeginning own) {
+            return Base.none("only a notice may hang on that");
+        }
+
+        @Override
+        public Base rhythm(Anchor.InRhythm in) {
+            Optional<Rhythm> rhythm = course.rhythm(in.rhythm());
+            if (rhythm.isEmpty()) {
+                return Base.none("there is no rhythm “" + in.rhythm() + "”");
+            }
+            List<Integer> classes = rhythms.computeIfAbsent(
+                    in.rhythm(), r -> Rhythms.classes(rhythm.get(), sessions, byLesson.values()));
+            if (in.number() < 1 || in.number() > classes.size()) {
+                return Base.none("“" + rhythm.get().title() + "” has no class number " + in.number() + " here");
+            }
+            return session(classes.get(in.number() - 1), in.edge());
+        }
     }
 
-    private Resolved unit(String id, Edge edge) {
-        Unit unit = units.get(id);
-        if (unit == null) {
-            return Resolved.unresolved("there is no unit “" + id + "” with a lesson");
-        }
-        List<Lesson> here = unit.lessons().stream()
-                .filter(l -> !byLesson.get(l.id()).leftOut())
-                .toList();
-        if (here.isEmpty()) {
-            return Resolved.unresolved("section " + section + " leaves out every lesson of “" + unit.title() + "”");
-        }
-        return lesson(here.get(edge == Edge.START ? 0 : here.size() - 1).id(), edge);
-    }
-
-    private Resolved lesson(String id, Edge edge) {
+    private Base ofLesson(String id, Edge edge) {
         Placement placement = byLesson.get(id);
         if (placement == null) {
-            return Resolved.unresolved("there is no lesson “" + id + "”");
+            return Base.none("there is no lesson “" + id + "”");
         }
         String title = "“" + placement.lesson().title() + "”";
         if (placement.leftOut()) {
-            return Resolved.unresolved("section " + section + " leaves out " + title);
+            return Base.none("section " + section + " leaves out " + title);
         }
         if (!placement.placed()) {
-            return Resolved.unresolved(title + " has no session");
+            return Base.none(title + " has no session");
         }
         if (edge == Edge.END && placement.noSession()) {
-            return Resolved.unresolved("the rest of " + title + " has no session");
+            return Base.none("the rest of " + title + " has no session");
         }
-        int index = edge == Edge.START ? placement.first() : placement.last();
-        Session session = sessions.get(index);
-        found = new Base(edge == Edge.START ? session.start() : session.end(), index);
-        return null;
+        return session(edge == Edge.START ? placement.first() : placement.last(), edge);
     }
 
-    private Resolved follow(DateRule rule, Which which, Base base) {
-        Edge edge = rule.anchor() instanceof Anchor.WithLesson with
-                ? with.edge()
-                : rule.anchor() instanceof Anchor.WithUnit with
-                        ? with.edge()
-                        : rule.anchor() instanceof Anchor.InRhythm in ? in.edge() : Edge.START;
-        LocalDateTime at = plus(base, rule.plus(), edge);
+    private Base session(int index, Edge edge) {
+        Session session = sessions.get(index);
+        return new Base(edge == Edge.START ? session.start() : session.end(), index, null);
+    }
+
+    private Resolved from(DateRule rule, Which which, Base base) {
+        LocalDateTime at = plus(base, rule.plus(), rule.anchor().edge());
         if (at == null) {
             return Resolved.unresolved("counting "
                     + rule.plus().n()

@@ -35,11 +35,11 @@ public final class HoldsTest {
                 if (due == null || due.plus().n() != 0 || due.snapTo() != null || due.time() != null) {
                     continue;
                 }
-                if (due.anchor() instanceof Anchor.WithLesson with) {
-                    lessons.add(with.lesson());
-                } else if (due.anchor() instanceof Anchor.WithUnit with) {
-                    course.unit(with.unit()).ifPresent(u -> edge(u, with.edge(), section, lessons));
-                }
+                due.anchor().named(Anchor.Sort.LESSON).ifPresent(lessons::add);
+                due.anchor()
+                        .named(Anchor.Sort.UNIT)
+                        .flatMap(course::unit)
+                        .ifPresent(u -> edge(u, due.anchor().edge(), section, lessons));
             }
         }
         return lessons;

@@ -8,14 +8,36 @@ public sealed interface SessionChange {
 
     Extra extra();
 
+    /** The name of the session that it is about: when that begins, before any change. */
+    LocalDateTime name();
+
+    /** What the case of this kind answers. */
+    <T> T on(Cases<T> cases);
+
     /** Whether it is about the session of that name. */
-    boolean names(LocalDateTime session);
+    default boolean names(LocalDateTime session) {
+        return name().equals(session);
+    }
+
+    /** One answer for each kind. */
+    interface Cases<T> {
+        T cancel(Cancel cancel);
+
+        T move(Move move);
+
+        T add(Add add);
+    }
 
     /** The session does not take place. */
     record Cancel(LocalDateTime session, Extra extra) implements SessionChange {
         @Override
-        public boolean names(LocalDateTime name) {
-            return session.equals(name);
+        public LocalDateTime name() {
+            return session;
+        }
+
+        @Override
+        public <T> T on(Cases<T> cases) {
+            return cases.cancel(this);
         }
     }
 
@@ -26,16 +48,26 @@ public sealed interface SessionChange {
      */
     record Move(LocalDateTime session, LocalDateTime to, Integer minutes, Extra extra) implements SessionChange {
         @Override
-        public boolean names(LocalDateTime name) {
-            return session.equals(name);
+        public LocalDateTime name() {
+            return session;
+        }
+
+        @Override
+        public <T> T on(Cases<T> cases) {
+            return cases.move(this);
         }
     }
 
     /** A session more, whatever that day is. */
     record Add(LocalDateTime at, int minutes, String place, Extra extra) implements SessionChange {
         @Override
-        public boolean names(LocalDateTime name) {
-            return at.equals(name);
+        public LocalDateTime name() {
+            return at;
+        }
+
+        @Override
+        public <T> T on(Cases<T> cases) {
+            return cases.add(this);
         }
     }
 }

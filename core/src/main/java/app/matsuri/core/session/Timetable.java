@@ -88,7 +88,7 @@ public record Timetable(
             for (MeetingPattern pattern : patterns) {
                 meetings(pattern);
             }
-            changes.forEach(this::change);
+            changes.forEach(change -> change.on(made));
             drafts.forEach(this::close);
             Set<LocalDateTime> missing = new HashSet<>(held);
             missing.addAll(recorded);
@@ -214,21 +214,19 @@ public record Timetable(
             }
         }
 
-        private void change(SessionChange change) {
-            if (change instanceof SessionChange.Add add) {
-                Draft draft = new Draft(add.at(), add.minutes(), add.place(), Origin.ADDED);
-                drafts.add(draft);
-                Draft before = named.get(draft.name);
-                if (before == null || before.cancelled) {
-                    named.put(draft.name, draft);
-                }
-                noteDayOff(draft);
-            } else if (change instanceof SessionChange.Cancel cancel) {
+        /** What each kind of change does to the classes as they are so far; answers the class that it is about, null for none. */
+        private final SessionChange.Cases<Draft> made = new SessionChange.Cases<>() {
+            @Override
+            public Draft cancel(SessionChange.Cancel cancel) {
                 Draft draft = find(cancel.session());
                 if (draft != null && !recorded.contains(draft.name)) {
                     draft.cancelled = true;
                 }
-            } else if (change instanceof SessionChange.Move move) {
+                return draft;
+            }
+
+            @Override
+            public Draft move(SessionChange.Move move) {
                 Draft draft = find(move.session());
                 if (draft != null && !draft.cancelled) {
                     draft.start = move.to();
@@ -237,8 +235,21 @@ public record Timetable(
                     draft.origin = draft.origin == Origin.ADDED ? Origin.ADDED : Origin.MOVED;
                     noteDayOff(draft);
                 }
+                return draft;
             }
-        }
+
+            @Override
+            public Draft add(SessionChange.Add add) {
+                Draft draft = new Draft(add.at(), add.minutes(), add.place(), Origin.ADDED);
+                drafts.add(draft);
+                Draft before = named.get(draft.name);
+                if (before == null || before.cancelled) {
+                    named.put(draft.name, draft);
+                }
+                noteDayOff(draft);
+                return draft;
+            }
+        };
 
         private Draft find(LocalDateTime name) {
             Draft draft = named.get(name);

@@ -83,7 +83,7 @@ class LostAndKeptTest {
     void whatHangsKeepsHangingInEveryWayAndSaysWhatTheWayAloneWouldGive() {
         for (RollBy by : WAYS) {
             RolledOver over = Rollover.of(old(), "HYD 210", by).into(shorter());
-            String way = Rollover.word(by);
+            String way = by.word();
             assertThat(row(over, "due", "log").state()).as(way).isEqualTo(State.KEPT);
             assertThat(row(over, "due", "log").now().toLocalTime()).as(way).isEqualTo(LocalTime.of(17, 0));
             assertThat(row(over, "closes", "log").state()).as(way).isEqualTo(State.KEPT);
@@ -95,14 +95,14 @@ class LostAndKeptTest {
         }
         RolledOver byClass = Rollover.of(old(), "HYD 210", new RollBy.ByClass()).into(shorter());
         assertThat(row(byClass, "due", "log").why())
-                .isEqualTo("end of L5 +2 days at 17:00; on the day of session 5 alone would be Tue 26 Jan, 17:00");
+                .isEqualTo("L5 +2 days, 17:00; on the day of session 5 alone would be Tue 26 Jan, 17:00");
     }
 
     @Test
     void whatHasNoPlaceIsLostCountedSuggestedAndFoundAfterwards() {
         for (RollBy by : WAYS) {
             RolledOver over = Rollover.of(old(), "HYD 210", by).into(shorter());
-            String way = Rollover.word(by);
+            String way = by.word();
             assertThat(over.count(State.KEPT)
                             + over.count(State.CARRIED)
                             + over.count(State.HAND)

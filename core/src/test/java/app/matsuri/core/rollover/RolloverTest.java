@@ -82,12 +82,12 @@ class RolloverTest {
                     continue;
                 }
                 assertThat(row.now())
-                        .as("%s %s %s of %s: %s", Rollover.word(by), row.what(), row.id(), row.section(), row.why())
+                        .as("%s %s %s of %s: %s", by.word(), row.what(), row.id(), row.section(), row.why())
                         .isEqualTo(row.old().plusDays(days));
             }
             boolean byRule = by instanceof RollBy.ByRule;
             assertThat(over.rows().stream().filter(r -> !r.placed() && r.old() != null))
-                    .as(Rollover.word(by))
+                    .as(by.word())
                     .allMatch(r -> byRule && r.state() == Rolled.State.HAND);
             assertThat(over.count(Rolled.State.KEPT)
                             + over.count(Rolled.State.CARRIED)
@@ -123,9 +123,7 @@ class RolloverTest {
                 for (Placement placement : follows.placements()) {
                     if (placement.placed()) {
                         assertThat(placement.first())
-                                .as(
-                                        "%s %s",
-                                        Rollover.word(by), placement.lesson().id())
+                                .as("%s %s", by.word(), placement.lesson().id())
                                 .isGreaterThanOrEqualTo(last);
                         last = placement.last();
                     }

@@ -10,7 +10,6 @@ import app.matsuri.exchange.plan.Words;
 import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -97,14 +96,8 @@ public final class TimetableReader {
             }
         }
         weekly(single, term, meets, changes);
-        changes.sort(Comparator.comparing(TimetableReader::when));
+        changes.sort(Comparator.comparing(SessionChange::name));
         return new Group(course, title, section, merged(meets), changes, events.size());
-    }
-
-    private static LocalDateTime when(SessionChange change) {
-        return change instanceof SessionChange.Cancel c
-                ? c.session()
-                : change instanceof SessionChange.Move m ? m.session() : ((SessionChange.Add) change).at();
     }
 
     private static int minutes(Event event) {

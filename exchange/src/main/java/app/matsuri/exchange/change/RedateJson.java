@@ -1,48 +1,61 @@
 package app.matsuri.exchange.change;
 
-import app.matsuri.core.change.Change;
 import app.matsuri.core.change.PutDates;
-import app.matsuri.core.change.Redate;
 import app.matsuri.core.change.Redate.How;
 import app.matsuri.core.plan.Offset;
-import app.matsuri.core.plan.Which;
 import app.matsuri.exchange.plan.DetailsReader;
 import app.matsuri.exchange.plan.DetailsWriter;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.Out;
 import app.matsuri.exchange.plan.Words;
 import java.time.LocalTime;
-import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
-/** Reads and writes the changes of many dates: {@link Redate} and {@link PutDates}. */
+/** What is done to many dates, and the dates of one thing, as parts of changes. */
 final class RedateJson {
 
     private static final List<String> HOWS = List.of("clear", "by", "time", "snapTo", "toClass", "fix", "follow");
 
-    private RedateJson() {}
+    /** What is done, in fields of the change itself. */
+    static final Map<String, Object> SCHEMA = Map.of(
+            "properties",
+            Map.of(
+                    "clear", Map.of("const", true),
+                    "by", Map.of("type", "integer", "minimum", -1000, "maximum", 1000),
+                    "in", Map.of("enum", Words.all(Offset.Unit.class)),
+                    "time", Map.of("type", "string", "pattern", "^\\d{2}:\\d{2}(:\\d{2})?$"),
+                    "snapTo", Map.of("enum", List.of("MO", "TU", "WE", "TH", "FR", "SA", "SU")),
+                    "snap", Map.of("enum", List.of("on-or-after", "on-or-before")),
+                    "toClass", Map.of("enum", List.of("next", "previous")),
+                    "fix", Map.of("const", true),
+                    "follow", Map.of("const", true)),
+            "oneOf",
+            HOWS.stream().map(how -> Map.of("required", List.of(how))).toList());
 
-    static Change redate(In in) {
-        String course = in.required("course");
-        List<String> items = in.texts("items", "an item's id", x -> x);
-        List<String> sections = in.texts("sections", "a section's code", x -> x);
-        Set<Which> dates = EnumSet.noneOf(Which.class);
-        in.texts("dates", "opens, due or closes", x -> Words.constant(Which.class, x))
-                .forEach(dates::add);
-        How how = how(in);
-        if (items.isEmpty()) {
-            in.faults().fatal(in.pointer(), "Say which items change: “items” is empty.");
-        }
-        if (dates.isEmpty()) {
-            in.faults().fatal(in.pointer(), "Say which dates change: opens, due or closes.");
-        }
-        return in.faults().fatal() || how == null ? null : new Redate(course, items, sections, dates, how);
+    /** The dates of one thing. */
+    static final Map<String, Object> ENTRY = Map.of(
+            "type",
+            "object",
+            "required",
+            List.of("course", "item"),
+            "properties",
+            Map.of(
+                    "course", Map.of("type", "string"),
+                    "item", Map.of("type", "string"),
+                    "sections", Map.of("type", "array", "items", Map.of("type", "string")),
+                    "opens", ruleOrNull(),
+                    "due", ruleOrNull(),
+                    "closes", ruleOrNull()));
+
+    private static Map<String, Object> ruleOrNull() {
+        return Map.of("anyOf", List.of(Map.of("$ref", "#/$defs/rule"), Map.of("type", "null")));
     }
 
-    private static How how(In in) {
+    private RedateJson() {}
+
+    /** What is done to the dates; null, noted, where none or several are said. */
+    static How how(In in) {
         List<String> given = HOWS.stream().filter(in::has).toList();
         if (given.size() != 1) {
             in.faults()
@@ -86,16 +99,8 @@ final class RedateJson {
         }
     }
 
-    static Change putDates(In in) {
-        List<PutDates.Entry> entries = in.objects("entries", RedateJson::entry);
-        if (entries.isEmpty()) {
-            in.faults().fatal(in.pointer(), "There are no dates to change: “entries” is empty.");
-            return null;
-        }
-        return new PutDates(entries);
-    }
-
-    private static PutDates.Entry entry(In in) {
+    /** The dates of one item. */
+    static PutDates.Entry entry(In in) {
         String course = in.required("course");
         String item = in.required("item");
         List<String> sections = in.texts("sections", "a section's code", x -> x);
@@ -104,38 +109,54 @@ final class RedateJson {
         return course == null || item == null ? null : new PutDates.Entry(course, item, sections, dates);
     }
 
-    static void write(Out out, PutDates put) {
-        List<Map<String, Object>> entries = new ArrayList<>();
-        for (PutDates.Entry entry : put.entries()) {
-            Map<String, Object> each = new Out()
-                    .put("course", entry.course())
-                    .put("item", entry.item())
-                    .some("sections", entry.sections())
-                    .map();
-            each.putAll(DetailsWriter.dates(entry.dates()));
-            entries.add(each);
-        }
-        out.put("kind", "put-dates").put("entries", entries);
+    static Map<String, Object> entry(PutDates.Entry entry) {
+        return new Out()
+                .put("course", entry.course())
+                .put("item", entry.item())
+                .some("sections", entry.sections())
+                .all(DetailsWriter.dates(entry.dates()))
+                .map();
     }
 
-    static void write(Out out, Redate redate) {
-        out.put("kind", "redate")
-                .put("course", redate.course())
-                .put("items", redate.items())
-                .some("sections", redate.sections())
-                .put("dates", redate.dates().stream().sorted().map(Words::word).toList());
-        How how = redate.how();
-        if (how instanceof How.By by) {
-            out.put("by", by.n()).put("in", Words.word(by.unit()));
-        } else if (how instanceof How.At at) {
-            out.put("time", at.time().toString());
-        } else if (how instanceof How.SnapTo snap) {
-            out.put("snapTo", Words.weekday(snap.weekday()))
-                    .put("snap", snap.before() ? "on-or-before" : "on-or-after");
-        } else if (how instanceof How.ToClass to) {
-            out.put("toClass", to.before() ? "previous" : "next");
-        } else {
-            out.put(how instanceof How.Clear ? "clear" : how instanceof How.Fix ? "fix" : "follow", true);
-        }
+    static Map<String, Object> how(How how) {
+        return how.on(new How.Cases<Out>() {
+                    @Override
+                    public Out clear(How.Clear clear) {
+                        return new Out().put("clear", true);
+                    }
+
+                    @Override
+                    public Out by(How.By by) {
+                        return new Out().put("by", by.n()).put("in", Words.word(by.unit()));
+                    }
+
+                    @Override
+                    public Out at(How.At at) {
+                        return new Out().put("time", at.time().toString());
+                    }
+
+                    @Override
+                    public Out snap(How.SnapTo snap) {
+                        return new Out()
+                                .put("snapTo", Words.weekday(snap.weekday()))
+                                .put("snap", snap.before() ? "on-or-before" : "on-or-after");
+                    }
+
+                    @Override
+                    public Out toClass(How.ToClass to) {
+                        return new Out().put("toClass", to.before() ? "previous" : "next");
+                    }
+
+                    @Override
+                    public Out fix(How.Fix fix) {
+                        return new Out().put("fix", true);
+                    }
+
+                    @Override
+                    public Out follow(How.Follow follow) {
+                        return new Out().put("follow", true);
+                    }
+                })
+                .map();
     }
 }

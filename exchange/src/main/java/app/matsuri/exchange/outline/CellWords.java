@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
@@ -114,7 +115,7 @@ public final class CellWords {
         }
         DateRule rule = rule(text, in, thing, which, dates, follows);
         Resolved date = follows.would(dates, which, rule, beside);
-        return new Cell(Optional.of(rule), RuleWords.brief(rule), date);
+        return new Cell(Optional.of(rule), RuleSaid.brief(rule), date);
     }
 
     private DateRule rule(String text, Course course, Item item, Which which, ItemDates dates, SectionSchedule follows)
@@ -127,10 +128,7 @@ public final class CellWords {
                 throw new NotUnderstood(
                         "There is no day yet for “" + text + "”. Write a day before it: 3 nov, " + text + ".");
             }
-            return now.plain()
-                    ? DateRule.at(
-                            ((Anchor.Fixed) now.anchor()).at().toLocalDate().atTime(time.get()))
-                    : now.at(time.get());
+            return now.plain() ? DateRule.at(now.typed().toLocalDate().atTime(time.get())) : now.at(time.get());
         }
         LocalDate base = stands != null && stands.resolved() ? stands.at().toLocalDate() : today;
         Term term = decisions.term();

@@ -1,7 +1,6 @@
 package app.matsuri.exchange.outline;
 
 import app.matsuri.core.calendar.Extra;
-import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Edge;
@@ -112,11 +111,11 @@ public record DueWords(DayWords days, PlanNames names) {
 
     /** A day so far from a lesson ends at its end, as work does, or begins at its start; class times keep their time. */
     private static DateRule wholeDay(DateRule rule, LocalTime edge) {
-        boolean days = rule.plus().n() != 0
-                && (rule.plus().unit() == Offset.Unit.DAYS
-                        || rule.plus().unit() == Offset.Unit.WEEKS
-                        || rule.plus().unit() == Offset.Unit.TEACHING_DAYS);
-        boolean lesson = rule.anchor() instanceof Anchor.WithLesson || rule.anchor() instanceof Anchor.WithUnit;
+        boolean days = rule.plus().n() != 0 && !rule.plus().unit().ofClass();
+        boolean lesson = rule.anchor()
+                .named()
+                .filter(n -> n.sort() == Anchor.Sort.LESSON || n.sort() == Anchor.Sort.UNIT)
+                .isPresent();
         return days && lesson ? rule.at(edge) : rule;
     }
 
@@ -125,9 +124,7 @@ public record DueWords(DayWords days, PlanNames names) {
     }
 
     static DateRule timed(DateRule rule, LocalTime time) {
-        return rule.plain()
-                ? DateRule.at(((Anchor.Fixed) rule.anchor()).at().toLocalDate().atTime(time))
-                : rule.at(time);
+        return rule.plain() ? DateRule.at(rule.typed().toLocalDate().atTime(time)) : rule.at(time);
     }
 
     private Optional<DateRule> rule(String text, String anchor, boolean unit, LocalTime edge) {
@@ -217,58 +214,5 @@ public record DueWords(DayWords days, PlanNames names) {
         int count = DayWords.count(n.group(1)).orElse(1);
         String way = n.group(3) == null ? "after" : n.group(3).toLowerCase(Locale.ROOT);
         return way.equals("before") || way.equals("earlier") ? -count : count;
-    }
-
-    /**
-     * A rule in words that {@link #read} understands, as far as it was made from such words.
-     *
-     * @param lesson the lesson beside which it stands; null for none
-     */
-    public static String say(DateRule rule, String lesson) {
-        if (rule.anchor() instanceof Anchor.Fixed fixed && rule.plus().n() == 0) {
-            return Say.moment(fixed.at()).replaceFirst(", ", " " + fixed.at().getYear() + ", ");
-        }
-        if (rule.anchor() instanceof Anchor.InWeek in && rule.plus().n() == 0) {
-            return (in.teaching() ? "teaching week " : "week ") + in.week() + " " + weekday(in.weekday())
-                    + (rule.time() == null ? "" : ", " + Say.time(rule.time()));
-        }
-        String own = rule.anchor() instanceof Anchor.OwnDate date
-                ? date.which().name().toLowerCase(Locale.ROOT)
-                : "";
-        StringBuilder said = new StringBuilder();
-        Edge edge = Edge.START;
-        if (rule.anchor() instanceof Anchor.WithLesson with) {
-            edge = with.edge();
-            said.append(with.lesson().equals(lesson) ? "" : "with " + with.lesson() + ", ");
-        } else if (rule.anchor() instanceof Anchor.WithUnit with) {
-            edge = with.edge();
-            said.append("with unit ").append(with.unit()).append(", ");
-        }
-        Offset plus = rule.plus();
-        if (rule.snapTo() != null && plus.n() == 0) {
-            said.append(weekday(rule.snapTo()));
-        } else if (plus.n() == 0) {
-            said.append(!own.isEmpty() ? "same as " + own : edge == Edge.START ? "same day" : "end of class");
-        } else if (plus.unit() == Offset.Unit.SESSIONS && plus.n() == 1 && own.isEmpty()) {
-            said.append("next class");
-        } else {
-            String unit = switch (plus.unit()) {
-                case SESSIONS -> Math.abs(plus.n()) == 1 ? "class" : "classes";
-                case TEACHING_DAYS -> "teaching day" + (Math.abs(plus.n()) == 1 ? "" : "s");
-                default ->
-                    Say.count(2, plus.unit().name().toLowerCase(Locale.ROOT).replaceFirst("s$", ""))
-                            .substring(2)
-                            .replaceFirst("s$", Math.abs(plus.n()) == 1 ? "" : "s");
-            };
-            said.append(Math.abs(plus.n())).append(' ').append(unit).append(plus.n() < 0 ? " before" : " after");
-            said.append(own.isEmpty() ? "" : " " + own);
-            said.append(rule.snapTo() == null ? "" : ", then " + weekday(rule.snapTo()));
-        }
-        said.append(rule.time() == null ? "" : ", " + Say.time(rule.time()));
-        return said.toString();
-    }
-
-    private static String weekday(DayOfWeek weekday) {
-        return weekday.name().toLowerCase(Locale.ROOT);
     }
 }

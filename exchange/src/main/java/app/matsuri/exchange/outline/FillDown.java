@@ -95,11 +95,8 @@ public final class FillDown {
 
     /** A rule that hangs on the item's own lesson hangs on the other's own lesson. */
     private static DateRule beside(DateRule rule, String own, String other) {
-        return own != null
-                        && other != null
-                        && rule.anchor() instanceof Anchor.WithLesson with
-                        && with.lesson().equals(own)
-                ? rule.from(new Anchor.WithLesson(other, with.edge()), rule.plus())
+        return own != null && other != null && rule.names(Anchor.Sort.LESSON, own::equals)
+                ? rule.from(rule.anchor().named(other), rule.plus())
                 : rule;
     }
 }

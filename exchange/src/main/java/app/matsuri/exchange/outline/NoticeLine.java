@@ -2,11 +2,11 @@ package app.matsuri.exchange.outline;
 
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.RuleSaid;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
@@ -63,13 +63,13 @@ public final class NoticeLine {
     private static String moment(DateRule rule, boolean allDay) {
         LocalDateTime at = fixed(rule);
         if (at == null) {
-            return DueWords.say(rule, null);
+            return RuleSaid.beside(rule, null);
         }
         return allDay || at.toLocalTime().equals(LocalTime.MIDNIGHT) ? Say.day(at.toLocalDate()) : Say.moment(at);
     }
 
     private static LocalDateTime fixed(DateRule rule) {
-        return rule.plain() && rule.anchor() instanceof Anchor.Fixed fixed ? fixed.at() : null;
+        return rule.plain() ? rule.typed() : null;
     }
 
     private static String id(Course into, String title) {

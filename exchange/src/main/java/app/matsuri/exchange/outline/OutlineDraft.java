@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import java.math.BigDecimal;
@@ -164,7 +165,7 @@ final class OutlineDraft {
         List<String> dates = new ArrayList<>();
         for (Which which : Which.values()) {
             if (line.date(which) != null) {
-                dates.add(which.name().toLowerCase(Locale.ROOT) + " " + DueWords.say(line.date(which), lesson));
+                dates.add(which.name().toLowerCase(Locale.ROOT) + " " + RuleSaid.beside(line.date(which), lesson));
             }
         }
         said.add(line.title() + ", " + line.kind() + ", "
@@ -307,7 +308,7 @@ final class OutlineDraft {
                     + " “due 3 nov”. The work stands without a date.");
             return false;
         }
-        said.add(title + ", " + (rule.isEmpty() ? "no date yet" : "due " + DueWords.say(rule.get(), lesson)));
+        said.add(title + ", " + (rule.isEmpty() ? "no date yet" : "due " + RuleSaid.beside(rule.get(), lesson)));
         return true;
     }
 

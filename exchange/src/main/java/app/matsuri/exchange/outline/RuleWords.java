@@ -1,21 +1,19 @@
 package app.matsuri.exchange.outline;
 
 import app.matsuri.core.calendar.Extra;
-import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Which;
 import java.time.DayOfWeek;
-import java.time.LocalTime;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Date rules in the short form of a table's cell, there and back: "start of CH1", "CH2 +2 teaching days", "L12 end +1d",
+ * Date rules in the short form of a table's cell, as {@link app.matsuri.core.plan.RuleSaid} writes them: "start of CH1", "CH2 +2 teaching days", "L12 end +1d",
  * "unit GA start -1 week", "due +2 days", "with due", each with ", then friday", "or stay" and a time of day behind it.
  * Without a word for the edge, days count from the end and classes from the start.
  */
@@ -94,16 +92,12 @@ public final class RuleWords {
     }
 
     private static Optional<DateRule> rule(boolean unit, String word, String edge, Offset plus, PlanNames names) {
-        boolean fromStart = edge == null ? plus.n() == 0 || classTime(plus.unit()) : edge.equalsIgnoreCase("start");
+        boolean fromStart = edge == null ? plus.n() == 0 || plus.unit().ofClass() : edge.equalsIgnoreCase("start");
         Edge at = fromStart ? Edge.START : Edge.END;
         Optional<Anchor> anchor = unit
                 ? names.unit(word).map(id -> new Anchor.WithUnit(id, at))
                 : names.lesson(word).map(id -> new Anchor.WithLesson(id, at));
         return anchor.map(a -> new DateRule(a, plus, null, false, null, null, Extra.NONE));
-    }
-
-    private static boolean classTime(Offset.Unit unit) {
-        return unit == Offset.Unit.SESSIONS || unit == Offset.Unit.HOURS || unit == Offset.Unit.MINUTES;
     }
 
     private static Offset offset(Matcher m, int from) {
@@ -131,74 +125,5 @@ public final class RuleWords {
 
     private static Which which(String word) {
         return Which.valueOf(word.toUpperCase(Locale.ROOT));
-    }
-
-    /** How a rule comes to its date, without its time of day, as short as a cell wants it. */
-    public static String brief(DateRule rule) {
-        StringBuilder said = new StringBuilder(base(rule));
-        if (rule.snapTo() != null) {
-            said.append(", then ").append(rule.snapTo().name().toLowerCase(Locale.ROOT));
-            said.append(rule.snapBefore() ? " or before" : "");
-        }
-        return said.toString();
-    }
-
-    private static String base(DateRule rule) {
-        Offset plus = rule.plus();
-        String far = plus.n() == 0 ? "" : " " + (plus.n() < 0 ? "−" : "+") + Math.abs(plus.n()) + " " + unit(plus);
-        if (rule.anchor() instanceof Anchor.Fixed fixed) {
-            return plus.n() == 0 && rule.snapTo() == null
-                    ? "fixed"
-                    : Say.day(fixed.at().toLocalDate()) + far;
-        }
-        if (rule.anchor() instanceof Anchor.InWeek in) {
-            return (in.teaching() ? "teaching week " : "week ") + in.week() + " "
-                    + in.weekday().name().toLowerCase(Locale.ROOT) + far;
-        }
-        if (rule.anchor() instanceof Anchor.OwnDate own) {
-            String which = own.which().name().toLowerCase(Locale.ROOT);
-            return plus.n() == 0 ? "with " + which : which + far;
-        }
-        if (rule.anchor() instanceof Anchor.OwnBeginning) {
-            return "begins" + far;
-        }
-        if (rule.anchor() instanceof Anchor.OfItem of) {
-            return of.which().name().toLowerCase(Locale.ROOT) + " of " + of.item() + far;
-        }
-        if (rule.anchor() instanceof Anchor.InRhythm in) {
-            String number = in.number() == 0 ? "each class" : "class " + in.number();
-            return (in.edge() == Edge.START ? "" : "end of ") + number + " of " + in.rhythm() + far;
-        }
-        boolean unit = rule.anchor() instanceof Anchor.WithUnit;
-        String name = unit
-                ? "unit " + ((Anchor.WithUnit) rule.anchor()).unit()
-                : ((Anchor.WithLesson) rule.anchor()).lesson();
-        Edge edge = unit ? ((Anchor.WithUnit) rule.anchor()).edge() : ((Anchor.WithLesson) rule.anchor()).edge();
-        if (plus.n() == 0) {
-            return (edge == Edge.START ? "start of " : "end of ") + name;
-        }
-        Edge usual = classTime(plus.unit()) ? Edge.START : Edge.END;
-        return name + (edge == usual ? "" : edge == Edge.START ? " start" : " end") + far;
-    }
-
-    private static String unit(Offset plus) {
-        boolean one = Math.abs(plus.n()) == 1;
-        return switch (plus.unit()) {
-            case SESSIONS -> one ? "class" : "classes";
-            case TEACHING_DAYS -> one ? "teaching day" : "teaching days";
-            case DAYS -> one ? "day" : "days";
-            case WEEKS -> one ? "week" : "weeks";
-            case HOURS -> one ? "hour" : "hours";
-            case MINUTES -> one ? "minute" : "minutes";
-        };
-    }
-
-    /** The rule as it can be typed again, with its time of day. */
-    public static String typed(DateRule rule) {
-        if (rule.plain()) {
-            LocalTime time = ((Anchor.Fixed) rule.anchor()).at().toLocalTime();
-            return ((Anchor.Fixed) rule.anchor()).at().toLocalDate() + ", " + time;
-        }
-        return brief(rule).replace('−', '-') + (rule.time() == null ? "" : ", " + Say.time(rule.time()));
     }
 }

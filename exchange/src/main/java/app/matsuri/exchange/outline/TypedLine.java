@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -294,7 +295,7 @@ public final class TypedLine {
         rule.ifPresent(r -> {
             dates.put(which, r);
             open = which;
-            say(text, named(which) + " " + DueWords.say(r, in.lesson()), true);
+            say(text, named(which) + " " + RuleSaid.beside(r, in.lesson()), true);
         });
         return rule.isPresent();
     }
@@ -561,9 +562,7 @@ public final class TypedLine {
 
     private LocalDate dayOf(Which which) {
         DateRule rule = dates.get(which);
-        return rule != null && rule.anchor() instanceof Anchor.Fixed fixed
-                ? fixed.at().toLocalDate()
-                : null;
+        return rule != null && rule.fixed() ? rule.typed().toLocalDate() : null;
     }
 
     private static String named(Which which) {

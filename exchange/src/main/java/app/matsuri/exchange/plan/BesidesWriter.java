@@ -125,16 +125,14 @@ public final class BesidesWriter {
                 .toList();
     }
 
-    /** How long units took in earlier terms. */
-    public static List<Map<String, Object>> took(List<Took> took) {
-        return took.stream()
-                .map(t -> new Out()
-                        .put("unit", t.unit())
-                        .put("term", t.term())
-                        .put("section", t.section())
-                        .put("sessions", t.sessions())
-                        .map())
-                .toList();
+    /** How long a unit took in an earlier term. */
+    public static Map<String, Object> took(Took took) {
+        return new Out()
+                .put("unit", took.unit())
+                .put("term", took.term())
+                .put("section", took.section())
+                .put("sessions", took.sessions())
+                .map();
     }
 
     public static Map<String, Object> dayNote(DayNote note) {

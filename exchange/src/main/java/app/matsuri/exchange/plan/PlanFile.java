@@ -4,10 +4,14 @@ import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.core.JacksonException;
@@ -33,6 +37,18 @@ public final class PlanFile {
         /** Whether something is wrong that is more than a remark. */
         public boolean faulty() {
             return faults.stream().anyMatch(f -> f.severity() != Fault.Severity.REMARK);
+        }
+    }
+
+    /** The definitions of its JSON Schema, by name. */
+    public static Map<String, Object> definitions() {
+        try (InputStream in = PlanFile.class.getResourceAsStream("/plan-file.schema.json")) {
+            JsonNode schema = Json.MAPPER.readTree(in);
+            Map<String, Object> definitions = new LinkedHashMap<>();
+            schema.path("$defs").properties().forEach(e -> definitions.put(e.getKey(), e.getValue()));
+            return definitions;
+        } catch (IOException e) {
+            throw new UncheckedIOException("the plan file's schema cannot be read", e);
         }
     }
 

@@ -106,7 +106,7 @@ public final class PlanWriter {
                         course.sections().stream().map(PlanWriter::section).toList())
                 .put("units", course.units().stream().map(PlanWriter::unit).toList())
                 .some("weights", BesidesWriter.weights(besides.weights()))
-                .some("took", BesidesWriter.took(besides.took()))
+                .some("took", besides.took().stream().map(BesidesWriter::took).toList())
                 .some("waits", BesidesWriter.waits(besides.waits()))
                 .some(
                         "notices",
@@ -202,16 +202,28 @@ public final class PlanWriter {
     }
 
     public static Map<String, Object> change(SessionChange change) {
-        Out out = new Out();
-        if (change instanceof SessionChange.Cancel cancel) {
-            out.put("cancel", Words.moment(cancel.session()));
-        } else if (change instanceof SessionChange.Move move) {
-            out.put("move", Words.moment(move.session()))
-                    .put("to", Words.moment(move.to()))
-                    .some("minutes", move.minutes());
-        } else if (change instanceof SessionChange.Add add) {
-            out.put("add", Words.moment(add.at())).put("minutes", add.minutes()).unless("", "place", add.place());
-        }
+        Out out = change.on(new SessionChange.Cases<>() {
+            @Override
+            public Out cancel(SessionChange.Cancel cancel) {
+                return new Out().put("cancel", Words.moment(cancel.session()));
+            }
+
+            @Override
+            public Out move(SessionChange.Move move) {
+                return new Out()
+                        .put("move", Words.moment(move.session()))
+                        .put("to", Words.moment(move.to()))
+                        .some("minutes", move.minutes());
+            }
+
+            @Override
+            public Out add(SessionChange.Add add) {
+                return new Out()
+                        .put("add", Words.moment(add.at()))
+                        .put("minutes", add.minutes())
+                        .unless("", "place", add.place());
+            }
+        });
         return out.with(change.extra());
     }
 
@@ -264,31 +276,61 @@ public final class PlanWriter {
         return DetailsWriter.item(out, item.details()).with(item.extra());
     }
 
+    /** How each kind of anchor is written. */
+    private static final Anchor.Cases<Out> AS_WRITTEN = new Anchor.Cases<>() {
+        @Override
+        public Out fixed(Anchor.Fixed at) {
+            return new Out().put("at", Words.moment(at.at()));
+        }
+
+        @Override
+        public Out lesson(Anchor.WithLesson with) {
+            return new Out().put("lesson", with.lesson()).put("edge", Words.word(with.edge()));
+        }
+
+        @Override
+        public Out unit(Anchor.WithUnit with) {
+            return new Out().put("unit", with.unit()).put("edge", Words.word(with.edge()));
+        }
+
+        @Override
+        public Out week(Anchor.InWeek in) {
+            return new Out()
+                    .put("week", in.week())
+                    .put("counts", in.teaching() ? "teaching" : "term")
+                    .put("weekday", Words.weekday(in.weekday()));
+        }
+
+        @Override
+        public Out ownDate(Anchor.OwnDate own) {
+            return new Out().put("own", Words.word(own.which()));
+        }
+
+        @Override
+        public Out item(Anchor.OfItem of) {
+            return new Out().put("item", of.item()).put("date", Words.word(of.which()));
+        }
+
+        @Override
+        public Out beginning(Anchor.OwnBeginning own) {
+            return new Out().put("own", "begins");
+        }
+
+        @Override
+        public Out rhythm(Anchor.InRhythm in) {
+            return new Out()
+                    .put("rhythm", in.rhythm())
+                    .unless(0, "number", in.number())
+                    .put("edge", Words.word(in.edge()));
+        }
+    };
+
     /** The rule; null for none. */
     public static Map<String, Object> rule(DateRule rule) {
         if (rule == null) {
             return null;
         }
-        Out out = new Out();
-        if (rule.anchor() instanceof Anchor.Fixed fixed) {
-            out.put("at", Words.moment(fixed.at()));
-        } else if (rule.anchor() instanceof Anchor.WithLesson with) {
-            out.put("lesson", with.lesson()).put("edge", Words.word(with.edge()));
-        } else if (rule.anchor() instanceof Anchor.WithUnit with) {
-            out.put("unit", with.unit()).put("edge", Words.word(with.edge()));
-        } else if (rule.anchor() instanceof Anchor.InWeek in) {
-            out.put("week", in.week())
-                    .put("counts", in.teaching() ? "teaching" : "term")
-                    .put("weekday", Words.weekday(in.weekday()));
-        } else if (rule.anchor() instanceof Anchor.OwnDate own) {
-            out.put("own", Words.word(own.which()));
-        } else if (rule.anchor() instanceof Anchor.OwnBeginning) {
-            out.put("own", "begins");
-        } else if (rule.anchor() instanceof Anchor.OfItem of) {
-            out.put("item", of.item()).put("date", Words.word(of.which()));
-        } else if (rule.anchor() instanceof Anchor.InRhythm in) {
-            out.put("rhythm", in.rhythm()).unless(0, "number", in.number()).put("edge", Words.word(in.edge()));
-        }
+        Out out = rule.anchor().on(AS_WRITTEN);
         if (rule.plus().n() != 0) {
             out.put("plus", rule.plus().n()).put("in", Words.word(rule.plus().unit()));
         }

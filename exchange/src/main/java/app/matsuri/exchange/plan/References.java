@@ -168,8 +168,12 @@ final class References {
 
     private void notice(DateRule rule, String place, Set<String> lessons, Set<String> units, Set<String> items) {
         rule(rule, place, lessons, units);
-        if (rule != null && rule.anchor() instanceof Anchor.OfItem of && !items.contains(of.item())) {
-            faults.kept(place + "/item", "There is no item “" + of.item() + "” in this course: no date.");
+        if (rule != null) {
+            rule.anchor()
+                    .named(Anchor.Sort.ITEM)
+                    .filter(id -> !items.contains(id))
+                    .ifPresent(id ->
+                            faults.kept(place + "/item", "There is no item “" + id + "” in this course: no date."));
         }
     }
 
@@ -193,15 +197,19 @@ final class References {
     }
 
     private void rule(DateRule rule, String place, Set<String> lessons, Set<String> units) {
-        if (rule != null && rule.anchor() instanceof Anchor.WithLesson with && !lessons.contains(with.lesson())) {
-            faults.kept(
-                    place + "/lesson",
-                    "There is no lesson “" + with.lesson() + "” in this course: the date" + " is unresolved.");
+        if (rule == null) {
+            return;
         }
-        if (rule != null && rule.anchor() instanceof Anchor.WithUnit with && !units.contains(with.unit())) {
-            faults.kept(
-                    place + "/unit", "There is no unit “" + with.unit() + "” in this course: the date is unresolved.");
-        }
+        rule.anchor()
+                .named(Anchor.Sort.LESSON)
+                .filter(id -> !lessons.contains(id))
+                .ifPresent(id -> faults.kept(
+                        place + "/lesson", "There is no lesson “" + id + "” in this course: the date is unresolved."));
+        rule.anchor()
+                .named(Anchor.Sort.UNIT)
+                .filter(id -> !units.contains(id))
+                .ifPresent(id -> faults.kept(
+                        place + "/unit", "There is no unit “" + id + "” in this course: the date is unresolved."));
     }
 
     private void known(Collection<String> ids, Set<String> lessons, String at) {

@@ -2,8 +2,15 @@ package app.matsuri.exchange.change;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.matsuri.core.change.Change;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.Json;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -11,6 +18,10 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** A change's JSON: the documented examples, every kind there and back, and what is wrong said. */
 class ChangeJsonTest {
+
+    private static final JsonSchema SCHEMA = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+            .getSchema(Json.MAPPER.writeValueAsString(
+                    Map.of("$defs", ChangeJson.definitions(), "$ref", "#/$defs/change")));
 
     static Stream<String> changes() {
         return Stream.of(
@@ -109,6 +120,37 @@ class ChangeJsonTest {
         assertThat(ChangeJson.read(Json.read(written)).change()).isEqualTo(reading.change());
     }
 
+    /** The first class of a permitted subclass without a line, an example or a schema is named here. */
+    @Test
+    void everyKindIsWrittenReadBackAndInTheSchema() {
+        Map<Class<?>, String> examples = new HashMap<>();
+        changes()
+                .map(json -> json.replace('\'', '"'))
+                .forEach(json ->
+                        examples.put(ChangeJson.read(Json.read(json)).change().getClass(), json));
+        Map<String, Object> definitions = new HashMap<>(ChangeJson.definitions());
+        for (Class<?> kind : Change.class.getPermittedSubclasses()) {
+            assertThat(examples).as("an example above").containsKey(kind);
+            String name = Json.read(examples.get(kind)).path("kind").stringValue();
+            assertThat(definitions).containsKey(name);
+        }
+        assertThat(ChangeKinds.names()).hasSize(Change.class.getPermittedSubclasses().length);
+    }
+
+    /** The schema takes every example, as it was written by hand and as it is written here, and refuses each without its fields. */
+    @ParameterizedTest
+    @MethodSource("changes")
+    void theSchemaTakesIt(String json) throws Exception {
+        String given = json.replace('\'', '"');
+        assertThat(SCHEMA.validate(given, InputFormat.JSON)).isEmpty();
+        String written = Json.MAPPER.writeValueAsString(
+                ChangeJson.write(ChangeJson.read(Json.read(given)).change()));
+        assertThat(SCHEMA.validate(written, InputFormat.JSON)).as(written).isEmpty();
+        String kind = Json.read(given).path("kind").stringValue();
+        assertThat(SCHEMA.validate("{\"kind\":\"" + kind + "s\"}", InputFormat.JSON))
+                .isNotEmpty();
+    }
+
     @Test
     void aNoticeIsOnceOrASeriesAndSaysWhen() {
         assertThat(faults("{\"kind\":\"put-notice\",\"course\":\"C\",\"notice\":{\"id\":\"x\",\"title\":\"X\"}}"))
@@ -126,7 +168,7 @@ class ChangeJsonTest {
         assertThat(faults("{}")).containsExactly("");
         assertThat(faults("{\"kind\":\"shift\",\"course\":\"C\",\"by\":1}")).containsExactly("");
         assertThat(faults("{\"kind\":\"move\",\"course\":\"C\",\"items\":[1],\"to\":\"soon\"}"))
-                .containsExactly("/to", "/items/0");
+                .containsExactly("/items/0", "/to");
         assertThat(faults("{\"kind\":\"add-closure\",\"closure\":{\"first\":\"2026-10-09\",\"last\":\"2026-10-08\"}}"))
                 .containsExactly("/closure/last");
         assertThat(faults("{\"kind\":\"redate\",\"course\":\"C\",\"items\":[\"I\"],\"dates\":[\"due\"]}"))

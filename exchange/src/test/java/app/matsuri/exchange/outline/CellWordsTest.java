@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.exchange.plan.PlanFile;
@@ -78,7 +79,7 @@ class CellWordsTest {
         CellWords.Cell cell = read(item, which, text);
         assertThat(cell.date().at()).isEqualTo(at);
         assertThat(cell.said()).isEqualTo(said);
-        String typed = RuleWords.typed(cell.rule().orElseThrow());
+        String typed = RuleSaid.typed(cell.rule().orElseThrow());
         assertThat(read(item, which, typed).rule())
                 .as("typed again as “%s”", typed)
                 .isEqualTo(cell.rule());

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -56,7 +57,7 @@ class TypedLineTest {
 
     private static String at(TypedLine line, Which which) {
         DateRule rule = line.date(which);
-        return rule == null ? null : DueWords.say(rule, null).isEmpty() ? "" : moment(rule);
+        return rule == null ? null : RuleSaid.beside(rule, null).isEmpty() ? "" : moment(rule);
     }
 
     private static String moment(DateRule rule) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.plan.Json;
@@ -192,7 +193,7 @@ class WordsTest {
         DateRule read = new DueWords(DAYS).read(text, "L").orElseThrow();
         assertThat(Json.MAPPER.<tools.jackson.databind.JsonNode>valueToTree(PlanWriter.rule(read)))
                 .isEqualTo(Json.read(rule.replace('\'', '"')));
-        String said = DueWords.say(read, "L");
+        String said = RuleSaid.beside(read, "L");
         assertThat(new DueWords(DAYS).read(said, "L")).as("said as “%s”", said).contains(read);
     }
 

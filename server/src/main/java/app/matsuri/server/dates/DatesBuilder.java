@@ -11,6 +11,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -21,7 +22,6 @@ import app.matsuri.core.schedule.RulesInForce;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.Untold;
-import app.matsuri.exchange.outline.RuleWords;
 import app.matsuri.server.dates.DatesView.DatesCell;
 import app.matsuri.server.dates.DatesView.DatesCourse;
 import app.matsuri.server.dates.DatesView.DatesLesson;
@@ -183,8 +183,8 @@ final class DatesBuilder {
         }
         DateRule rule = begins ? notice.when().begins() : notice.when().ends();
         return new DatesCell(
-                rule == null ? (begins ? "first of a series" : "last of a series") : RuleWords.brief(rule),
-                rule == null ? null : RuleWords.typed(rule),
+                rule == null ? (begins ? "first of a series" : "last of a series") : RuleSaid.brief(rule),
+                rule == null ? null : RuleSaid.typed(rule),
                 at,
                 state,
                 someOf(own),
@@ -224,8 +224,8 @@ final class DatesBuilder {
         }
         boolean around = item.rule(which) == null && plan != null;
         return new DatesCell(
-                plan == null ? null : (around ? "as unit " + unit.code() + ", " : "") + RuleWords.brief(plan),
-                plan == null ? null : RuleWords.typed(plan),
+                plan == null ? null : (around ? "as unit " + unit.code() + ", " : "") + RuleSaid.brief(plan),
+                plan == null ? null : RuleSaid.typed(plan),
                 at,
                 state,
                 someOf(own),
@@ -233,6 +233,6 @@ final class DatesBuilder {
     }
 
     private static String said(Optional<DateRule> rule) {
-        return rule.map(RuleWords::brief).orElse("");
+        return rule.map(RuleSaid::brief).orElse("");
     }
 }

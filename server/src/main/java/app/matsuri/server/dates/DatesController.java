@@ -3,6 +3,7 @@ package app.matsuri.server.dates;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.PutDates;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.exchange.change.ChangeJson;
@@ -11,7 +12,6 @@ import app.matsuri.exchange.file.TableFile;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.outline.CellWords;
 import app.matsuri.exchange.outline.FillDown;
-import app.matsuri.exchange.outline.RuleWords;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.exchange.table.DatesSheet;
@@ -178,7 +178,7 @@ class DatesController {
                 cells.add(new CellUnderstood(false, "There is no class so far on.", null));
                 continue;
             }
-            cells.add(new CellUnderstood(true, rule.map(RuleWords::brief).orElse("no date"), null));
+            cells.add(new CellUnderstood(true, rule.map(RuleSaid::brief).orElse("no date"), null));
             entries.add(new PutDates.Entry(to.course(), to.item(), to.sections(), Map.of(which(to), rule)));
         }
         return new CellsRead(cells, change(entries));

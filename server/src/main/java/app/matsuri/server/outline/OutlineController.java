@@ -3,13 +3,13 @@ package app.matsuri.server.outline;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.exchange.outline.RuleWords;
 import app.matsuri.exchange.plan.CourseReader;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.Faults;
@@ -137,7 +137,7 @@ class OutlineController {
                             section.section().code(),
                             Words.word(which),
                             date.at(),
-                            date.resolved() ? RuleWords.brief(given.rule(which)) : date.why(),
+                            date.resolved() ? RuleSaid.brief(given.rule(which)) : date.why(),
                             wrong(given, which)));
                 }
             }

@@ -21,6 +21,7 @@ import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Rhythm;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
@@ -29,7 +30,6 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.outline.DayWords;
-import app.matsuri.exchange.outline.DueWords;
 import app.matsuri.exchange.outline.NoticeLine;
 import app.matsuri.exchange.outline.OutlineReader;
 import app.matsuri.exchange.outline.PlanNames;
@@ -206,7 +206,7 @@ class TypedLines {
                         .filter(Resolved::resolved)
                         .map(r -> Say.moment(r.at()));
                 said.add(which.name().toLowerCase(Locale.ROOT) + " "
-                        + at.orElseGet(() -> DueWords.say(item.rule(which), item.lesson())));
+                        + at.orElseGet(() -> RuleSaid.beside(item.rule(which), item.lesson())));
             }
         }
         if (item.points() != null) {

@@ -6,7 +6,6 @@ import app.matsuri.core.change.Refused;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Unit;
-import app.matsuri.core.rollover.RollBy;
 import app.matsuri.core.rollover.Rolled;
 import app.matsuri.core.rollover.Rolled.State;
 import app.matsuri.core.rollover.RolledOver;
@@ -103,7 +102,7 @@ final class RolloverBuilder {
     private Set<String> words(int days) {
         Set<String> words = new LinkedHashSet<>(List.of("class", "week", "teaching-week", "days=" + days));
         WholeWeeks.around(days).forEach(d -> words.add("days=" + d));
-        if (asked.by() instanceof RollBy.ByDays) {
+        if (asked.by().later().isPresent()) {
             words.add(by);
         }
         words.add("rule");

@@ -1,6 +1,7 @@
 package app.matsuri.server.section;
 
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.PutCourse;
@@ -17,7 +18,6 @@ import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.outline.MeetsWords;
-import app.matsuri.exchange.plan.Words;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.colleague.Access;
 import jakarta.annotation.Nullable;
@@ -119,13 +119,21 @@ class TimetableController {
     }
 
     private static String change(SessionChange change) {
-        if (change instanceof SessionChange.Cancel cancel) {
-            return "no class " + Words.moment(cancel.session()).replace('T', ' ');
-        }
-        if (change instanceof SessionChange.Move move) {
-            return Words.moment(move.session()).replace('T', ' ') + " moved to "
-                    + Words.moment(move.to()).replace('T', ' ');
-        }
-        return "once " + Words.moment(((SessionChange.Add) change).at()).replace('T', ' ');
+        return change.on(new SessionChange.Cases<>() {
+            @Override
+            public String cancel(SessionChange.Cancel cancel) {
+                return "no class " + Say.moment(cancel.session());
+            }
+
+            @Override
+            public String move(SessionChange.Move move) {
+                return Say.moment(move.session()) + " moved to " + Say.moment(move.to());
+            }
+
+            @Override
+            public String add(SessionChange.Add add) {
+                return "once " + Say.moment(add.at());
+            }
+        });
     }
 }

@@ -116,7 +116,8 @@ final class RowWriter {
         row.usualMinutes = course.usualMinutes();
         Map<String, Integer> weights = BesidesWriter.weights(course.besides().weights());
         row.weights = weights.isEmpty() ? null : json(weights);
-        row.took = list(BesidesWriter.took(course.besides().took()));
+        row.took =
+                list(course.besides().took().stream().map(BesidesWriter::took).toList());
         row.waits = list(BesidesWriter.waits(course.besides().waits()));
         row.weekLimit = course.weekLimit();
         row.dayLimit = course.dayLimit();
@@ -220,20 +221,27 @@ final class RowWriter {
         row.section = section;
         row.position = position;
         row.place = "";
-        if (change instanceof SessionChange.Cancel cancel) {
-            row.kind = "cancel";
-            row.session = cancel.session();
-        } else if (change instanceof SessionChange.Move move) {
-            row.kind = "move";
-            row.session = move.session();
-            row.movedTo = move.to();
-            row.minutes = move.minutes();
-        } else if (change instanceof SessionChange.Add add) {
-            row.kind = "add";
-            row.session = add.at();
-            row.minutes = add.minutes();
-            row.place = add.place();
-        }
+        row.session = change.name();
+        row.kind = change.on(new SessionChange.Cases<>() {
+            @Override
+            public String cancel(SessionChange.Cancel cancel) {
+                return "cancel";
+            }
+
+            @Override
+            public String move(SessionChange.Move move) {
+                row.movedTo = move.to();
+                row.minutes = move.minutes();
+                return "move";
+            }
+
+            @Override
+            public String add(SessionChange.Add add) {
+                row.minutes = add.minutes();
+                row.place = add.place();
+                return "add";
+            }
+        });
         row.extra = extra(change.extra());
         rows.put(row);
     }

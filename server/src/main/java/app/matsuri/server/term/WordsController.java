@@ -2,6 +2,7 @@ package app.matsuri.server.term;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.session.Sessions;
@@ -73,7 +74,7 @@ class WordsController {
     record RuleRead(Map<String, Object> rule, String said) {}
 
     /** A date rule in words. */
-    record RuleSaid(String said) {}
+    record RuleInWords(String said) {}
 
     @GetMapping("/days")
     DayRead day(
@@ -174,11 +175,11 @@ class WordsController {
                                                 ? "Not a date yet. Write 3 nov, 17:00 or with CH2, next class."
                                                 : "Not a date yet. Write next class, 2 days after, 23:59, friday or 3"
                                                         + " nov.")));
-        return new RuleRead(PlanWriter.rule(rule), DueWords.say(rule, beside));
+        return new RuleRead(PlanWriter.rule(rule), RuleSaid.beside(rule, beside));
     }
 
     @PostMapping(path = "/rules/said", consumes = "application/json")
-    RuleSaid said(
+    RuleInWords said(
             @AuthenticationPrincipal SignedIn by,
             @PathVariable long termId,
             @RequestParam String course,
@@ -191,7 +192,7 @@ class WordsController {
             throw new Problem(
                     HttpStatus.BAD_REQUEST, "rule-at-fault", "No date rule", "This is no date rule.", faults.all());
         }
-        return new RuleSaid(DueWords.say(read, null));
+        return new RuleInWords(RuleSaid.beside(read, null));
     }
 
     private LocalDate now(Stored stored) {

@@ -4,12 +4,11 @@ import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.flow.Placement;
-import app.matsuri.core.plan.Anchor;
-import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Step;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -235,7 +234,10 @@ final class DayBuilder {
                             date.fixed(),
                             date.rolled(),
                             item.locked(),
-                            course == null ? hangsOn(dates.rule(which)) : "shared by " + course,
+                            course == null
+                                    ? RuleSaid.hangs(dates.rule(which), follows.course())
+                                            .orElse(null)
+                                    : "shared by " + course,
                             course == null ? told.of(word, item.id()) : null,
                             links(item.details().links()),
                             course == null && moved.contains(word + " " + item.id())));
@@ -288,25 +290,6 @@ final class DayBuilder {
                         n.date().equals(date) && n.concerns(follows.section().code()))
                 .map(n -> new NoteView(n.section(), n.text(), n.own()))
                 .toList();
-    }
-
-    private String hangsOn(DateRule rule) {
-        if (rule.anchor() instanceof Anchor.WithLesson with) {
-            return follows.course()
-                    .lesson(with.lesson())
-                    .map(l -> "moves with “" + l.title() + "”")
-                    .orElse(null);
-        }
-        if (rule.anchor() instanceof Anchor.WithUnit with) {
-            return follows.course()
-                    .unit(with.unit())
-                    .map(u -> "moves with unit “" + u.title() + "”")
-                    .orElse(null);
-        }
-        if (rule.anchor() instanceof Anchor.InWeek in) {
-            return "in " + (in.teaching() ? "teaching week " : "week ") + in.week();
-        }
-        return rule.anchor() instanceof Anchor.OwnDate own ? "hangs on “" + Words.word(own.which()) + "”" : null;
     }
 
     Day day(LocalDate date) {

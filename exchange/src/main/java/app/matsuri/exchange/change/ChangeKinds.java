@@ -1,0 +1,220 @@
+package app.matsuri.exchange.change;
+
+import app.matsuri.core.change.AddClosure;
+import app.matsuri.core.change.ArrangeItems;
+import app.matsuri.core.change.ArrangeLessons;
+import app.matsuri.core.change.ArrangeNotice;
+import app.matsuri.core.change.ArrangeUnit;
+import app.matsuri.core.change.BeginMidWeek;
+import app.matsuri.core.change.BringCourses;
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.ChangeNoticeSeries;
+import app.matsuri.core.change.ChangeSeries;
+import app.matsuri.core.change.ChangeSession;
+import app.matsuri.core.change.DateUnit;
+import app.matsuri.core.change.HoldEmpty;
+import app.matsuri.core.change.Join;
+import app.matsuri.core.change.LeaveOut;
+import app.matsuri.core.change.MarkDays;
+import app.matsuri.core.change.Move;
+import app.matsuri.core.change.MoveNotice;
+import app.matsuri.core.change.OrderDay;
+import app.matsuri.core.change.Pin;
+import app.matsuri.core.change.PutAdjustment;
+import app.matsuri.core.change.PutClosure;
+import app.matsuri.core.change.PutCourse;
+import app.matsuri.core.change.PutDates;
+import app.matsuri.core.change.PutDayNote;
+import app.matsuri.core.change.PutItem;
+import app.matsuri.core.change.PutLesson;
+import app.matsuri.core.change.PutNotice;
+import app.matsuri.core.change.PutRhythm;
+import app.matsuri.core.change.PutRoster;
+import app.matsuri.core.change.PutSection;
+import app.matsuri.core.change.PutUnit;
+import app.matsuri.core.change.PutWeekNote;
+import app.matsuri.core.change.RecordHeld;
+import app.matsuri.core.change.RecordTaught;
+import app.matsuri.core.change.Redate;
+import app.matsuri.core.change.RememberPace;
+import app.matsuri.core.change.RemoveClosure;
+import app.matsuri.core.change.RemoveCourse;
+import app.matsuri.core.change.RemoveItem;
+import app.matsuri.core.change.RemoveLesson;
+import app.matsuri.core.change.RemoveNotice;
+import app.matsuri.core.change.RemoveRecord;
+import app.matsuri.core.change.RemoveRhythm;
+import app.matsuri.core.change.RemoveSection;
+import app.matsuri.core.change.RemoveUnit;
+import app.matsuri.core.change.RestoreSession;
+import app.matsuri.core.change.SetFirstPlanDay;
+import app.matsuri.core.change.SetGap;
+import app.matsuri.core.change.SetLength;
+import app.matsuri.core.change.SetRotation;
+import app.matsuri.core.change.SetTerm;
+import app.matsuri.core.change.SetWeights;
+import app.matsuri.core.change.Shift;
+import app.matsuri.core.change.Tell;
+import app.matsuri.core.change.Together;
+import app.matsuri.exchange.plan.In;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/** Every kind of change by its name, with what may be left out of it. A further kind is added here, in one line. */
+final class ChangeKinds {
+
+    /** The most changes in one step. */
+    private static final int MOST_TOGETHER = 5_000;
+
+    private static final Map<String, ChangeKind> BY_NAME = new LinkedHashMap<>();
+    private static final Map<Class<? extends Change>, ChangeKind> BY_TYPE = new LinkedHashMap<>();
+
+    static {
+        Stream.of(
+                        ChangeKind.of("add-closure", AddClosure.class),
+                        ChangeKind.of("remove-closure", RemoveClosure.class)
+                                .as("last", "first")
+                                .optional("reason"),
+                        ChangeKind.of("set-term", SetTerm.class),
+                        ChangeKind.of("put-course", PutCourse.class).optional("was"),
+                        ChangeKind.of("remove-course", RemoveCourse.class),
+                        ChangeKind.of("put-section", PutSection.class).optional("was"),
+                        ChangeKind.of("remove-section", RemoveSection.class),
+                        ChangeKind.of("put-unit", PutUnit.class).optional("before"),
+                        ChangeKind.of("remove-unit", RemoveUnit.class),
+                        ChangeKind.of("put-lesson", PutLesson.class).optional("unit", "before"),
+                        ChangeKind.of("remove-lesson", RemoveLesson.class),
+                        ChangeKind.of("put-item", PutItem.class).optional("unit"),
+                        ChangeKind.of("remove-item", RemoveItem.class),
+                        ChangeKind.of("arrange-items", ArrangeItems.class)
+                                .filled("items", "Say which items to put elsewhere: “items” is empty.")
+                                .optional("lesson", "within", "before"),
+                        ChangeKind.of("date-unit", DateUnit.class).optional("section"),
+                        ChangeKind.of("arrange-lessons", ArrangeLessons.class)
+                                .filled("lessons", "Say which lessons to put elsewhere: “lessons” is empty.")
+                                .optional("before"),
+                        ChangeKind.of("arrange-unit", ArrangeUnit.class).optional("before"),
+                        ChangeKind.of("order-day", OrderDay.class)
+                                .filled("items", "Say which items, in order: “items” is empty."),
+                        ChangeKind.of("put-dates", PutDates.class)
+                                .filled("entries", "There are no dates to change: “entries” is empty."),
+                        ChangeKind.of("put-adjustment", PutAdjustment.class),
+                        ChangeKind.of("redate", Redate.class)
+                                .filled("items", "Say which items change: “items” is empty.")
+                                .filled("dates", "Say which dates change: opens, due or closes.")
+                                .spread("how"),
+                        ChangeKind.of("put-notice", PutNotice.class),
+                        ChangeKind.of("remove-notice", RemoveNotice.class),
+                        ChangeKind.of("move-notice", MoveNotice.class).optional("section", "entry", "to", "time"),
+                        ChangeKind.of("arrange-notice", ArrangeNotice.class).optional("unit", "before"),
+                        ChangeKind.of("change-notice-series", ChangeNoticeSeries.class)
+                                .optional("repeat"),
+                        ChangeKind.of("put-rhythm", PutRhythm.class),
+                        ChangeKind.of("remove-rhythm", RemoveRhythm.class),
+                        ChangeKind.of("put-day-note", PutDayNote.class),
+                        ChangeKind.of("put-week-note", PutWeekNote.class),
+                        ChangeKind.of("remember-pace", RememberPace.class),
+                        ChangeKind.of("bring-courses", BringCourses.class)
+                                .otherwise("does", "Bring courses")
+                                .filled("courses", "There are no courses to bring: “courses” is empty."),
+                        ChangeKind.of("tell", Tell.class)
+                                .optional("section", "upTo", "at")
+                                .otherwise("why", ""),
+                        ChangeKind.of("set-weights", SetWeights.class),
+                        ChangeKind.of("shift", Shift.class)
+                                .optional("section", "unit", "week", "from")
+                                .least("week", 1)
+                                .least("by", -1000)
+                                .otherwise("in", Shift.In.SESSIONS)
+                                .check(ChangeKinds::somethingShifts),
+                        ChangeKind.of("move", Move.class)
+                                .optional("section", "seenIn")
+                                .word("place", "first", "last")
+                                .otherwise("place", "last"),
+                        ChangeKind.of("pin", Pin.class).optional("section", "date"),
+                        ChangeKind.of("record-taught", RecordTaught.class).otherwise("note", ""),
+                        ChangeKind.of("record-held", RecordHeld.class).optional("section", "from", "over"),
+                        ChangeKind.of("remove-record", RemoveRecord.class),
+                        ChangeKind.of("hold-empty", HoldEmpty.class).otherwise("hold", true),
+                        ChangeKind.of("leave-out", LeaveOut.class).otherwise("leave", true),
+                        ChangeKind.of("set-length", SetLength.class)
+                                .optional("length")
+                                .least("length", 1),
+                        ChangeKind.of("join", Join.class).otherwise("join", true),
+                        ChangeKind.of("set-gap", SetGap.class).least("empty", 0),
+                        ChangeKind.of("begin-mid-week", BeginMidWeek.class).otherwise("anyDay", true),
+                        ChangeKind.of("change-session", ChangeSession.class),
+                        ChangeKind.of("restore-session", RestoreSession.class),
+                        ChangeKind.of("change-series", ChangeSeries.class)
+                                .least("pattern", 0)
+                                .optional("from"),
+                        ChangeKind.of("put-closure", PutClosure.class)
+                                .as("last", "first")
+                                .otherwise("reason", ""),
+                        ChangeKind.of("mark-days", MarkDays.class)
+                                .as("last", "first")
+                                .optional("weekday")
+                                .check(ChangeKinds::asWhichWeekday),
+                        ChangeKind.of("first-plan-day", SetFirstPlanDay.class).optional("day"),
+                        ChangeKind.of("set-rotation", SetRotation.class).optional("rotation"),
+                        ChangeKind.of("put-roster", PutRoster.class),
+                        ChangeKind.of("together", Together.class)
+                                .otherwise("does", "")
+                                .check(ChangeKinds::notTooMany))
+                .forEach(kind -> {
+                    BY_NAME.put(kind.name(), kind);
+                    BY_TYPE.put(kind.type(), kind);
+                });
+    }
+
+    private ChangeKinds() {}
+
+    /** The kind by its name; null for none. */
+    static ChangeKind named(String name) {
+        return BY_NAME.get(name);
+    }
+
+    static List<String> names() {
+        return List.copyOf(BY_NAME.keySet());
+    }
+
+    static Iterable<ChangeKind> all() {
+        return BY_NAME.values();
+    }
+
+    /**
+     * The kind of a change.
+     *
+     * @throws IllegalStateException where it stands in no line above
+     */
+    static ChangeKind of(Class<? extends Change> type) {
+        ChangeKind kind = BY_TYPE.get(type);
+        if (kind == null) {
+            throw new IllegalStateException(type + " has no name as JSON");
+        }
+        return kind;
+    }
+
+    private static void somethingShifts(In in, Map<String, Object> shift) {
+        boolean nothing =
+                Stream.of("lessons", "items", "unit", "week", "from").allMatch(field -> Value.empty(shift.get(field)));
+        if (nothing) {
+            in.faults().fatal(in.pointer(), "Say what to move: lessons, items, unit, week or from.");
+        }
+    }
+
+    private static void asWhichWeekday(In in, Map<String, Object> mark) {
+        if (mark.get("as") == MarkDays.Mark.RUNS_AS && mark.get("weekday") == null) {
+            in.faults().fatal(in.pointer(), "“weekday” is missing: say as which weekday the day runs.");
+        }
+    }
+
+    private static void notTooMany(In in, Map<String, Object> together) {
+        int n = ((List<?>) together.get("changes")).size();
+        if (n == 0 || n > MOST_TOGETHER) {
+            in.faults().fatal(in.pointer(), "Give 1 to " + MOST_TOGETHER + " changes.");
+        }
+    }
+}
