@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from "vue";
+import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef } from "vue";
 import { useRoute } from "vue-router";
 import { type Change, type Schemas, api, ask } from "../api/client";
 import ChangeLine from "../change/ChangeLine.vue";
@@ -28,6 +28,8 @@ const wrong = ref("");
 useStepKeys(state);
 onMounted(async () => {
   await state.load();
+  await nextTick();
+  toNow();
   try {
     terms.value = (await ask(api.GET("/api/terms"))).filter((t) => t.id !== termId && t.role !== "substitute");
   } catch (e) {
@@ -35,6 +37,19 @@ onMounted(async () => {
   }
   document.title = "Lanes, Matsuri";
 });
+const page = useTemplateRef<HTMLElement>("page");
+/** A week is wide enough for its number, its day and five lessons; a long term runs on to the side. */
+const weeks = computed(() => shown.value?.weeks.length ?? 0);
+const wide = computed(() => `${Math.max(900, weeks.value * (weeks.value > 20 ? 84 : 64))}px`);
+/** Brings today into sight where the term runs on to the side. */
+function toNow() {
+  const now = page.value?.querySelector(".nowline");
+  const head = page.value?.querySelector<HTMLElement>(".label");
+  if (!page.value || !now || !head) return;
+  const room = page.value.clientWidth - head.offsetWidth;
+  page.value.scrollLeft +=
+    now.getBoundingClientRect().left - page.value.getBoundingClientRect().left - head.offsetWidth - room * 0.4;
+}
 const courses = computed(() => [...new Set(shown.value?.lanes.map((l) => l.course))]);
 const lanes = computed(() => shown.value?.lanes.filter((l) => !course.value || l.course === course.value) ?? []);
 const unitsOf = (code: string) => shown.value?.units.filter((u) => u.course === code) ?? [];
@@ -123,7 +138,7 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
     </template>
   </Band>
   <h1 class="vh">Lanes</h1>
-  <main v-if="shown" class="lanes">
+  <main v-if="shown" ref="page" class="lanes" :style="{ '--wide': wide }">
     <div class="title top">
       <h2>{{ heading }}</h2>
       <button
@@ -297,10 +312,14 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
 }
 .row {
   display: grid;
-  grid-template-columns: 232px minmax(900px, 1fr);
+  grid-template-columns: 232px minmax(var(--wide), 1fr);
+  width: max-content;
+  min-width: 100%;
   border-bottom: 1px solid var(--rule-firm);
 }
 .top {
+  position: sticky;
+  left: 0;
   display: flex;
   gap: 14px;
   align-items: center;
@@ -347,6 +366,9 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
   padding: 8px 12px;
   border-right: 1px solid var(--rule-firm);
   background: var(--paper);
+  position: sticky;
+  left: 0;
+  z-index: 4;
 }
 .label h2 {
   margin: 0;

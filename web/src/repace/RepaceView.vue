@@ -298,6 +298,13 @@ watch(
   z-index: 5;
   background: var(--paper);
 }
+.row.last {
+  position: sticky;
+  bottom: 0;
+  z-index: 5;
+  background: var(--paper);
+  border-top: 1px solid var(--rule-firm);
+}
 .first label {
   display: flex;
   gap: 8px;

@@ -57,11 +57,20 @@ const lines = computed<Line[]>(() =>
   ].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)),
 );
 const told = computed(() => lines.value.filter((l) => l.told).length);
+/** The day's work on its main date. */
+const movable = computed(() =>
+  lines.value.filter((l) => l.drag && l.key && l.item?.which.startsWith("main-")).map((l) => l.key),
+);
+function pickAll() {
+  movable.value.forEach((key, n) => emit("pick", key, n > 0));
+}
 </script>
 
 <template>
   <h3>
     <span>On this day</span
+    ><button v-if="movable.length > 1" type="button" class="plain all" @click="pickAll">
+      choose all {{ movable.length }}</button
     ><span class="soft">{{ lines.length || "nothing" }}{{ told ? `, ${told} told otherwise` : "" }}</span>
   </h3>
   <ol class="ev">
@@ -118,8 +127,14 @@ h3 {
   justify-content: space-between;
   border-bottom: 1px solid var(--ink);
 }
-h3 .soft {
+h3 .soft,
+h3 .all {
   font-weight: 400;
+}
+h3 .all {
+  margin-left: auto;
+  margin-right: 12px;
+  text-decoration: underline;
 }
 .ev {
   list-style: none;
@@ -157,6 +172,9 @@ h3 .soft {
   line-height: 17px;
   display: inline;
   user-select: none;
+}
+.was {
+  margin-right: 6px;
 }
 .nm.picked {
   outline: 2px solid var(--ink);

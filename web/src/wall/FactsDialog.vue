@@ -5,6 +5,7 @@ import { coursePlan } from "../thing/plan";
 import { KINDS } from "../thing/dates";
 import Dialog from "../ui/Dialog.vue";
 import { count } from "../ui/say";
+import { useFirstField } from "../ui/useFirstField";
 import { injectWall } from "./useWall";
 
 /** Plain facts of everything that is chosen, in one proposal: what is left as it is keeps what each has. */
@@ -34,6 +35,10 @@ const items = computed(() =>
   units.value.flatMap((u) => u.items.filter((i) => chosen("item", i.id) || chosen("unit", u.id))),
 );
 const own = computed(() => units.value.filter((u) => chosen("unit", u.id)));
+useFirstField(
+  () => units.value.length,
+  () => (own.value.length ? "facts-week" : lessons.value.length ? "facts-optional" : "facts-kind"),
+);
 
 /** Empty leaves a fact as it is. */
 const form = reactive({
@@ -123,7 +128,7 @@ async function send() {
       </p>
       <template v-if="own.length">
         <label for="facts-week">Units: begin a week</label>
-        <select id="facts-week" v-model="form.startsWeek" class="field" autofocus>
+        <select id="facts-week" v-model="form.startsWeek" class="field">
           <option v-for="[value, name] in YES_NO" :key="value" :value="value">{{ name }}</option>
         </select>
       </template>

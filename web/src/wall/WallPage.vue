@@ -236,6 +236,7 @@ async function closeSlip() {
 </script>
 
 <template>
+  <button v-if="shown" type="button" class="skip" @click="grid?.focusDay(focus)">To the wall</button>
   <Band>
     <template #course>
       <select v-if="wall" class="sel" :value="key" aria-label="Course and section" @change="choose">

@@ -1,5 +1,6 @@
 package app.matsuri.core.change;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Offset;
@@ -97,7 +98,7 @@ public record Redate(String course, List<String> items, List<String> sections, S
 
             @Override
             public String said() {
-                return "Set to " + time + ":";
+                return "Set to " + Say.time(time) + ":";
             }
         }
 

@@ -39,7 +39,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(path = "/api", produces = "application/json")
 class RolloverController {
 
-    private static final Pattern YEAR = Pattern.compile("\\b(19|20|21)\\d{2}\\b");
+    /** A year, or the two digits behind the stroke of one: "2026/27". */
+    private static final Pattern YEAR = Pattern.compile("\\b(?:19|20|21)\\d{2}\\b|(?<=\\b20\\d{2}[/–-])\\d{2}\\b");
 
     private final Rollovers rollovers;
     private final Access access;
@@ -97,8 +98,15 @@ class RolloverController {
                 terms,
                 next,
                 List.of(from.term().first().plusWeeks(52), from.term().last().plusWeeks(52)),
-                YEAR.matcher(from.term().name())
-                        .replaceAll(year -> String.valueOf(Integer.parseInt(year.group()) + 1)));
+                aYearOn(from.term().name()));
+    }
+
+    /** "Autumn 2027" of "Autumn 2026", "2027/28" of "2026/27". */
+    static String aYearOn(String name) {
+        return YEAR.matcher(name)
+                .replaceAll(year -> year.group().length() == 2
+                        ? String.format(Locale.ROOT, "%02d", (Integer.parseInt(year.group()) + 1) % 100)
+                        : String.valueOf(Integer.parseInt(year.group()) + 1));
     }
 
     private static RollTerm term(Stored stored) {

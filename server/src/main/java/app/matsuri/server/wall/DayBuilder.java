@@ -95,6 +95,7 @@ final class DayBuilder {
                 continue;
             }
             moved.add(move.what() + " " + move.id());
+            moved.add(move.what() + " " + move.id() + " " + move.to()); // one entry of a series
             if (move.from() != null && !move.what().equals("opens")) {
                 gone.computeIfAbsent(move.from().toLocalDate(), d -> new ArrayList<>())
                         .add(new Gone(move.what(), move.id(), shown(move), move.to(), move.why()));
@@ -264,7 +265,7 @@ final class DayBuilder {
                         notice.reach() == Notice.Reach.OWN,
                         hidden == null ? null : hidden.at(),
                         links(notice.links()),
-                        moved.contains("notice " + notice.id()));
+                        moved.contains("notice " + notice.id() + " " + entry.begins()));
                 entry.begins()
                         .toLocalDate()
                         .datesUntil(entry.ends().toLocalDate().plusDays(1))
