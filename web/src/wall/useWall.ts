@@ -1,5 +1,5 @@
 import { type InjectionKey, type ShallowRef, inject } from "vue";
-import { type WallView, api, ask } from "../api/client";
+import { ProblemError, type WallView, api, ask } from "../api/client";
 import { type ChangeState, useChanges } from "../change/useChanges";
 import { keepSame } from "./same";
 
@@ -21,8 +21,18 @@ export function injectWall(): WallState {
 
 export function useWall(termId: number): WallState {
   let query: { course?: string; section?: string } = {};
+  const stands = () => ask(api.GET("/api/terms/{termId}/wall", { params: { path: { termId }, query } }));
   const state = useChanges<WallView>(termId, {
-    fetch: () => ask(api.GET("/api/terms/{termId}/wall", { params: { path: { termId }, query } })),
+    async fetch() {
+      try {
+        return await stands();
+      } catch (e) {
+        // the section that was looked at is there no longer: the first one, then
+        if (!(e instanceof ProblemError && e.status === 404 && query.section)) throw e;
+        query = {};
+        return stands();
+      }
+    },
     query: () => query,
     of: (proposal) => proposal.wall ?? null,
     into: (proposal, wall) => ({ ...proposal, wall }),

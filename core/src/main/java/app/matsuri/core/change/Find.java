@@ -13,45 +13,50 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.util.List;
 
-/** Finds what a change names, or refuses. */
-final class Find {
+/** Finds what a change or a question names. Each throws {@link NoSuch} where it is not there. */
+public final class Find {
 
     private Find() {}
 
-    static Course course(Decisions in, String code) {
-        return in.course(code).orElseThrow(() -> new Refused("There is no course “" + code + "” in this term."));
+    public static Course course(Decisions in, String code) {
+        return in.course(code).orElseThrow(() -> NoSuch.course(code));
     }
 
-    static Section section(Decisions in, String course, String code) {
-        return course(in, course)
-                .section(code)
-                .orElseThrow(() -> new Refused("“" + course + "” has no section “" + code + "”."));
+    /** What follows for a section. */
+    public static SectionSchedule section(Schedule schedule, String course, String code) {
+        return schedule.section(course, code).orElseThrow(() -> NoSuch.in(course, "section", code));
+    }
+
+    /** What follows for a section by its key, "HYD 210/A". */
+    public static SectionSchedule section(Schedule schedule, String key) {
+        return schedule.sections().stream()
+                .filter(s -> s.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> NoSuch.in("this term", "section", key));
+    }
+
+    public static Section section(Decisions in, String course, String code) {
+        return course(in, course).section(code).orElseThrow(() -> NoSuch.in(course, "section", code));
     }
 
     static Unit unit(Decisions in, String course, String id) {
-        return course(in, course).unit(id).orElseThrow(() -> new Refused("“" + course + "” has no unit “" + id + "”."));
+        return course(in, course).unit(id).orElseThrow(() -> NoSuch.in(course, "unit", id));
     }
 
     static Lesson lesson(Decisions in, String course, String id) {
-        return course(in, course)
-                .lesson(id)
-                .orElseThrow(() -> new Refused("“" + course + "” has no lesson “" + id + "”."));
+        return course(in, course).lesson(id).orElseThrow(() -> NoSuch.in(course, "lesson", id));
     }
 
     static Item item(Decisions in, String course, String id) {
-        return course(in, course).item(id).orElseThrow(() -> new Refused("“" + course + "” has no item “" + id + "”."));
+        return course(in, course).item(id).orElseThrow(() -> NoSuch.in(course, "item", id));
     }
 
     static Notice notice(Decisions in, String course, String id) {
-        return course(in, course)
-                .notice(id)
-                .orElseThrow(() -> new Refused("“" + course + "” has no notice “" + id + "”."));
+        return course(in, course).notice(id).orElseThrow(() -> NoSuch.in(course, "notice", id));
     }
 
     static Rhythm rhythm(Decisions in, String course, String id) {
-        return course(in, course)
-                .rhythm(id)
-                .orElseThrow(() -> new Refused("“" + course + "” has no rhythm “" + id + "”."));
+        return course(in, course).rhythm(id).orElseThrow(() -> NoSuch.in(course, "rhythm", id));
     }
 
     /** A notice as what a hand moves: notices and work may have the same id. */

@@ -1,7 +1,7 @@
 package app.matsuri.core.change;
 
 /** A change that cannot be made as asked. The message says what, why and what to do; nothing has been changed. */
-public final class Refused extends RuntimeException {
+public class Refused extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 

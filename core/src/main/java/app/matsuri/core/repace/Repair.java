@@ -1,6 +1,7 @@
 package app.matsuri.core.repace;
 
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Find;
 import app.matsuri.core.change.HeldAsPlanned;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
@@ -65,10 +66,7 @@ public record Repair(
     }
 
     private static SectionSchedule section(Decisions decisions, String key) {
-        return Schedule.of(decisions).sections().stream()
-                .filter(s -> s.key().equals(key))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("There is no section “" + key + "” in this term."));
+        return Find.section(Schedule.of(decisions), key);
     }
 
     /**

@@ -1,5 +1,8 @@
 package app.matsuri.exchange.outline;
 
+import app.matsuri.core.change.Find;
+import app.matsuri.core.change.NoSuch;
+import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
@@ -35,24 +38,28 @@ public final class FillDown {
      */
     public record From(SectionSchedule follows, String lesson, DateRule rule, LocalDateTime date) {}
 
+    /** How the cells below differ: by the same rule, by a week each, or by the next class each. */
+    public enum Step {
+        SAME,
+        WEEK,
+        CLASS
+    }
+
     /**
      * Finds the cell.
      *
      * @param section code of the section; null for the first that the item is for
-     * @throws IllegalArgumentException when there is no such item or section
+     * @throws app.matsuri.core.change.Refused when there is no such item or section
      */
     public From from(String course, String item, String section, Which which) {
-        Course in = decisions
-                .course(course)
-                .orElseThrow(() -> new IllegalArgumentException("There is no course “" + course + "”."));
-        Item thing = NoticeAsItem.item(in, item)
-                .orElseThrow(() -> new IllegalArgumentException("There is no item “" + item + "”."));
+        Course in = Find.course(decisions, course);
+        Item thing = NoticeAsItem.item(in, item).orElseThrow(() -> NoSuch.in(course, "item", item));
         SectionSchedule follows = in.sections().stream()
                 .filter(s -> section == null || s.code().equals(section))
                 .filter(s -> thing.details().concerns(s.code()))
                 .findFirst()
                 .flatMap(s -> schedule.section(course, s.code()))
-                .orElseThrow(() -> new IllegalArgumentException("“" + thing.title() + "” is not for that section."));
+                .orElseThrow(() -> new Refused("“" + thing.title() + "” is not for that section."));
         ItemDates dates = follows.dated(item).orElseThrow();
         Resolved date = dates.get(which);
         return new From(follows, thing.lesson(), dates.rule(which), date == null ? null : date.at());
@@ -61,15 +68,14 @@ public final class FillDown {
     /**
      * The rule of the k-th cell below.
      *
-     * @param step "same", "week" or "class"
      * @param k from 1
      * @return empty for no date; null where the classes do not reach so far
      */
-    public Optional<DateRule> step(From from, String step, int k, String course, String item) {
-        if (from.date() == null || step.equals("same")) {
+    public Optional<DateRule> step(From from, Step step, int k, String course, String item) {
+        if (from.date() == null || step == Step.SAME) {
             return Optional.ofNullable(from.rule()).map(rule -> beside(rule, from.lesson(), lesson(course, item)));
         }
-        if (step.equals("week")) {
+        if (step == Step.WEEK) {
             return Optional.of(DateRule.at(from.date().plusWeeks(k)));
         }
         int index =

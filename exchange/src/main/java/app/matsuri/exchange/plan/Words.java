@@ -23,7 +23,7 @@ public final class Words {
     public static DayOfWeek weekday(String word) {
         int index = WEEKDAYS.indexOf(word);
         if (index < 0) {
-            throw new IllegalArgumentException("“" + word + "” is no weekday");
+            throw new WrongWord(word, WEEKDAYS);
         }
         return DayOfWeek.of(index + 1);
     }
@@ -42,9 +42,18 @@ public final class Words {
         return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    /** The constant of such a word, which must be one. */
+    /**
+     * The constant of such a word.
+     *
+     * @throws WrongWord where it is none
+     */
     public static <E extends Enum<E>> E constant(Class<E> type, String word) {
-        return Enum.valueOf(type, word.toUpperCase(Locale.ROOT).replace('-', '_'));
+        for (E constant : type.getEnumConstants()) {
+            if (word(constant).equals(word.toLowerCase(Locale.ROOT))) {
+                return constant;
+            }
+        }
+        throw new WrongWord(word, all(type));
     }
 
     /** All words of an enum. */

@@ -1,9 +1,9 @@
 package app.matsuri.server.colleague;
 
+import app.matsuri.core.change.NoSuch;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.colleague.Colleague.Role;
 import app.matsuri.server.http.Problem;
-import app.matsuri.server.storage.NoSuchTerm;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import app.matsuri.server.whatif.WhatIfs;
@@ -33,7 +33,7 @@ public class Access {
      * The term for someone who may look at all of it, as the what-if has it that the request asks for, else as it
      * stands.
      *
-     * @throws NoSuchTerm when the person may not
+     * @throws NoSuch when the person may not
      */
     @Transactional(readOnly = true)
     public Stored look(SignedIn by, long termId) {
@@ -43,7 +43,7 @@ public class Access {
     /**
      * The term as it stands for someone who may look at all of it, whatever the request asks for.
      *
-     * @throws NoSuchTerm when the person may not
+     * @throws NoSuch when the person may not
      */
     @Transactional(readOnly = true)
     public Stored stands(SignedIn by, long termId) {
@@ -56,7 +56,7 @@ public class Access {
     /**
      * The term for someone who may change it, or the what-if of it that the request asks for.
      *
-     * @throws NoSuchTerm when the person may not even look
+     * @throws NoSuch when the person may not even look
      */
     @Transactional(readOnly = true)
     public Stored change(SignedIn by, long termId) {
@@ -80,7 +80,7 @@ public class Access {
     @Transactional(readOnly = true)
     Substitution substitute(SignedIn by, long termId) {
         Colleague c =
-                colleague(by, termId).filter(one -> one.role == Role.SUBSTITUTE).orElseThrow(NoSuchTerm::new);
+                colleague(by, termId).filter(one -> one.role == Role.SUBSTITUTE).orElseThrow(() -> NoSuch.term(termId));
         return new Substitution(store.load(owner(termId), termId), c.course, c.section, c.firstDay, c.lastDay);
     }
 
@@ -103,7 +103,7 @@ public class Access {
     /** A term that was shared with the person, for the list of terms. */
     @Transactional(readOnly = true)
     public Stored shared(SignedIn by, long termId) {
-        colleague(by, termId).orElseThrow(NoSuchTerm::new);
+        colleague(by, termId).orElseThrow(() -> NoSuch.term(termId));
         return store.load(owner(termId), termId);
     }
 

@@ -1,5 +1,6 @@
 package app.matsuri.server.command;
 
+import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.change.Refused;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
@@ -7,7 +8,6 @@ import app.matsuri.server.account.Accounts;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.bundle.Bundles;
 import app.matsuri.server.http.Problem;
-import app.matsuri.server.storage.NoSuchTerm;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import java.io.BufferedOutputStream;
@@ -67,7 +67,7 @@ public class Commands {
             };
         } catch (Problem e) {
             return Result.wrong(e.getMessage() + said(e.faults()));
-        } catch (NoSuchTerm e) {
+        } catch (NoSuch e) {
             return Result.wrong("There is no term " + arguments.get(1)
                     + " here; ./matsuri admin terms prints those that there are.");
         } catch (Refused | Unreadable | IllegalArgumentException e) {

@@ -169,11 +169,12 @@ class DatesController {
         FillDown down = new FillDown(stored.decisions(), Schedule.of(stored.decisions()));
         List<CellUnderstood> cells = new ArrayList<>();
         List<PutDates.Entry> entries = new ArrayList<>();
+        FillDown.Step step = Words.constant(FillDown.Step.class, fill.step());
         FillDown.From from = down.from(
                 fill.from().course(), fill.from().item(), first(fill.from().sections()), which(fill.from()));
         for (int i = 0; i < fill.to().size(); i++) {
             CellPlace to = fill.to().get(i);
-            Optional<DateRule> rule = down.step(from, fill.step(), i + 1, to.course(), to.item());
+            Optional<DateRule> rule = down.step(from, step, i + 1, to.course(), to.item());
             if (rule == null) {
                 cells.add(new CellUnderstood(false, "There is no class so far on.", null));
                 continue;

@@ -1,13 +1,20 @@
 package app.matsuri.server.http;
 
+import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.change.Refused;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
-import app.matsuri.server.storage.NoSuchTerm;
+import app.matsuri.exchange.plan.WrongWord;
 import app.matsuri.server.storage.StaleVersion;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -20,6 +27,8 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.MismatchedInputException;
 
 /** Answers what went wrong as problems of RFC 9457: a stable type, a sentence to act on, the places at fault. */
 @RestControllerAdvice
@@ -62,8 +71,9 @@ class Problems {
     }
 
     @ExceptionHandler
-    ResponseEntity<ProblemDetail> noTerm(NoSuchTerm none) {
-        return answer(HttpStatus.NOT_FOUND, "no-such-term", "No such term", none.getMessage(), List.of());
+    ResponseEntity<ProblemDetail> none(NoSuch none) {
+        return answer(
+                HttpStatus.NOT_FOUND, "no-such-" + none.what(), "No such " + none.what(), none.getMessage(), List.of());
     }
 
     @ExceptionHandler
@@ -87,14 +97,79 @@ class Problems {
         return answer(HttpStatus.BAD_REQUEST, "fields-at-fault", "Something is missing", detail, faults);
     }
 
-    @ExceptionHandler({HttpMessageNotReadableException.class, MethodArgumentTypeMismatchException.class})
-    ResponseEntity<ProblemDetail> unreadable(Exception e) {
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unreadable(HttpMessageNotReadableException e) {
+        if (!(e.getCause() instanceof DatabindException wrong)
+                || wrong.getPath().isEmpty()) {
+            return answer(
+                    HttpStatus.BAD_REQUEST,
+                    "not-readable",
+                    "The request could not be read",
+                    "What was sent is not in the form that is expected here. Reload the page and try again.",
+                    List.of());
+        }
+        StringBuilder pointer = new StringBuilder();
+        wrong.getPath()
+                .forEach(step -> pointer.append('/')
+                        .append(step.getPropertyName() == null ? step.getIndex() : step.getPropertyName()));
+        String field = pointer.substring(pointer.lastIndexOf("/") + 1);
+        String what = wrong instanceof MismatchedInputException mismatch ? wanted(mismatch.getTargetType()) : "";
+        String message = "“" + field + "” is not " + orElse(what, "of the kind that is expected") + ".";
         return answer(
                 HttpStatus.BAD_REQUEST,
-                "not-readable",
-                "The request could not be read",
-                "What was sent is not in the form that is expected here. Reload the page and try again.",
-                List.of());
+                "fields-at-fault",
+                "Something is wrong",
+                message,
+                List.of(new Fault(Fault.Severity.FATAL, pointer.toString(), 0, message)));
+    }
+
+    /** What a field takes, in words. */
+    private static String wanted(Class<?> type) {
+        if (type == null) {
+            return "";
+        }
+        if (type.isEnum()) {
+            return "one of "
+                    + String.join(
+                            ", ",
+                            Arrays.stream(type.getEnumConstants())
+                                    .map(Object::toString)
+                                    .toList());
+        }
+        return Map.of(
+                        LocalDate.class, "a date such as 2026-10-05",
+                        LocalDateTime.class, "a local date and time such as 2026-10-05T17:00",
+                        LocalTime.class, "a time of day such as 17:00",
+                        String.class, "a text",
+                        boolean.class, "true or false",
+                        Boolean.class, "true or false",
+                        byte[].class, "a file in base 64")
+                .getOrDefault(
+                        type,
+                        Number.class.isAssignableFrom(type) || type.isPrimitive()
+                                ? "a number"
+                                : Collection.class.isAssignableFrom(type) ? "a list [ … ]" : "");
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> mismatch(MethodArgumentTypeMismatchException e) {
+        String message = "“" + e.getName() + "” is not "
+                + orElse(wanted(e.getRequiredType()), "of the kind that is expected") + ".";
+        return answer(
+                HttpStatus.BAD_REQUEST,
+                "fields-at-fault",
+                "Something is wrong",
+                message,
+                List.of(new Fault(Fault.Severity.FATAL, "/" + e.getName(), 0, message)));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> wrongWord(WrongWord wrong) {
+        return answer(HttpStatus.BAD_REQUEST, "fields-at-fault", "Something is wrong", wrong.getMessage(), List.of());
+    }
+
+    private static String orElse(String words, String otherwise) {
+        return words.isEmpty() ? otherwise : words;
     }
 
     @ExceptionHandler

@@ -1,5 +1,6 @@
 package app.matsuri.server.lanes;
 
+import app.matsuri.core.change.Find;
 import app.matsuri.core.repace.InStep;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -7,13 +8,11 @@ import app.matsuri.core.schedule.Standing;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.colleague.Access;
-import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -64,12 +63,7 @@ class LanesController {
         Stored stored = access.look(by, termId);
         LocalDate today = lanes.today(stored);
         Schedule schedule = Schedule.of(stored.decisions());
-        SectionSchedule behind = schedule.section(course, section)
-                .orElseThrow(() -> new Problem(
-                        HttpStatus.NOT_FOUND,
-                        "no-section",
-                        "No such section",
-                        "“" + course + "” has no section “" + section + "” in this term."));
+        SectionSchedule behind = Find.section(schedule, course, section);
         List<SectionSchedule> beside = schedule.sections().stream()
                 .filter(s -> s.course() == behind.course())
                 .toList();

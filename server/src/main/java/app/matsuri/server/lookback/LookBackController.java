@@ -1,5 +1,7 @@
 package app.matsuri.server.lookback;
 
+import app.matsuri.core.change.Find;
+import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Section;
@@ -162,13 +164,7 @@ class LookBackController {
 
     /** The section of that code, else the preferred one, else the first. */
     private static SectionSchedule section(Stored stored, String course, String section, String preferred) {
-        Course in = stored.decisions()
-                .course(course == null ? "" : course)
-                .orElseThrow(() -> new Problem(
-                        HttpStatus.NOT_FOUND,
-                        "no-section",
-                        "No such section",
-                        "There is no course “" + course + "” in this term."));
+        Course in = Find.course(stored.decisions(), course == null ? "" : course);
         String code = in.sections().stream()
                 .map(Section::code)
                 .filter(c -> c.equals(section != null ? section : preferred))
@@ -179,10 +175,6 @@ class LookBackController {
                                 : in.sections().get(0).code());
         return Schedule.of(stored.decisions().withCourses(List.of(in)))
                 .section(in.code(), code)
-                .orElseThrow(() -> new Problem(
-                        HttpStatus.NOT_FOUND,
-                        "no-section",
-                        "No such section",
-                        "“" + in.code() + "” has no section “" + section + "” in this term."));
+                .orElseThrow(() -> NoSuch.in(in.code(), "section", section));
     }
 }

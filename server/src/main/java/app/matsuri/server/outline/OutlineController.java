@@ -1,6 +1,7 @@
 package app.matsuri.server.outline;
 
 import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.Find;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.RuleSaid;
@@ -169,9 +170,7 @@ class OutlineController {
             @RequestBody DayTyped typed) {
         Stored stored = access.look(by, termId);
         Course course = OutlineWords.course(stored, typed.course());
-        SectionSchedule follows = Schedule.of(stored.decisions())
-                .section(course.code(), typed.section())
-                .orElseThrow(() -> OutlineWords.misread("There is no section “" + typed.section() + "”."));
+        SectionSchedule follows = Find.section(Schedule.of(stored.decisions()), course.code(), typed.section());
         return lines.inDay(
                 stored.decisions(),
                 follows,

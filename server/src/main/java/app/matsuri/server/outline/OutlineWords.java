@@ -1,5 +1,6 @@
 package app.matsuri.server.outline;
 
+import app.matsuri.core.change.Find;
 import app.matsuri.core.plan.Course;
 import app.matsuri.exchange.outline.DayWords;
 import app.matsuri.server.Today;
@@ -20,7 +21,7 @@ class OutlineWords {
     }
 
     static Course course(Stored stored, String code) {
-        return stored.decisions().course(code).orElseThrow(() -> misread("There is no course “" + code + "”."));
+        return Find.course(stored.decisions(), code);
     }
 
     DayWords days(Stored stored, Locale locale) {

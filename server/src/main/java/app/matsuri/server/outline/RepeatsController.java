@@ -3,6 +3,7 @@ package app.matsuri.server.outline;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Find;
 import app.matsuri.core.change.PutNotice;
 import app.matsuri.core.change.PutRhythm;
 import app.matsuri.core.plan.Decisions;
@@ -82,9 +83,7 @@ class RepeatsController {
         Decisions before = access.look(by, termId).decisions();
         Change change = ChangeGiven.read(asked.change()).change();
         Decisions after = Change.make(change, before).decisions();
-        SectionSchedule in = Schedule.of(after)
-                .section(asked.course(), asked.section())
-                .orElseThrow(() -> OutlineWords.misread("There is no section “" + asked.section() + "”."));
+        SectionSchedule in = Find.section(Schedule.of(after), asked.course(), asked.section());
         LocalDate today = moment.day(after);
         if (change instanceof PutRhythm put) {
             return rhythm(in, put.rhythm().id(), today);

@@ -2,6 +2,7 @@ package app.matsuri.server.repace;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Find;
 import app.matsuri.core.change.Together;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.flow.Placement;
@@ -55,10 +56,7 @@ final class WaysBuilder {
     }
 
     private static SectionSchedule section(Schedule schedule, String key) {
-        return schedule.sections().stream()
-                .filter(s -> s.key().equals(key))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("There is no section “" + key + "” in this term."));
+        return Find.section(schedule, key);
     }
 
     WaysView view(long version, LocalDate by, boolean tidy) {

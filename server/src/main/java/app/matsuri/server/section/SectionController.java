@@ -2,6 +2,7 @@ package app.matsuri.server.section;
 
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.change.Find;
 import app.matsuri.core.change.PutRoster;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
@@ -146,14 +147,7 @@ class SectionController {
     }
 
     private static Section find(Decisions decisions, String course, String section) {
-        return decisions
-                .course(course)
-                .flatMap(c -> c.section(section))
-                .orElseThrow(() -> new Problem(
-                        HttpStatus.NOT_FOUND,
-                        "no-such-section",
-                        "No such section",
-                        "“" + course + "” has no section “" + section + "” any more. Look again."));
+        return Find.section(decisions, course, section);
     }
 
     /** Meeting patterns that were understood, and the same in words. */

@@ -1,5 +1,6 @@
 package app.matsuri.server.storage;
 
+import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.server.storage.row.Row;
 import com.github.benmanes.caffeine.cache.Cache;
@@ -56,7 +57,7 @@ public class TermStore {
      * The decisions as they are stored now. The version row is read first, so that another process or a restored
      * backup is noticed.
      *
-     * @throws NoSuchTerm when the workspace has no such term
+     * @throws NoSuch when the workspace has no such term
      */
     @Transactional(readOnly = true)
     public Stored load(long workspaceId, long termId) {
@@ -98,13 +99,13 @@ public class TermStore {
     /**
      * The term, whosever it is, for whoever owns the data.
      *
-     * @throws NoSuchTerm when there is none
+     * @throws NoSuch when there is none
      */
     @Transactional(readOnly = true)
     public Stored any(long termId) {
         TermRecord term = entities.find(TermRecord.class, termId);
         if (term == null || term.deletedAt != null) {
-            throw new NoSuchTerm();
+            throw NoSuch.term(termId);
         }
         return load(term.workspaceId, termId);
     }
@@ -117,13 +118,13 @@ public class TermStore {
                 .setParameter("w", workspaceId)
                 .getResultStream()
                 .findFirst()
-                .orElseThrow(NoSuchTerm::new);
+                .orElseThrow(() -> NoSuch.term(termId));
     }
 
     private TermRecord record(long workspaceId, long termId) {
         TermRecord term = entities.find(TermRecord.class, termId);
         if (term == null || term.workspaceId != workspaceId) {
-            throw new NoSuchTerm();
+            throw NoSuch.term(termId);
         }
         return term;
     }

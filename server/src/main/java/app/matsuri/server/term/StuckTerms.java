@@ -1,11 +1,11 @@
 package app.matsuri.server.term;
 
+import app.matsuri.core.change.NoSuch;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.Computing;
 import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Stuck;
-import app.matsuri.server.storage.NoSuchTerm;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -39,7 +39,7 @@ class StuckTerms implements Stuck {
         try {
             return computing.fault(
                     access.stands(by, Long.parseLong(path.group(1))).decisions());
-        } catch (NoSuchTerm e) {
+        } catch (NoSuch e) {
             return Optional.empty(); // then it is not for them to know
         }
     }

@@ -1,5 +1,6 @@
 package app.matsuri.server.wall;
 
+import app.matsuri.core.change.Find;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
@@ -63,6 +64,6 @@ public class Walls {
         if (course == null || section == null) {
             return schedule.sections().get(0);
         }
-        return schedule.section(course, section).orElse(schedule.sections().get(0));
+        return Find.section(schedule, course, section);
     }
 }

@@ -1,5 +1,6 @@
 package app.matsuri.server.whatif;
 
+import app.matsuri.core.change.Find;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.flow.Placement;
@@ -28,16 +29,12 @@ final class BesideBuilder {
 
     /**
      * @param terms the term as it stands, then as each what-if has it
-     * @throws IllegalArgumentException when the term has no such section
+     * @throws app.matsuri.core.change.NoSuch when the term has no such section
      */
     BesideBuilder(List<Stored> terms, String course, String section) {
         this.terms = terms;
         schedules = terms.stream().map(t -> Schedule.of(t.decisions())).toList();
-        SectionSchedule stands = schedules
-                .get(0)
-                .section(course, section)
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "There is no section “" + course + "/" + section + "” in this term."));
+        SectionSchedule stands = Find.section(schedules.get(0), course, section);
         // a what-if may take the section away: then its column shows the plan's, and its findings say what is gone
         schedules.forEach(s -> sections.add(s.section(course, section).orElse(stands)));
     }

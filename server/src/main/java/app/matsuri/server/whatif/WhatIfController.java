@@ -102,11 +102,7 @@ class WhatIfController {
         Stored stands = access.stands(by, termId);
         List<Stored> terms = new ArrayList<>(List.of(stands));
         ids.forEach(id -> terms.add(whatIfs.in(stands, whatIfs.find(termId, id))));
-        try {
-            return new BesideBuilder(terms, course, section).view();
-        } catch (IllegalArgumentException e) {
-            throw new Problem(HttpStatus.NOT_FOUND, "no-section", "No such section", e.getMessage());
-        }
+        return new BesideBuilder(terms, course, section).view();
     }
 
     private WhatIfView view(Stored stands, WhatIf whatIf) {

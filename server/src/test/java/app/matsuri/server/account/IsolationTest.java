@@ -5,6 +5,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
 
 import app.matsuri.exchange.plan.Json;
+import app.matsuri.server.Bodies;
 import app.matsuri.server.Browser;
 import app.matsuri.server.ServerTest;
 import java.net.URI;
@@ -42,22 +43,6 @@ class IsolationTest {
         return all;
     }
 
-    private static String body(String path) {
-        String last = path.substring(path.lastIndexOf('/') + 1);
-        return switch (last) {
-            case "changes" -> "{\"version\":1,\"change\":" + ServerTest.FLOOD + "}";
-            case "proposals" -> ServerTest.FLOOD;
-            case "ways" -> "{\"course\":\"HYD 210\",\"section\":\"A\",\"tidy\":false}";
-            case "grade-book" -> "{\"name\":\"x.csv\",\"content\":\"\"}";
-            case "what-ifs" -> "{\"name\":\"mine\"}";
-            case "name" -> "{\"name\":\"mine\"}";
-            case "colleagues" -> "{\"role\":\"reader\",\"name\":\"B. Sayer\",\"mail\":\"b@quillmarsh.example\"}";
-            case "said" -> "{\"at\":\"2026-10-05T17:00\"}";
-            case "unit" -> "{\"course\":\"HYD 210\",\"fromTerm\":1,\"fromCourse\":\"HYD 210\",\"unit\":\"CH\"}";
-            default -> "{\"version\":1}";
-        };
-    }
-
     @Test
     void noEndpointOfATermAnswersAnotherWorkspace() throws Exception {
         Browser owner = Browser.of(mvc, accounts);
@@ -79,7 +64,7 @@ class IsolationTest {
             String type = endpoint.path().endsWith("}/files") ? "application/octet-stream" : "application/json";
             byte[] content = endpoint.method() == HttpMethod.GET
                     ? null
-                    : body(endpoint.path()).getBytes();
+                    : Bodies.of(endpoint.method(), endpoint.path()).getBytes();
             Browser.Answer answer = other.ask(endpoint.method(), path, content, type);
             assertThat(answer.status()).as("%s", endpoint).isEqualTo(404);
             assertThat(answer.type()).as("%s", endpoint).isEqualTo("/problems/no-such-term");

@@ -174,7 +174,7 @@ class WhatIfHttpTest {
                                 all,
                                 "{\"name\":\"Odd\",\"change\":{\"kind\":\"leave-out\",\"course\":\"X\",\"section\":\"A\",\"lesson\":\"L\"}}")
                         .status())
-                .isEqualTo(422);
+                .isEqualTo(404);
         assertThat(browser.get(all).body()).as("nothing of it was stored").hasSize(1);
         assertThat(browser.ask(HttpMethod.DELETE, all + "/" + id, null, null).body())
                 .isEmpty();
