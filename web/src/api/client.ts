@@ -24,8 +24,12 @@ export type DatesCell = Schemas["DatesCell"];
 export type CellsRead = Schemas["CellsRead"];
 export type OutlineUnit = Schemas["OutlineUnit"];
 
-/** A change as the server reads it; its kinds are documented in docs/plan-file.md. */
-export type Change = { kind: string } & Record<string, unknown>;
+/** A change as the server reads it; its kinds are those of the OpenAPI document. */
+export type Change = Schemas["Change"];
+/** A change of one kind. */
+export type ChangeOf<K extends Change["kind"]> = Extract<Change, { kind: K }>;
+/** "MO" to "SU". */
+export type Weekday = NonNullable<ChangeOf<"mark-days">["weekday"]>;
 
 /** One place at fault in what was sent. */
 export interface Place {

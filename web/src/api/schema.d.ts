@@ -1359,8 +1359,54 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AddClosureChange: {
+            closure: components["schemas"]["PlanClosure"];
+            /** @constant */
+            kind: "add-closure";
+        };
         Archiving: {
             archived?: boolean | null;
+        };
+        ArrangeItemsChange: {
+            before?: string | null;
+            course: string;
+            items: string[];
+            /** @constant */
+            kind: "arrange-items";
+            lesson?: string | null;
+            unit: string;
+            within?: string | null;
+        };
+        ArrangeLessonsChange: {
+            before?: string | null;
+            course: string;
+            /** @constant */
+            kind: "arrange-lessons";
+            lessons: string[];
+            unit: string;
+        };
+        ArrangeNoticeChange: {
+            before?: string | null;
+            course: string;
+            /** @constant */
+            kind: "arrange-notice";
+            notice: string;
+            unit?: string | null;
+        };
+        ArrangeUnitChange: {
+            before?: string | null;
+            course: string;
+            /** @constant */
+            kind: "arrange-unit";
+            unit: string;
+        };
+        BeginMidWeekChange: {
+            anyDay?: boolean;
+            course: string;
+            /** @constant */
+            kind: "begin-mid-week";
+            lesson: string;
+            section: string;
         };
         BesideColumn: {
             appear: string[];
@@ -1391,6 +1437,12 @@ export interface components {
             section: string;
             units: components["schemas"]["WayUnit"][];
             weekdays: number[];
+        };
+        BringCoursesChange: {
+            courses: components["schemas"]["PlanCourse"][];
+            does?: string | null;
+            /** @constant */
+            kind: "bring-courses";
         };
         CalendarColumn: {
             teaches: boolean;
@@ -1494,19 +1546,43 @@ export interface components {
         };
         CellsRead: {
             cells: components["schemas"]["CellUnderstood"][];
-            change?: {
-                [key: string]: unknown;
-            } | null;
+            change?: components["schemas"]["Change"];
         };
         CellsTyped: {
             cells: components["schemas"]["CellTyped"][];
         };
+        Change: {
+            held?: boolean;
+        } & (components["schemas"]["AddClosureChange"] | components["schemas"]["RemoveClosureChange"] | components["schemas"]["SetTermChange"] | components["schemas"]["PutCourseChange"] | components["schemas"]["RemoveCourseChange"] | components["schemas"]["PutSectionChange"] | components["schemas"]["RemoveSectionChange"] | components["schemas"]["PutUnitChange"] | components["schemas"]["RemoveUnitChange"] | components["schemas"]["PutLessonChange"] | components["schemas"]["RemoveLessonChange"] | components["schemas"]["PutItemChange"] | components["schemas"]["RemoveItemChange"] | components["schemas"]["ArrangeItemsChange"] | components["schemas"]["DateUnitChange"] | components["schemas"]["ArrangeLessonsChange"] | components["schemas"]["ArrangeUnitChange"] | components["schemas"]["OrderDayChange"] | components["schemas"]["PutDatesChange"] | components["schemas"]["PutAdjustmentChange"] | components["schemas"]["RedateChange"] | components["schemas"]["PutNoticeChange"] | components["schemas"]["RemoveNoticeChange"] | components["schemas"]["MoveNoticeChange"] | components["schemas"]["ArrangeNoticeChange"] | components["schemas"]["ChangeNoticeSeriesChange"] | components["schemas"]["PutRhythmChange"] | components["schemas"]["RemoveRhythmChange"] | components["schemas"]["PutDayNoteChange"] | components["schemas"]["PutWeekNoteChange"] | components["schemas"]["RememberPaceChange"] | components["schemas"]["BringCoursesChange"] | components["schemas"]["TellChange"] | components["schemas"]["SetWeightsChange"] | components["schemas"]["ShiftChange"] | components["schemas"]["MoveChange"] | components["schemas"]["PinChange"] | components["schemas"]["RecordTaughtChange"] | components["schemas"]["RecordHeldChange"] | components["schemas"]["RemoveRecordChange"] | components["schemas"]["HoldEmptyChange"] | components["schemas"]["LeaveOutChange"] | components["schemas"]["SetLengthChange"] | components["schemas"]["JoinChange"] | components["schemas"]["SetGapChange"] | components["schemas"]["BeginMidWeekChange"] | components["schemas"]["ChangeSessionChange"] | components["schemas"]["RestoreSessionChange"] | components["schemas"]["ChangeSeriesChange"] | components["schemas"]["PutClosureChange"] | components["schemas"]["MarkDaysChange"] | components["schemas"]["FirstPlanDayChange"] | components["schemas"]["SetRotationChange"] | components["schemas"]["PutRosterChange"] | components["schemas"]["TogetherChange"]);
+        ChangeNoticeSeriesChange: {
+            course: string;
+            from: string;
+            /** @constant */
+            kind: "change-notice-series";
+            notice: string;
+            repeat?: components["schemas"]["PlanRepeat"] | null;
+        };
         ChangeRequest: {
-            /** @description See docs/plan-file.md */
-            change: string;
+            change: components["schemas"]["Change"];
             seen?: boolean | null;
             /** Format: int64 */
             version: number;
+        };
+        ChangeSeriesChange: {
+            course: string;
+            from?: string | null;
+            /** @constant */
+            kind: "change-series";
+            meets: components["schemas"]["PlanPattern"];
+            pattern: number;
+            section: string;
+        };
+        ChangeSessionChange: {
+            change: components["schemas"]["PlanSessionChange"];
+            course: string;
+            /** @constant */
+            kind: "change-session";
+            section: string;
         };
         ClassLine: {
             /** Format: int32 */
@@ -1579,6 +1655,14 @@ export interface components {
             said: string;
             section: string;
             wrong?: string | null;
+        };
+        DateUnitChange: {
+            course: string;
+            /** @constant */
+            kind: "date-unit";
+            section?: string | null;
+            to: string;
+            unit: string;
         };
         DatesCell: {
             at: string[];
@@ -1701,9 +1785,7 @@ export interface components {
             text: string;
         };
         DaysOffRead: {
-            differences?: {
-                [key: string]: unknown;
-            } | null;
+            differences?: components["schemas"]["Change"];
             differencesSaid: string[];
             lines: components["schemas"]["OffLine"][];
         };
@@ -1751,12 +1833,15 @@ export interface components {
             about: string;
             code: string;
             id: string;
-            mend?: {
-                [key: string]: unknown;
-            } | null;
+            mend?: components["schemas"]["Change"];
             section: string;
             sentence: string;
             severity: string;
+        };
+        FirstPlanDayChange: {
+            day?: string | null;
+            /** @constant */
+            kind: "first-plan-day";
         };
         Goes: {
             name: string;
@@ -1809,10 +1894,16 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        HoldEmptyChange: {
+            course: string;
+            hold?: boolean;
+            /** @constant */
+            kind: "hold-empty";
+            section: string;
+            session: string;
+        };
         HolidayLine: {
-            closure: {
-                [key: string]: unknown;
-            };
+            closure: components["schemas"]["PlanClosure"];
             /** Format: date */
             day: string;
             everyone: boolean;
@@ -1825,8 +1916,7 @@ export interface components {
             holidays: components["schemas"]["HolidayLine"][];
         };
         InStepView: {
-            /** @description See docs/plan-file.md */
-            change: string;
+            change: components["schemas"]["Change"];
             gives: string;
             /** Format: int32 */
             left: number;
@@ -1883,6 +1973,14 @@ export interface components {
             told?: string | null;
             unit: string;
             which: string;
+        };
+        JoinChange: {
+            course: string;
+            join?: boolean;
+            /** @constant */
+            kind: "join";
+            lesson: string;
+            section: string;
         };
         Lane: {
             /** Format: int32 */
@@ -1989,6 +2087,14 @@ export interface components {
             section: string;
             title: string;
         };
+        LeaveOutChange: {
+            course: string;
+            /** @constant */
+            kind: "leave-out";
+            leave?: boolean;
+            lesson: string;
+            section: string;
+        };
         LessonView: {
             id: string;
             joined: boolean;
@@ -2015,9 +2121,7 @@ export interface components {
             text: string;
         };
         LineRead: {
-            change?: {
-                [key: string]: unknown;
-            } | null;
+            change?: components["schemas"]["Change"];
             key: string;
             parts: components["schemas"]["Words"][];
             said: string;
@@ -2051,8 +2155,7 @@ export interface components {
             findings: number;
             name: string;
             redo?: string | null;
-            /** @description See docs/plan-file.md */
-            remember?: string | null;
+            remember?: components["schemas"]["Change"];
             section: string;
             sections: string[];
             /** Format: int64 */
@@ -2080,8 +2183,7 @@ export interface components {
             last?: string | null;
             lost: string[];
             notes: string[];
-            /** @description See docs/plan-file.md */
-            pace?: string | null;
+            pace?: components["schemas"]["Change"];
             /** Format: int32 */
             planned: number;
             sentence: string;
@@ -2137,6 +2239,15 @@ export interface components {
             sentAt: string;
             subject: string;
         };
+        MarkDaysChange: {
+            /** @enum {unknown} */
+            as: "teaches" | "runs-as" | "usual";
+            first: string;
+            /** @constant */
+            kind: "mark-days";
+            last?: string | null;
+            weekday?: ("MO" | "TU" | "WE" | "TH" | "FR" | "SA" | "SU") | null;
+        };
         Me: {
             displayName: string;
             preferences: components["schemas"]["Preferences"];
@@ -2150,6 +2261,30 @@ export interface components {
         };
         MomentName: {
             name: string;
+        };
+        MoveChange: {
+            course: string;
+            fixed?: boolean;
+            items?: string[] | null;
+            keepSpacing?: boolean;
+            keepUnit?: boolean;
+            /** @constant */
+            kind: "move";
+            lessons?: string[] | null;
+            place?: ("first" | "last") | null;
+            section?: string | null;
+            seenIn?: string | null;
+            to: string;
+        };
+        MoveNoticeChange: {
+            course: string;
+            entry?: string | null;
+            /** @constant */
+            kind: "move-notice";
+            notice: string;
+            section?: string | null;
+            time?: string | null;
+            to?: string | null;
         };
         MoveView: {
             course: string;
@@ -2180,8 +2315,7 @@ export interface components {
             without: string[];
         };
         NewWhatIf: {
-            /** @description See docs/plan-file.md */
-            change?: string | null;
+            change?: components["schemas"]["Change"];
             name: string;
         };
         NoteView: {
@@ -2222,9 +2356,7 @@ export interface components {
             reason: string;
         };
         OffLine: {
-            closure?: {
-                [key: string]: unknown;
-            } | null;
+            closure?: components["schemas"]["PlanClosure"];
             /** Format: int32 */
             number: number;
             said: string;
@@ -2236,6 +2368,12 @@ export interface components {
             faults: components["schemas"]["Fault"][];
             /** Format: int64 */
             id: number;
+        };
+        OrderDayChange: {
+            course: string;
+            items: string[];
+            /** @constant */
+            kind: "order-day";
         };
         Outline: {
             noDate: components["schemas"]["OutlineItem"][];
@@ -2301,9 +2439,7 @@ export interface components {
             unit?: string | null;
         };
         OutlineRead: {
-            change?: {
-                [key: string]: unknown;
-            } | null;
+            change?: components["schemas"]["Change"];
             /** Format: int32 */
             items: number;
             /** Format: int32 */
@@ -2346,13 +2482,391 @@ export interface components {
             name: string;
             weeks: components["schemas"]["PastWeek"][];
         };
+        PinChange: {
+            course: string;
+            date?: string | null;
+            /** @constant */
+            kind: "pin";
+            lesson: string;
+            section?: string | null;
+        };
         Place: {
             code: string;
             name: string;
         };
+        PlanAdjustment: {
+            closes?: components["schemas"]["PlanRule"] | null;
+            due?: components["schemas"]["PlanRule"] | null;
+            item: string;
+            opens?: components["schemas"]["PlanRule"] | null;
+            student?: string | null;
+            why?: string;
+        };
+        PlanClosure: {
+            first: string;
+            from?: string;
+            justInCase?: boolean;
+            kind?: string;
+            last?: string;
+            noClass?: boolean;
+            nothingDue?: boolean;
+            only?: string[];
+            planPauses?: boolean;
+            reason?: string;
+            /** @description a time of day, or 24:00 */
+            to?: string;
+        };
+        PlanCourse: {
+            asks?: {
+                credits?: number;
+                ects?: number;
+            } & (unknown | unknown);
+            code: string;
+            dayLimit?: number;
+            dayNotes?: components["schemas"]["PlanDayNote"][];
+            notices?: components["schemas"]["PlanNotice"][];
+            requiredMinutes?: number | null;
+            rhythms?: components["schemas"]["PlanRhythm"][];
+            sections?: components["schemas"]["PlanSection"][];
+            title: string;
+            took?: components["schemas"]["PlanTook"][];
+            units?: components["schemas"]["PlanUnit"][];
+            usualMinutes?: number;
+            waits?: {
+                id: string;
+                old?: string;
+                section?: string;
+                suggested?: string;
+                /** @enum {unknown} */
+                what: "opens" | "due" | "closes" | "pin" | "begins" | "ends";
+                why?: string;
+            }[];
+            weekLimit?: number;
+            weekNotes?: components["schemas"]["PlanWeekNote"][];
+            weights?: components["schemas"]["PlanWeights"];
+        };
+        PlanDates: {
+            closes?: components["schemas"]["PlanRule"] | null;
+            course: string;
+            due?: components["schemas"]["PlanRule"] | null;
+            item: string;
+            opens?: components["schemas"]["PlanRule"] | null;
+            sections?: string[];
+        };
+        PlanDayNote: {
+            date: string;
+            own?: boolean;
+            section?: string;
+            text?: string;
+        };
+        PlanFile: {
+            file: string;
+            from?: string | null;
+            name: string;
+            publish?: boolean;
+        };
+        PlanItem: {
+            /** @enum {unknown} */
+            audience?: "all" | "attendees" | "extra-credit";
+            closes?: components["schemas"]["PlanRule"] | null;
+            due?: components["schemas"]["PlanRule"] | null;
+            files?: components["schemas"]["PlanFile"][];
+            handIn?: ("file" | "paper" | "nothing") | null;
+            handInPlace?: string;
+            hidden?: boolean;
+            id: string;
+            instructions?: string;
+            kind?: string;
+            lesson?: string | null;
+            links?: components["schemas"]["PlanLink"][];
+            locked?: boolean;
+            marking?: string;
+            minutes?: number | null;
+            only?: string[];
+            opens?: components["schemas"]["PlanRule"] | null;
+            place?: number;
+            points?: number | null;
+            shared?: string[];
+            short?: string;
+            title: string;
+            within?: string | null;
+        };
+        PlanLesson: {
+            files?: components["schemas"]["PlanFile"][];
+            gapBefore?: number;
+            id: string;
+            joinable?: boolean;
+            length?: number;
+            links?: components["schemas"]["PlanLink"][];
+            minLength?: number;
+            notes?: string;
+            objectives?: string;
+            optional?: boolean;
+            pin?: string | null;
+            reserve?: boolean;
+            steps?: components["schemas"]["PlanStep"][];
+            title: string;
+        };
+        PlanLink: {
+            title?: string;
+            url: string;
+        };
+        PlanNotice: {
+            allDay?: boolean;
+            begins?: components["schemas"]["PlanRule"];
+            ends?: components["schemas"]["PlanRule"];
+            hiddenUntil?: components["schemas"]["PlanRule"];
+            id: string;
+            instead?: {
+                [key: string]: string | null;
+            };
+            links?: components["schemas"]["PlanLink"][];
+            only?: string[];
+            place?: string;
+            /** @enum {unknown} */
+            reach?: "own" | "course" | "everyone";
+            repeats?: components["schemas"]["PlanRepeat"][];
+            sections?: ({
+                allDay?: boolean;
+                begins?: components["schemas"]["PlanRule"];
+                ends?: components["schemas"]["PlanRule"];
+                instead?: {
+                    [key: string]: string | null;
+                };
+                repeats?: components["schemas"]["PlanRepeat"][];
+                section: string;
+            } & (unknown | unknown))[];
+            shared?: string[];
+            text?: string;
+            title: string;
+            unit?: string;
+        } & (unknown | unknown);
+        PlanPattern: {
+            from?: string | null;
+            letters?: string[];
+            link?: string;
+            minutes: number;
+            place?: string;
+            rule?: string;
+            start: string;
+            until?: string | null;
+        } | unknown | unknown;
+        PlanRepeat: {
+            from?: string;
+            minutes?: number;
+            rule: string;
+            time?: string;
+            until?: string;
+        };
+        PlanRhythm: {
+            begin?: number;
+            every?: number;
+            id: string;
+            parts?: ({
+                remind?: {
+                    /** @enum {unknown} */
+                    in?: "minutes" | "hours" | "days" | "weeks";
+                    plus?: number;
+                };
+            } & components["schemas"]["PlanItem"])[];
+            times?: number;
+            title: string;
+            unit: string;
+            weekdays?: ("MO" | "TU" | "WE" | "TH" | "FR" | "SA" | "SU")[];
+            words?: string;
+            yielded?: {
+                [key: string]: number;
+            };
+        };
+        PlanRotation: {
+            /** @enum {unknown} */
+            advances?: "teaching-days" | "weekdays";
+            letters: string[];
+            restarts?: {
+                [key: string]: string;
+            };
+        };
+        PlanRule: {
+            at?: string;
+            /** @enum {unknown} */
+            counts?: "term" | "teaching";
+            /** @enum {unknown} */
+            date?: "opens" | "due" | "closes";
+            /** @enum {unknown} */
+            edge?: "start" | "end";
+            /** @enum {unknown} */
+            in?: "minutes" | "hours" | "days" | "weeks" | "teaching-days" | "sessions";
+            item?: string;
+            lesson?: string;
+            number?: number;
+            /** @enum {unknown} */
+            onDayOff?: "stay" | "next" | "previous";
+            /** @enum {unknown} */
+            own?: "opens" | "due" | "closes" | "begins";
+            plus?: number;
+            rhythm?: string;
+            /** @enum {unknown} */
+            snap?: "on-or-after" | "on-or-before";
+            /** @enum {unknown} */
+            snapTo?: "MO" | "TU" | "WE" | "TH" | "FR" | "SA" | "SU";
+            time?: string;
+            unit?: string;
+            week?: number;
+            /** @enum {unknown} */
+            weekday?: "MO" | "TU" | "WE" | "TH" | "FR" | "SA" | "SU";
+        } & (unknown | unknown | unknown | unknown | unknown | unknown | unknown);
+        PlanSection: {
+            adjustments?: components["schemas"]["PlanAdjustment"][];
+            beat?: {
+                /** @enum {unknown} */
+                weekday?: "MO" | "TU" | "WE" | "TH" | "FR" | "SA" | "SU";
+            };
+            code: string;
+            gaps?: {
+                [key: string]: number;
+            };
+            holdsEmpty?: string[];
+            instructor?: string;
+            joined?: string[];
+            leavesOut?: string[];
+            lengths?: {
+                [key: string]: number;
+            };
+            meets?: components["schemas"]["PlanPattern"][];
+            midWeek?: string[];
+            minutesHad?: {
+                [key: string]: number;
+            };
+            notes?: {
+                [key: string]: string;
+            };
+            pace?: components["schemas"]["Change"];
+            partOf?: string;
+            partly?: string[];
+            pins?: {
+                [key: string]: string | null;
+            };
+            sessionChanges?: components["schemas"]["PlanSessionChange"][];
+            students?: components["schemas"]["PlanStudent"][];
+            taught?: {
+                [key: string]: string[];
+            };
+            tellings?: {
+                at?: string;
+                moves?: {
+                    from?: string;
+                    id: string;
+                    to?: string;
+                    /** @enum {unknown} */
+                    what: "lesson" | "opens" | "due" | "closes";
+                }[];
+                why?: string;
+            }[];
+            told?: {
+                [key: string]: string;
+            };
+            /** Format: date */
+            toldUpTo?: string;
+            toldWork?: {
+                closes?: string;
+                due?: string;
+                item: string;
+                opens?: string;
+                title?: string;
+            }[];
+        };
+        PlanSessionChange: {
+            cancel: string;
+        } | {
+            minutes?: number;
+            move: string;
+            to: string;
+        } | {
+            add: string;
+            minutes: number;
+            place?: string;
+        };
+        PlanStep: {
+            minutes?: number;
+            text?: string;
+        };
+        PlanStudent: {
+            id: string;
+            mail?: string;
+            name: string;
+        };
+        PlanTerm: {
+            closures?: components["schemas"]["PlanClosure"][];
+            extraDays?: string[];
+            first: string;
+            firstPlanDay?: string | null;
+            last: string;
+            name?: string;
+            rotation?: components["schemas"]["PlanRotation"];
+            runsAs?: {
+                [key: string]: "MO" | "TU" | "WE" | "TH" | "FR" | "SA" | "SU";
+            };
+            /** @enum {unknown} */
+            weekStart?: "MO" | "TU" | "WE" | "TH" | "FR" | "SA" | "SU";
+            weekdays?: ("MO" | "TU" | "WE" | "TH" | "FR" | "SA" | "SU")[];
+            zone?: string;
+        };
+        PlanTook: {
+            section: string;
+            sessions: number;
+            term: string;
+            unit: string;
+        };
+        PlanUnit: {
+            closes?: components["schemas"]["PlanRule"] | null;
+            code: string;
+            colour?: string;
+            due?: components["schemas"]["PlanRule"] | null;
+            id: string;
+            items?: components["schemas"]["PlanItem"][];
+            lessons?: components["schemas"]["PlanLesson"][];
+            opens?: components["schemas"]["PlanRule"] | null;
+            startsWeek?: boolean;
+            title: string;
+            yields?: string | null;
+        };
+        PlanWeekNote: {
+            first: string;
+            headline?: string;
+            section?: string;
+            targets?: string[];
+        };
+        PlanWeights: {
+            across?: number;
+            empty?: number;
+            join?: number;
+            leaveOut?: number;
+            midWeek?: number;
+            noRoom?: number;
+            reserve?: number;
+            shorten?: number;
+            split?: number;
+            testAfterBreak?: number;
+            told?: number;
+            toldTest?: number;
+        };
         Preferences: {
             twelveHours: boolean;
             weekStart: string;
+        };
+        Problem: {
+            detail: string;
+            faults?: {
+                line: number;
+                message: string;
+                pointer: string;
+                /** @enum {unknown} */
+                severity: "fatal" | "kept" | "remark";
+            }[];
+            status: number;
+            title: string;
+            type: string;
+            version?: number;
         };
         ProposalView: {
             /** Format: int32 */
@@ -2375,6 +2889,197 @@ export interface components {
             version: number;
             wall?: components["schemas"]["WallView"];
         };
+        PutAdjustmentChange: {
+            adjustment: components["schemas"]["PlanAdjustment"];
+            course: string;
+            /** @constant */
+            kind: "put-adjustment";
+            section: string;
+        };
+        PutClosureChange: {
+            closure: components["schemas"]["PlanClosure"];
+            first: string;
+            /** @constant */
+            kind: "put-closure";
+            last?: string | null;
+            reason?: string | null;
+        };
+        PutCourseChange: {
+            course: components["schemas"]["PlanCourse"];
+            /** @constant */
+            kind: "put-course";
+            was?: string | null;
+        };
+        PutDatesChange: {
+            entries: components["schemas"]["PlanDates"][];
+            /** @constant */
+            kind: "put-dates";
+        };
+        PutDayNoteChange: {
+            course: string;
+            /** @constant */
+            kind: "put-day-note";
+            note: components["schemas"]["PlanDayNote"];
+        };
+        PutItemChange: {
+            course: string;
+            item: components["schemas"]["PlanItem"];
+            /** @constant */
+            kind: "put-item";
+            unit?: string | null;
+        };
+        PutLessonChange: {
+            before?: string | null;
+            course: string;
+            /** @constant */
+            kind: "put-lesson";
+            lesson: components["schemas"]["PlanLesson"];
+            unit?: string | null;
+        };
+        PutNoticeChange: {
+            course: string;
+            /** @constant */
+            kind: "put-notice";
+            notice: components["schemas"]["PlanNotice"];
+        };
+        PutRhythmChange: {
+            course: string;
+            /** @constant */
+            kind: "put-rhythm";
+            rhythm: components["schemas"]["PlanRhythm"];
+        };
+        PutRosterChange: {
+            course: string;
+            /** @constant */
+            kind: "put-roster";
+            section: string;
+            students?: components["schemas"]["PlanStudent"][] | null;
+        };
+        PutSectionChange: {
+            course: string;
+            /** @constant */
+            kind: "put-section";
+            section: components["schemas"]["PlanSection"];
+            was?: string | null;
+        };
+        PutUnitChange: {
+            before?: string | null;
+            course: string;
+            /** @constant */
+            kind: "put-unit";
+            unit: components["schemas"]["PlanUnit"];
+        };
+        PutWeekNoteChange: {
+            course: string;
+            /** @constant */
+            kind: "put-week-note";
+            note: components["schemas"]["PlanWeekNote"];
+        };
+        RecordHeldChange: {
+            course: string;
+            from?: string | null;
+            /** @constant */
+            kind: "record-held";
+            over?: string | null;
+            section?: string | null;
+            until: string;
+        };
+        RecordTaughtChange: {
+            course: string;
+            finished?: boolean;
+            /** @constant */
+            kind: "record-taught";
+            lessons?: string[] | null;
+            note?: string | null;
+            partly?: boolean;
+            section: string;
+            session: string;
+        };
+        RedateChange: {
+            by?: number;
+            /** @constant */
+            clear?: true;
+            course: string;
+            dates: ("opens" | "due" | "closes")[];
+            /** @constant */
+            fix?: true;
+            /** @constant */
+            follow?: true;
+            /** @enum {unknown} */
+            in?: "minutes" | "hours" | "days" | "weeks" | "teaching-days" | "sessions";
+            items: string[];
+            /** @constant */
+            kind: "redate";
+            sections?: string[] | null;
+            /** @enum {unknown} */
+            snap?: "on-or-after" | "on-or-before";
+            /** @enum {unknown} */
+            snapTo?: "MO" | "TU" | "WE" | "TH" | "FR" | "SA" | "SU";
+            time?: string;
+            /** @enum {unknown} */
+            toClass?: "next" | "previous";
+        } & (unknown | unknown | unknown | unknown | unknown | unknown | unknown);
+        RememberPaceChange: {
+            course: string;
+            /** @constant */
+            kind: "remember-pace";
+            took?: components["schemas"]["PlanTook"][] | null;
+        };
+        RemoveClosureChange: {
+            first: string;
+            /** @constant */
+            kind: "remove-closure";
+            last?: string | null;
+            reason?: string | null;
+        };
+        RemoveCourseChange: {
+            course: string;
+            /** @constant */
+            kind: "remove-course";
+        };
+        RemoveItemChange: {
+            course: string;
+            item: string;
+            /** @constant */
+            kind: "remove-item";
+        };
+        RemoveLessonChange: {
+            course: string;
+            /** @constant */
+            kind: "remove-lesson";
+            lesson: string;
+        };
+        RemoveNoticeChange: {
+            course: string;
+            /** @constant */
+            kind: "remove-notice";
+            notice: string;
+        };
+        RemoveRecordChange: {
+            course: string;
+            /** @constant */
+            kind: "remove-record";
+            section: string;
+            session: string;
+        };
+        RemoveRhythmChange: {
+            course: string;
+            /** @constant */
+            kind: "remove-rhythm";
+            rhythm: string;
+        };
+        RemoveSectionChange: {
+            course: string;
+            /** @constant */
+            kind: "remove-section";
+            section: string;
+        };
+        RemoveUnitChange: {
+            course: string;
+            /** @constant */
+            kind: "remove-unit";
+            unit: string;
+        };
         RepeatDate: {
             dates: {
                 [key: string]: string;
@@ -2386,8 +3091,7 @@ export interface components {
             title: string;
         };
         RepeatsAsked: {
-            /** @description See docs/plan-file.md */
-            change: string;
+            change: components["schemas"]["Change"];
             course: string;
             section: string;
         };
@@ -2395,6 +3099,13 @@ export interface components {
             dates: components["schemas"]["RepeatDate"][];
             /** Format: int32 */
             over: number;
+        };
+        RestoreSessionChange: {
+            course: string;
+            /** @constant */
+            kind: "restore-session";
+            section: string;
+            session: string;
         };
         RollCourse: {
             code: string;
@@ -2574,9 +3285,7 @@ export interface components {
             text: string;
         };
         RosterRead: {
-            change?: {
-                [key: string]: unknown;
-            } | null;
+            change?: components["schemas"]["Change"];
             lines: components["schemas"]["RosterLine"][];
             missing: components["schemas"]["StudentLine"][];
         };
@@ -2688,6 +3397,38 @@ export interface components {
             start: string;
             state: string;
         };
+        SetGapChange: {
+            course: string;
+            empty: number;
+            /** @constant */
+            kind: "set-gap";
+            lesson: string;
+            section: string;
+        };
+        SetLengthChange: {
+            course: string;
+            /** @constant */
+            kind: "set-length";
+            length?: number | null;
+            lesson: string;
+            section: string;
+        };
+        SetRotationChange: {
+            /** @constant */
+            kind: "set-rotation";
+            rotation?: components["schemas"]["PlanRotation"] | null;
+        };
+        SetTermChange: {
+            /** @constant */
+            kind: "set-term";
+            term: components["schemas"]["PlanTerm"];
+        };
+        SetWeightsChange: {
+            course: string;
+            /** @constant */
+            kind: "set-weights";
+            weights: components["schemas"]["PlanWeights"];
+        };
         Sheet: {
             classes: components["schemas"]["SheetClass"][];
             course: string;
@@ -2706,6 +3447,21 @@ export interface components {
             place: string;
             /** Format: date-time */
             start: string;
+        };
+        ShiftChange: {
+            by: number;
+            course: string;
+            from?: string | null;
+            in?: ("sessions" | "weekdays" | "teaching-days" | "days" | "weeks") | null;
+            items?: string[] | null;
+            keepUnit?: boolean;
+            /** @constant */
+            kind: "shift";
+            lessons?: string[] | null;
+            onlyThese?: boolean;
+            section?: string | null;
+            unit?: string | null;
+            week?: number | null;
         };
         SourceLine: {
             name: string;
@@ -2775,9 +3531,7 @@ export interface components {
             title: string;
         };
         TableRead: {
-            change?: {
-                [key: string]: unknown;
-            } | null;
+            change?: components["schemas"]["Change"];
             lines: components["schemas"]["TableLine"][];
             /** Format: int32 */
             same: number;
@@ -2788,6 +3542,15 @@ export interface components {
             course: string;
             id: string;
             what: string;
+        };
+        TellChange: {
+            at?: string | null;
+            course: string;
+            /** @constant */
+            kind: "tell";
+            section?: string | null;
+            upTo?: string | null;
+            why?: string | null;
         };
         TellingView: {
             /** Format: int32 */
@@ -2823,9 +3586,7 @@ export interface components {
             name?: string | null;
         };
         TimetableGroup: {
-            change?: {
-                [key: string]: unknown;
-            } | null;
+            change?: components["schemas"]["Change"];
             /** Format: int32 */
             classes: number;
             course: string;
@@ -2833,6 +3594,12 @@ export interface components {
             section: string;
             state: string;
             title: string;
+        };
+        TogetherChange: {
+            changes?: components["schemas"]["Change"][] | null;
+            does?: string | null;
+            /** @constant */
+            kind: "together";
         };
         Understood: {
             daysOff: components["schemas"]["DayOffLine"][];
@@ -2870,9 +3637,7 @@ export interface components {
             unit: string;
         };
         UnitTaken: {
-            change: {
-                [key: string]: unknown;
-            };
+            change: components["schemas"]["Change"];
             /** Format: int32 */
             items: number;
             /** Format: int32 */
@@ -2960,8 +3725,7 @@ export interface components {
             unit: string;
         };
         WayStep: {
-            /** @description See docs/plan-file.md */
-            change: string;
+            change: components["schemas"]["Change"];
             sentence: string;
         };
         WayUnit: {
@@ -2975,8 +3739,7 @@ export interface components {
         WayView: {
             /** Format: date */
             backOn?: string | null;
-            /** @description See docs/plan-file.md */
-            change?: string | null;
+            change?: components["schemas"]["Change"];
             costs: components["schemas"]["WayCost"][];
             /** Format: int32 */
             elsewhere: number;
@@ -3011,8 +3774,7 @@ export interface components {
         WaysAsked: {
             /** Format: date */
             by?: string | null;
-            /** @description See docs/plan-file.md */
-            change?: string | null;
+            change?: components["schemas"]["Change"];
             course: string;
             everywhere?: boolean | null;
             held?: boolean | null;
@@ -3022,8 +3784,7 @@ export interface components {
             tidy: boolean;
         };
         WaysView: {
-            /** @description See docs/plan-file.md */
-            change?: string | null;
+            change?: components["schemas"]["Change"];
             chosen: string;
             course: string;
             held: string;
@@ -3077,8 +3838,7 @@ export interface components {
         };
         WhatIfView: {
             broken?: string | null;
-            /** @description See docs/plan-file.md */
-            change?: string | null;
+            change?: components["schemas"]["Change"];
             /** Format: int64 */
             id: number;
             name: string;
@@ -3132,6 +3892,15 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     open_1: {
@@ -3150,6 +3919,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OpenedBundle"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3172,6 +3950,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DraftText"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3198,6 +3985,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     drop: {
@@ -3217,6 +4013,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
             };
         };
     };
@@ -3238,6 +4043,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Place"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3263,6 +4077,15 @@ export interface operations {
                     "application/json": components["schemas"]["Place"][];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     invitation: {
@@ -3283,6 +4106,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InvitationView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3309,6 +4141,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     take: {
@@ -3329,6 +4170,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     me: {
@@ -3347,6 +4197,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3373,6 +4232,15 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     outbox: {
@@ -3391,6 +4259,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Mail"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3415,6 +4292,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RolloverView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3443,6 +4329,15 @@ export interface operations {
                     "application/json": components["schemas"]["RolloverSource"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     table: {
@@ -3465,6 +4360,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RolloverCsv"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3491,6 +4395,15 @@ export interface operations {
                     "application/json": components["schemas"]["RolloverMade"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     start: {
@@ -3513,6 +4426,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StartedTerm"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3539,6 +4461,15 @@ export interface operations {
                     "application/json": components["schemas"]["Understood"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     all: {
@@ -3557,6 +4488,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TermLine"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3583,6 +4523,15 @@ export interface operations {
                     "application/json": components["schemas"]["MadeTerm"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     deleted: {
@@ -3601,6 +4550,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DeletedTerm"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3622,6 +4580,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
             };
         };
     };
@@ -3647,6 +4614,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     bringBack: {
@@ -3666,6 +4642,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
             };
         };
     };
@@ -3691,6 +4676,15 @@ export interface operations {
                     "application/zip": string;
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     calendar: {
@@ -3711,6 +4705,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3739,6 +4742,15 @@ export interface operations {
                     "application/json": components["schemas"]["Made"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     classes: {
@@ -3764,6 +4776,15 @@ export interface operations {
                     "application/json": components["schemas"]["ClassLine"][];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     classesTable: {
@@ -3784,6 +4805,15 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3808,6 +4838,15 @@ export interface operations {
                     "text/calendar": string;
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     all_2: {
@@ -3828,6 +4867,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ColleagueLine"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3856,6 +4904,15 @@ export interface operations {
                     "application/json": components["schemas"]["ColleagueLine"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     withdraw: {
@@ -3877,6 +4934,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     dates: {
@@ -3897,6 +4963,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DatesView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3921,6 +4996,15 @@ export interface operations {
                     "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     csv: {
@@ -3943,6 +5027,15 @@ export interface operations {
                     "text/csv": string;
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     workbook: {
@@ -3963,6 +5056,15 @@ export interface operations {
                 };
                 content: {
                     "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3991,6 +5093,15 @@ export interface operations {
                     "application/json": components["schemas"]["TableRead"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     fill: {
@@ -4015,6 +5126,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CellsRead"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4043,6 +5163,15 @@ export interface operations {
                     "application/json": components["schemas"]["CellsRead"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     day_1: {
@@ -4069,6 +5198,15 @@ export interface operations {
                     "application/json": components["schemas"]["DayRead"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     daysOffTable: {
@@ -4089,6 +5227,15 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4113,6 +5260,15 @@ export interface operations {
                     "text/calendar": string;
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     files: {
@@ -4133,6 +5289,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SourceLine"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4161,6 +5326,15 @@ export interface operations {
                     "application/json": components["schemas"]["SourceLine"][];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     read_3: {
@@ -4185,6 +5359,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DaysOffRead"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4215,6 +5398,15 @@ export interface operations {
                     "application/json": components["schemas"]["FileKept"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     file_1: {
@@ -4236,6 +5428,15 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": string;
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4260,6 +5461,15 @@ export interface operations {
                     "application/json": components["schemas"]["FindingView"][];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     goes: {
@@ -4282,6 +5492,15 @@ export interface operations {
                     "application/json": components["schemas"]["Goes"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     look: {
@@ -4302,6 +5521,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GradeBookView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4330,6 +5558,15 @@ export interface operations {
                     "application/json": components["schemas"]["GradeBookView"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     read_6: {
@@ -4350,6 +5587,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HistoryView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4376,6 +5622,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
             };
         };
     };
@@ -4404,6 +5659,15 @@ export interface operations {
                     "application/json": components["schemas"]["Made"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     holidays: {
@@ -4430,6 +5694,15 @@ export interface operations {
                     "application/json": components["schemas"]["HolidaysRead"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     lanes: {
@@ -4450,6 +5723,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LanesView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4475,6 +5757,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InStepView"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4503,6 +5794,15 @@ export interface operations {
                     "application/json": components["schemas"]["LookBackView"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     table_1: {
@@ -4528,6 +5828,15 @@ export interface operations {
                     "text/csv": string;
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     meetings: {
@@ -4550,6 +5859,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MeetingsRead"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4578,6 +5896,15 @@ export interface operations {
                     "application/json": components["schemas"]["LineRead"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     itemDates: {
@@ -4602,6 +5929,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DateGiven"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4630,6 +5966,15 @@ export interface operations {
                     "application/json": components["schemas"]["LineRead"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     reading: {
@@ -4654,6 +5999,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OutlineRead"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4682,6 +6036,15 @@ export interface operations {
                     "application/json": components["schemas"]["UnitTaken"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     units: {
@@ -4704,6 +6067,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["UnitOffered"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4732,6 +6104,15 @@ export interface operations {
                     "application/json": components["schemas"]["PastWeeks"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     plan: {
@@ -4754,6 +6135,15 @@ export interface operations {
                     "application/json": Record<string, never>;
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     propose: {
@@ -4772,7 +6162,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": Record<string, never>;
+                "application/json": components["schemas"]["Change"];
             };
         };
         responses: {
@@ -4783,6 +6173,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProposalView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4811,6 +6210,15 @@ export interface operations {
                     "application/json": components["schemas"]["Made"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     repeats: {
@@ -4837,6 +6245,15 @@ export interface operations {
                     "application/json": components["schemas"]["RepeatsRead"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     choices: {
@@ -4857,6 +6274,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RolloverChoices"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4884,6 +6310,15 @@ export interface operations {
                     "application/json": components["schemas"]["StudentLine"][];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     read_2: {
@@ -4908,6 +6343,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RosterRead"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4937,6 +6381,15 @@ export interface operations {
                     "application/json": components["schemas"]["RuleRead"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     said: {
@@ -4952,7 +6405,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": Record<string, never>;
+                "application/json": components["schemas"]["PlanRule"];
             };
         };
         responses: {
@@ -4963,6 +6416,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RuleInWords"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -4987,6 +6449,15 @@ export interface operations {
                     "application/json": components["schemas"]["Sheet"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     standing: {
@@ -5007,6 +6478,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StandingView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -5031,6 +6511,15 @@ export interface operations {
                     "application/json": components["schemas"]["TellingView"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     time: {
@@ -5053,6 +6542,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TimeRead"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -5081,6 +6579,15 @@ export interface operations {
                     "application/json": components["schemas"]["TimetableGroup"][];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     undo: {
@@ -5107,6 +6614,15 @@ export interface operations {
                     "application/json": components["schemas"]["Made"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     wall: {
@@ -5130,6 +6646,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WallView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -5158,6 +6683,15 @@ export interface operations {
                     "application/json": components["schemas"]["WaysView"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     all_1: {
@@ -5178,6 +6712,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WhatIfView"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -5206,6 +6749,15 @@ export interface operations {
                     "application/json": components["schemas"]["WhatIfView"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     beside: {
@@ -5232,6 +6784,15 @@ export interface operations {
                     "application/json": components["schemas"]["BesideView"];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     drop_1: {
@@ -5255,6 +6816,15 @@ export interface operations {
                     "application/json": components["schemas"]["WhatIfView"][];
                 };
             };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     welcome: {
@@ -5273,6 +6843,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Welcome"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };

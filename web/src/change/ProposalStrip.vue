@@ -27,18 +27,20 @@ const emit = defineEmits<{
 const ticked = (event: Event) => (event.target as HTMLInputElement).checked;
 /** Classes that are over count as held as planned, unless that was unticked. */
 const open = computed(() => props.change?.held === false);
+/** Its fields, of which each kind has its own. */
+const fields = computed<Record<string, unknown>>(() => ({ ...props.change }));
 /** The section that a shift, a move or a pin concerns alone, or in which it was made for all. */
 const here = computed(() => {
-  const { kind, section, seenIn }: Partial<Change> = props.change ?? {};
+  const { kind, section, seenIn } = fields.value;
   return ["shift", "move", "pin"].includes(String(kind)) ? String(section ?? seenIn ?? "") : "";
 });
-const alone = computed(() => props.change?.section !== undefined);
+const alone = computed(() => fields.value.section !== undefined);
 function only(yes: boolean) {
   emit("vary", yes ? { section: here.value, seenIn: undefined } : { section: undefined, seenIn: here.value });
 }
 const inUnit = computed(
   () =>
-    ["shift", "move"].includes(String(props.change?.kind)) && (props.proposal.leavesUnit || !!props.change?.keepUnit),
+    ["shift", "move"].includes(String(props.change?.kind)) && (props.proposal.leavesUnit || !!fields.value.keepUnit),
 );
 /** Lessons move that no hand moved: there are ways out. */
 const bumped = computed(() => props.proposal.moves.some((m) => m.what === "lesson" && !m.hand));
@@ -113,7 +115,7 @@ const groups = computed(() => {
       <label v-if="inUnit" class="sees"
         ><input
           type="checkbox"
-          :checked="!!change?.keepUnit"
+          :checked="!!fields.keepUnit"
           :disabled="busy"
           @change="emit('vary', { keepUnit: ticked($event) || undefined })"
         />stays in its unit</label

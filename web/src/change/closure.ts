@@ -1,4 +1,4 @@
-import type { ClosureView } from "../api/client";
+import type { ClosureView, Schemas } from "../api/client";
 
 /** A day off while it is written: what a plan file says of one. */
 export interface ClosureDraft {
@@ -58,7 +58,7 @@ export function draftOf(closure: ClosureView): ClosureDraft {
 }
 
 /** The same as a change carries it. */
-export function written(draft: ClosureDraft, first: string, last: string): Record<string, unknown> {
+export function written(draft: ClosureDraft, first: string, last: string): Schemas["PlanClosure"] {
   const { from, to, only, justInCase, ...rest } = draft;
   return {
     first,

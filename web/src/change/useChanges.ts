@@ -123,7 +123,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
     const found = await ask(
       api.POST("/api/terms/{termId}/proposals", {
         params: { path: { termId }, query: { ...source.query(), seen: seen.value } },
-        body: change as never,
+        body: change,
       }),
     );
     const base = shown.value;
@@ -146,7 +146,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
     const made = await ask(
       api.POST("/api/terms/{termId}/changes", {
         params: { path: { termId } },
-        body: { version, seen: seen.value, change: change as never },
+        body: { version, seen: seen.value, change },
       }),
     );
     proposal.value = null;
@@ -253,7 +253,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
         const made = await ask(
           api.POST("/api/terms/{termId}/what-ifs", {
             params: { path: { termId } },
-            body: { name, change: pending.value as never },
+            body: { name, change: pending.value ?? undefined },
           }),
         );
         discard();

@@ -1,4 +1,4 @@
-import type { Change, DatesRow } from "../api/client";
+import type { Change, ChangeOf, DatesRow, Weekday } from "../api/client";
 import type { Which } from "./table";
 
 /** What is done to the dates of all chosen rows. */
@@ -29,9 +29,9 @@ export interface Bulk {
   dates: Which[];
   sections: string[];
   by: number;
-  unit: string;
+  unit: NonNullable<ChangeOf<"redate">["in"]>;
   time: string;
-  weekday: string;
+  weekday: Weekday;
   snap: "on-or-after" | "on-or-before";
   /** The time on that weekday; empty where each keeps its own. */
   at: string;
@@ -42,7 +42,7 @@ export interface Bulk {
 export function bulkChange(bulk: Bulk, rows: readonly DatesRow[]): Change {
   const courses = [...new Set(rows.map((r) => r.course))];
   const changes = courses.flatMap((course) =>
-    actions(bulk).map((action) => ({
+    actions(bulk).map((action): ChangeOf<"redate"> => ({
       kind: "redate",
       course,
       items: rows.filter((r) => r.course === course).map((r) => r.id),
@@ -55,7 +55,9 @@ export function bulkChange(bulk: Bulk, rows: readonly DatesRow[]): Change {
 }
 
 /** What is done, one after the other. */
-function actions(bulk: Bulk): Record<string, unknown>[] {
+function actions(
+  bulk: Bulk,
+): Pick<ChangeOf<"redate">, "by" | "in" | "time" | "snapTo" | "snap" | "toClass" | "clear" | "fix" | "follow">[] {
   switch (bulk.how) {
     case "later":
       return [{ by: bulk.by, in: bulk.unit }];

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref } from "vue";
-import { type Change, type FindingView, api, ask } from "../api/client";
+import { type FindingView, api, ask } from "../api/client";
 import type { ChangeState } from "../change/useChanges";
 
 /** All findings of the term, those of the section that is looked at first, each with what mends it and where it is. */
@@ -36,7 +36,7 @@ const thing = (f: FindingView) =>
 
 async function mend(finding: FindingView) {
   emit("done");
-  await props.state.propose(finding.mend as unknown as Change);
+  await props.state.propose(finding.mend!);
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef } from "vue";
 import { useRoute } from "vue-router";
-import { type Change, type Schemas, api, ask } from "../api/client";
+import { type Schemas, api, ask } from "../api/client";
 import ChangeLine from "../change/ChangeLine.vue";
 import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
@@ -100,13 +100,13 @@ async function lookFor(lane: Lane) {
   }
 }
 async function take(way: Schemas["InStepView"]) {
-  if (await state.propose(way.change as unknown as Change, "always")) asked.value = null;
+  if (await state.propose(way.change, "always")) asked.value = null;
 }
 /** Classes before today that have no record count as held as planned, of one section or of all. */
 const unrecorded = computed(() => lanes.value.filter((l) => l.unrecorded > 0));
 function taughtUpToHere(of: Lane[]) {
   const until = shown.value!.today;
-  const changes = of.map((l) => ({ kind: "record-held", course: l.course, section: l.section, until }));
+  const changes = of.map((l) => ({ kind: "record-held" as const, course: l.course, section: l.section, until }));
   const does = `Record classes up to ${weekdayDay(until)} as held as planned in ${count(of.length, "section")}`;
   void state.propose(changes.length === 1 ? changes[0]! : { kind: "together", does, changes });
 }

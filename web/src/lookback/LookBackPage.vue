@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import type { Change, Schemas } from "../api/client";
+import type { Schemas } from "../api/client";
 import ChangeLine from "../change/ChangeLine.vue";
 import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
@@ -43,8 +43,8 @@ async function show(ids: number[]) {
   asked.value = { ...asked.value, terms: ids };
   await state.load();
 }
-const use = (row: Schemas["LookRow"]) => state.propose(row.pace as unknown as Change, "always");
-const remember = () => state.propose(view.value?.remember as unknown as Change);
+const use = (row: Schemas["LookRow"]) => state.propose(row.pace!, "always");
+const remember = () => state.propose(view.value!.remember!);
 const beside = (id: number) => ({
   path: `/terms/${termId}/wall`,
   query: { section: key.value, past: String(id) },

@@ -151,10 +151,15 @@ function save() {
     return send({ kind: "move-notice", section, ...base, entry: props.entry, to: to.value, ...time });
   }
   if (how.value === "onward") {
-    return send({ kind: "change-notice-series", ...base, from: props.entry, repeat: clean(onward.value.repeats?.[0]) });
+    return send({
+      kind: "change-notice-series",
+      ...base,
+      from: props.entry,
+      repeat: clean(onward.value.repeats?.[0]) as Schemas["PlanRepeat"],
+    });
   }
   if (!form.value.id) form.value.id = newId();
-  return send({ kind: "put-notice", course, notice: clean(form.value) });
+  return send({ kind: "put-notice", course, notice: clean(form.value) as Schemas["PlanNotice"] });
 }
 function remove() {
   const base = { course, notice: props.notice };
@@ -205,7 +210,11 @@ function remove() {
             :section="section"
             :change="
               form.title || notice
-                ? { kind: 'put-notice', course, notice: clean({ ...form, id: form.id || newId() }) }
+                ? {
+                    kind: 'put-notice',
+                    course,
+                    notice: clean({ ...form, id: form.id || newId() }) as Schemas['PlanNotice'],
+                  }
                 : null
             "
             @read="found = $event"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref } from "vue";
-import type { WallView } from "../api/client";
+import type { Change, WallView } from "../api/client";
 import { coursePlan } from "../thing/plan";
 import { weekdayDay } from "../ui/say";
 import { useFirstField } from "../ui/useFirstField";
@@ -55,7 +55,7 @@ onMounted(async () => {
 useFirstField(() => loaded.value, "words-day");
 async function save() {
   const at = scope.value ? { section: scope.value } : {};
-  const changes: Record<string, unknown>[] = [];
+  const changes: Change[] = [];
   if (text.value !== (dayNote()?.text ?? "") || own.value !== (dayNote()?.own ?? false)) {
     changes.push({ kind: "put-day-note", course, note: { date: props.day, ...at, text: text.value, own: own.value } });
   }
@@ -70,8 +70,8 @@ async function save() {
     changes.push({ kind: "put-week-note", course, note });
   }
   if (!changes.length) return emit("done");
-  const change = changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };
-  if (await propose(change as never)) emit("done");
+  const change: Change = changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };
+  if (await propose(change)) emit("done");
 }
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
-import type { Change } from "../api/client";
+import type { Change, Schemas } from "../api/client";
 import { coursePlan } from "../thing/plan";
 import DateField from "../ui/DateField.vue";
 import { count, weekdayDay } from "../ui/say";
@@ -35,9 +35,9 @@ const noWeekStarts = computed(
     state.wall.value.outline.units.every((u) => !u.startsWeek),
 );
 async function beginWeeks() {
-  const plan = await coursePlan<{ units: Record<string, unknown>[] }>(state.termId, props.course);
+  const plan = await coursePlan<{ units: Schemas["PlanUnit"][] }>(state.termId, props.course);
   const changes = (plan?.units ?? []).map((unit) => ({
-    kind: "put-unit",
+    kind: "put-unit" as const,
     course: props.course,
     unit: { ...unit, startsWeek: true, lessons: [], items: [] },
   }));

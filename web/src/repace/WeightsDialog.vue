@@ -13,7 +13,7 @@ const doubts = computed(() => proposal.value?.notes ?? []);
 const asking = ref(false);
 
 async function save() {
-  const change = { kind: "set-weights", course: props.course, weights: costs.value } as unknown as Change;
+  const change: Change = { kind: "set-weights", course: props.course, weights: costs.value };
   if (!(await propose(change))) return;
   asking.value = proposal.value !== null;
   if (!asking.value) emit("changed");

@@ -54,7 +54,7 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
             everywhere: everywhere.value,
             held: held.value,
             ...(asked.noClassOn ? { noClassOn: asked.noClassOn } : {}),
-            ...(asked.change ? { change: asked.change as never } : {}),
+            ...(asked.change ? { change: asked.change } : {}),
             ...(by.value ? { by: by.value } : {}),
           },
         }),
@@ -81,11 +81,11 @@ export function useWays(state: Pick<WallState, "termId" | "propose">, asked: Ask
   /** The change that takes a way, or those of its steps that are ticked; null where nothing would be done. */
   function changeOf(way: Way): Change | null {
     const steps = (way.steps ?? []).filter((_, n) => taken(way, n));
-    if (steps.length === way.steps?.length) return (way.change as unknown as Change) ?? null;
+    if (steps.length === way.steps?.length) return way.change ?? null;
     const first = found.value?.change;
     const changes = [...(first ? [first] : []), ...steps.map((s) => s.change)];
     if (!changes.length) return null;
-    return (changes.length === 1 ? changes[0] : { kind: "together", does: "", changes }) as unknown as Change;
+    return changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };
   }
   /** Proposes a way; true unless it was refused. */
   async function propose(way: Way): Promise<boolean> {

@@ -36,7 +36,7 @@ async function look() {
     const answer = await ask(
       api.POST("/api/terms/{termId}/repeats", {
         params: { path: { termId: props.termId } },
-        body: { course: props.course, section: props.section, change: props.change as never },
+        body: { course: props.course, section: props.section, change: props.change },
       }),
     );
     if (turn !== asked) return;

@@ -103,7 +103,8 @@ const change = computed<Change | null>(() => {
   if (!now?.unit || !now.parts.length) return null;
   const parts = now.parts.map((p) => filled({ ...p, title: p.title || p.kind }));
   const begin = (now.begin ?? 1) + skip.value * (now.every ?? 1);
-  return { kind: "put-rhythm", course, rhythm: { ...filled(now), title: now.title || "Rhythm", begin, parts } };
+  const rhythm = { ...filled(now), title: now.title || "Rhythm", begin, parts } as Schemas["PlanRhythm"];
+  return { kind: "put-rhythm", course, rhythm };
 });
 async function save() {
   if (change.value && (await propose(change.value))) emit("done");

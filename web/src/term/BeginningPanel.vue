@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
-import type { CalendarView } from "../api/client";
+import type { CalendarView, Schemas } from "../api/client";
 import DateField from "../ui/DateField.vue";
 import { weekdayDay } from "../ui/say";
 import { vSeen } from "../ui/seen";
@@ -20,7 +20,7 @@ const last = ref("");
 const weekdays = ref<string[]>([]);
 const weekStart = ref("MO");
 const letters = ref("");
-const advances = ref("teaching-days");
+const advances = ref<NonNullable<Schemas["PlanRotation"]["advances"]>>("teaching-days");
 const restartDay = ref("");
 const restartLetter = ref("");
 const restarts = ref<Record<string, string>>({});
@@ -52,7 +52,7 @@ watch(editing, (now) => {
     weekStart.value = props.term.weekStart;
   } else if (now === "letters") {
     letters.value = props.term.rotation?.letters.join(" ") ?? "A B";
-    advances.value = props.term.rotation?.advances ?? "teaching-days";
+    advances.value = (props.term.rotation?.advances as typeof advances.value) ?? "teaching-days";
     restarts.value = { ...props.term.rotation?.restarts };
   }
 });
@@ -66,7 +66,7 @@ async function saveTerm() {
     weekdays: weekdays.value,
     weekStart: weekStart.value,
   };
-  if (await state.propose({ kind: "set-term", term: clean(term) })) editing.value = "";
+  if (await state.propose({ kind: "set-term", term: clean(term) as Schemas["PlanTerm"] })) editing.value = "";
 }
 async function saveLetters(none: boolean) {
   const rotation = { letters: given.value, advances: advances.value, restarts: restarts.value };

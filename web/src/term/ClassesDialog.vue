@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { nextTick, onMounted, ref, shallowRef, watch } from "vue";
-import { type Schemas, api, ask } from "../api/client";
+import { type Change, type Schemas, api, ask } from "../api/client";
 import { vSeen } from "../ui/seen";
 import DateField from "../ui/DateField.vue";
 import TimeField from "../ui/TimeField.vue";
@@ -67,20 +67,20 @@ function edit(line: Line | null) {
   minutes.value = from?.minutes || 50;
   place.value = from?.place ?? "";
 }
-async function propose(change: Json) {
-  if (await state.propose(change as never)) {
+async function propose(change: Change) {
+  if (await state.propose(change)) {
     open.value = "";
     // what moves other things waits on the strip, which stands outside this dialog
     if (state.proposal.value) emit("done");
   }
 }
-const one = (change: Json) => propose({ kind: "change-session", ...query, change });
+const one = (change: Schemas["PlanSessionChange"]) => propose({ kind: "change-session", ...query, change });
 function save(line: Line | null) {
   const at = `${day.value}T${time.value}`;
   if (!line) return one({ add: at, minutes: minutes.value, ...(place.value ? { place: place.value } : {}) });
   if (reach.value === "one") return one({ move: line.name, to: at, minutes: minutes.value });
   const pattern = patterns.value[line.series ?? -1];
-  if (!pattern) return;
+  if (!pattern || line.series == null) return;
   return propose({
     kind: "change-series",
     ...query,

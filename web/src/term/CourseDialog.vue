@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Schemas } from "../api/client";
 import Dialog from "../ui/Dialog.vue";
 import { onMounted, ref } from "vue";
 import { useFirstField } from "../ui/useFirstField";
@@ -61,7 +62,7 @@ async function save() {
   const ok = await state.propose({
     kind: "put-course",
     ...(was.value ? { was: props.course } : {}),
-    course: clean(next),
+    course: clean(next) as Schemas["PlanCourse"],
   });
   if (ok) emit("done");
 }

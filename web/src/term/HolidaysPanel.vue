@@ -83,7 +83,7 @@ function take(days: string[]) {
       taken.length === 1
         ? `Day off ${weekdayDay(taken[0]!.day)}, ${taken[0]!.name}`
         : `Take ${taken.length} public holidays`,
-    changes: taken.map((h) => ({ kind: "add-closure", closure: h.closure })),
+    changes: taken.map((h) => ({ kind: "add-closure" as const, closure: h.closure })),
   });
 }
 function tick(day: string) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from "vue";
-import type { CalendarView, Change, ClosureView } from "../api/client";
+import type { Weekday, CalendarView, Change, ClosureView } from "../api/client";
 import ClosureFields from "../change/ClosureFields.vue";
 import { type ClosureDraft, draftOf, newClosure, written } from "../change/closure";
 import DateField from "../ui/DateField.vue";
@@ -27,7 +27,7 @@ const emit = defineEmits<{
 const state = injectTerm();
 const { problem, busy, preview } = state;
 const draft = ref<ClosureDraft>(newClosure());
-const weekday = ref("MO");
+const weekday = ref<Weekday>("MO");
 const refused = ref("");
 const CODES = ["MO", "TU", "WE", "TH", "FR", "SA", "SU"];
 

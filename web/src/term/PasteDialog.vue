@@ -58,14 +58,14 @@ async function take() {
   const ok = await state.propose({
     kind: "together",
     does: `Take ${count(chosen.value.length, "day off", "days off")}${from}`,
-    changes: chosen.value.map((l) => ({ kind: "add-closure", closure: l.closure })),
+    changes: chosen.value.flatMap((l) => (l.closure ? [{ kind: "add-closure" as const, closure: l.closure }] : [])),
   });
   if (ok) await finish();
   else problem.value = state.problem.value;
 }
 async function takeDifferences() {
-  const change = read.value?.differences as Record<string, unknown>;
-  if (await state.propose(change as never)) await finish();
+  const change = read.value?.differences;
+  if (change && (await state.propose(change))) await finish();
   else problem.value = state.problem.value;
 }
 async function finish() {

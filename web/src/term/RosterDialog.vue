@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
-import { type CalendarView, type Schemas, api, ask } from "../api/client";
+import { type Change, type CalendarView, type Schemas, api, ask } from "../api/client";
 import GiveList, { type Given } from "../ui/GiveList.vue";
 import { count } from "../ui/say";
 import { injectTerm } from "./useTerm";
@@ -48,8 +48,8 @@ async function look(given: Given) {
     if (turn === asked) problem.value = (e as Error).message;
   }
 }
-async function propose(change: Record<string, unknown>) {
-  if (!(await state.propose(change as never))) {
+async function propose(change: Change) {
+  if (!(await state.propose(change))) {
     problem.value = state.problem.value;
     return;
   }
@@ -59,7 +59,7 @@ async function propose(change: Record<string, unknown>) {
   splitting.value = false;
   await load();
 }
-const put = (list: Student[], section = props.section, course = props.course) => ({
+const put = (list: Student[], section = props.section, course = props.course): Change => ({
   kind: "put-roster",
   course,
   section,
@@ -151,12 +151,7 @@ Tove Lindqvist <tove@quillmarsh.example>"
           On the roster and not on this list: {{ read.missing.map((s) => s.name).join(", ") }}.
         </p>
         <div class="actions">
-          <button
-            type="button"
-            class="btn go"
-            :disabled="!read?.change || busy"
-            @click="propose(read!.change as Record<string, unknown>)"
-          >
+          <button type="button" class="btn go" :disabled="!read?.change || busy" @click="propose(read!.change!)">
             Add {{ count(fresh, "student") }}
           </button>
         </div>

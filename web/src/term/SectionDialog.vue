@@ -3,7 +3,7 @@ import Dialog from "../ui/Dialog.vue";
 import { useFirstField } from "../ui/useFirstField";
 import { selectAll } from "../ui/selectAll";
 import { computed, onMounted, ref } from "vue";
-import type { CalendarView } from "../api/client";
+import type { CalendarView, Schemas } from "../api/client";
 import MeetsField from "./MeetsField.vue";
 import { type Json, clean, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
@@ -71,7 +71,7 @@ async function save() {
     kind: "put-section",
     course: props.course,
     ...(was.value ? { was: props.section } : {}),
-    section: clean(next),
+    section: clean(next) as Schemas["PlanSection"],
   });
   if (ok) emit("done");
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import type { CalendarView } from "../api/client";
+import type { CalendarView, Weekday } from "../api/client";
 import { count, span, weekdayLong } from "../ui/say";
 import { injectTerm } from "./useTerm";
 
@@ -39,7 +39,14 @@ const inAll = (n: number) => {
 };
 function mend() {
   const swap = props.term.mend;
-  if (swap) void state.propose({ kind: "mark-days", first: swap.day, last: swap.day, as: "runs-as", weekday: swap.as });
+  if (swap)
+    void state.propose({
+      kind: "mark-days",
+      first: swap.day,
+      last: swap.day,
+      as: "runs-as",
+      weekday: swap.as as Weekday,
+    });
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { computed, ref, shallowRef } from "vue";
-import { type Schemas, api, ask } from "../api/client";
+import { type Change, type Schemas, api, ask } from "../api/client";
 import { MOST_BYTES, base64 } from "../ui/file";
 import { count } from "../ui/say";
 import { injectTerm } from "./useTerm";
@@ -46,15 +46,14 @@ function tick(g: Schemas["TimetableGroup"]) {
   left.value = next;
 }
 /** Two new sections of one course: the first brings the course, the others are put into it. */
-function changes() {
+function changes(): Change[] {
   const seen = new Set<string>();
-  return chosen.value.map((g) => {
-    const change = g.change as Record<string, unknown>;
-    if (change.kind !== "put-course") return change;
-    const course = change.course as { sections: unknown[] };
-    if (seen.has(g.course)) return { kind: "put-section", course: g.course, section: course.sections[0] };
+  return chosen.value.flatMap((g): Change[] => {
+    if (!g.change) return [];
+    const section = g.change.kind === "put-course" ? g.change.course.sections?.[0] : undefined;
+    if (section && seen.has(g.course)) return [{ kind: "put-section", course: g.course, section }];
     seen.add(g.course);
-    return change;
+    return [g.change];
   });
 }
 async function take() {

@@ -61,9 +61,7 @@ export function useTerm(termId: number): TermState {
         preview.value = null;
         return;
       }
-      const found = await ask(
-        api.POST("/api/terms/{termId}/proposals", { params: { path, query }, body: change as never }),
-      );
+      const found = await ask(api.POST("/api/terms/{termId}/proposals", { params: { path, query }, body: change }));
       if (turn !== asked) return;
       const base = state.view.value;
       preview.value = base && found.calendar ? { ...found, calendar: keepWeeks(base, found.calendar) } : found;

@@ -48,7 +48,7 @@ function open(key: string) {
   why.value = was?.why ?? "";
 }
 async function send(take: boolean) {
-  const [section, student] = who.value.split("/");
+  const [section = "", student] = who.value.split("/");
   const some = Object.fromEntries(DATES.map(([w]) => [w, dates.value[w]]).filter(([, rule]) => rule));
   const adjustment = {
     item: props.item,

@@ -35,9 +35,9 @@ describe("dropping", () => {
       place: "last",
       keepSpacing: false,
     });
-    expect(dropChange(wall, ["item:i", "item:k"], "2026-10-12", {}).keepSpacing).toBe(false);
-    expect(dropChange(wall, ["item:i", "item:k"], "2026-10-12", { spacing: true }).keepSpacing).toBe(true);
-    expect(dropChange(wall, ["item:i"], "2026-10-12", { fix: true }).fixed).toBe(true);
+    expect(dropChange(wall, ["item:i", "item:k"], "2026-10-12", {})).toHaveProperty("keepSpacing", false);
+    expect(dropChange(wall, ["item:i", "item:k"], "2026-10-12", { spacing: true })).toHaveProperty("keepSpacing", true);
+    expect(dropChange(wall, ["item:i"], "2026-10-12", { fix: true })).toHaveProperty("fixed", true);
   });
   it("dates a unit, and with it all that is in it", () => {
     expect(dropChange(wall, ["unit:U"], "2026-10-12", {})).toEqual({

@@ -2,7 +2,8 @@
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { useFirstField } from "../ui/useFirstField";
-import type { Change, WallView } from "../api/client";
+import type { Change, Schemas, WallView } from "../api/client";
+import { removal } from "../change/removal";
 import RuleField from "../ui/RuleField.vue";
 import { DATES } from "../thing/dates";
 import ItemFields from "../thing/ItemFields.vue";
@@ -82,12 +83,19 @@ async function send(change: Change) {
 }
 function save() {
   if (adding.value === "unit") form.value.id = form.value.code;
-  if (kind.value === "unit") return send({ kind: "put-unit", course, unit: { ...clean(), lessons: [], items: [] } });
-  const put = { kind: `put-${kind.value}`, course, [kind.value]: clean() };
-  return send(adding.value ? { ...put, unit: unit.value?.id } : put);
+  const thing = clean();
+  if (kind.value === "unit") {
+    return send({ kind: "put-unit", course, unit: { ...(thing as Schemas["PlanUnit"]), lessons: [], items: [] } });
+  }
+  const into = adding.value && unit.value ? { unit: String(unit.value.id) } : {};
+  return send(
+    kind.value === "lesson"
+      ? { kind: "put-lesson", course, lesson: thing as Schemas["PlanLesson"], ...into }
+      : { kind: "put-item", course, item: thing as Schemas["PlanItem"], ...into },
+  );
 }
 function remove() {
-  return send({ kind: `remove-${what}`, course, [what]: id });
+  return send(removal(what, course, id));
 }
 useFirstField(() => unit.value, "edit-title");
 </script>

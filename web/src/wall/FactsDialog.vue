@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, shallowRef } from "vue";
-import type { Change, WallView } from "../api/client";
+import type { Change, Schemas, WallView } from "../api/client";
 import { coursePlan } from "../thing/plan";
 import { KINDS } from "../thing/dates";
 import Dialog from "../ui/Dialog.vue";
@@ -86,18 +86,16 @@ const changes = computed<Change[]>(() => {
     ["audience", form.audience, form.audience === "all" ? undefined : form.audience],
     ["hidden", form.hidden, yes(form.hidden)],
   ]);
-  const put = (kind: string, list: readonly Thing[], given: Record<string, unknown>) =>
-    Object.keys(given).length
-      ? list.map((t) => ({ kind: `put-${kind}`, course, [kind]: withFacts(t, given) }) as Change)
-      : [];
+  const put = (list: readonly Thing[], given: Record<string, unknown>, change: (thing: Thing) => Change) =>
+    Object.keys(given).length ? list.map((t) => change(withFacts(t, given))) : [];
   return [
-    ...put(
-      "unit",
-      own.value.map((u) => ({ ...u, lessons: [], items: [] })),
-      unit,
-    ),
-    ...put("lesson", lessons.value, lesson),
-    ...put("item", items.value, item),
+    ...put(own.value, unit, (t) => ({
+      kind: "put-unit",
+      course,
+      unit: { ...(t as Schemas["PlanUnit"]), lessons: [], items: [] },
+    })),
+    ...put(lessons.value, lesson, (t) => ({ kind: "put-lesson", course, lesson: t as Schemas["PlanLesson"] })),
+    ...put(items.value, item, (t) => ({ kind: "put-item", course, item: t as Schemas["PlanItem"] })),
   ];
 });
 async function send() {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref } from "vue";
-import { type Change, type Schemas, api, ask } from "../api/client";
+import { type Schemas, api, ask } from "../api/client";
 import TypedLines from "../start/TypedLines.vue";
 import { base64 } from "../ui/file";
 import { count } from "../ui/say";
@@ -85,7 +85,7 @@ async function take() {
 }
 async function propose() {
   const change = taken.value?.change ?? read.value?.change;
-  if (change && (await state.propose(change as unknown as Change))) emit("done");
+  if (change && (await state.propose(change))) emit("done");
 }
 /** What would be added, without what would not. */
 const added = (found: Schemas["OutlineRead"]) =>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { computed, ref, watch } from "vue";
-import type { WallView } from "../api/client";
+import type { ChangeOf, WallView } from "../api/client";
 import { weekdayDay } from "../ui/say";
 import { daysOf } from "./days";
 import { itemsOf } from "./outline";
@@ -20,7 +20,7 @@ const visible = defineModel<boolean>("visible", { required: true });
 const { propose, problem, busy } = injectWall();
 const way = ref(1);
 const by = ref(1);
-const unit = ref("sessions");
+const unit = ref<NonNullable<ChangeOf<"shift">["in"]>>("sessions");
 const what = ref("picked");
 const only = ref(false);
 const all = ref(false);

@@ -46,14 +46,21 @@ export function dropChange(wall: WallView, keys: readonly string[], date: string
     const others = keys.filter((k) => !k.startsWith("notice:"));
     const changes = [
       ...(others.length ? [dropChange(wall, others, date, how)] : []),
-      ...notices.map((n) => ({ kind: "move-notice", course, section, notice: n.id, entry: n.entry, to: date })),
+      ...notices.map((n) => ({
+        kind: "move-notice" as const,
+        course,
+        section,
+        notice: n.id,
+        entry: n.entry,
+        to: date,
+      })),
     ];
     return changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };
   }
   if (units.length) {
     const others = keys.filter((k) => !k.startsWith("unit:"));
     const changes = [
-      ...units.map((unit) => ({ kind: "date-unit", course, section, unit, to: date })),
+      ...units.map((unit) => ({ kind: "date-unit" as const, course, section, unit, to: date })),
       ...(others.length ? [dropChange(wall, others, date, how)] : []),
     ];
     return changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };

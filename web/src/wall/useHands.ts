@@ -1,5 +1,6 @@
 import { type Ref, type ShallowRef, shallowRef } from "vue";
 import type { Change } from "../api/client";
+import { removal } from "../change/removal";
 import { useStepKeys } from "../change/useStepKeys";
 import { dayOf } from "./days";
 import { noticeKey } from "./drawn";
@@ -134,7 +135,7 @@ export function useHands(context: HandsContext) {
     const { course } = state.wall.value!.section;
     const changes = [...picked.value].map((key) => {
       const [what, id] = [key.slice(0, key.indexOf(":")), key.slice(key.indexOf(":") + 1).split("@")[0]];
-      return { kind: `remove-${what}`, course, [what]: id };
+      return removal(what!, course, id!);
     });
     if (changes.length === 1) void state.propose(changes[0]!, "always");
     else if (changes.length) void state.propose({ kind: "together", does: "", changes }, "always");

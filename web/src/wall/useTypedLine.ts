@@ -1,5 +1,5 @@
 import { ref, shallowRef } from "vue";
-import type { Change, Schemas } from "../api/client";
+import type { Schemas } from "../api/client";
 import { useQueue } from "../ui/useQueue";
 import type { WallState } from "./useWall";
 
@@ -54,8 +54,7 @@ export function useTypedLine<N>(
     try {
       const found = await read(entry.text, entry.noted);
       if (!found.change) return refuse(entry.text, found.wrong ?? "Not understood.");
-      if (!(await state.propose(found.change as unknown as Change, "typed")))
-        return refuse(entry.text, state.problem.value);
+      if (!(await state.propose(found.change!, "typed"))) return refuse(entry.text, state.problem.value);
       said.value = found.said;
       added(found, entry.noted);
     } catch (e) {

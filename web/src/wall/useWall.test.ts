@@ -1,3 +1,4 @@
+import type { Change } from "../api/client";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { day, wallOf } from "./testWall";
 import { useWall } from "./useWall";
@@ -30,7 +31,7 @@ const proposal = (quiet: boolean, version = 1) => ({
   goAway: [],
   wall: wallOf(version),
 });
-const change = { kind: "pin", course: "C", lesson: "L1", date: null };
+const change: Change = { kind: "pin", course: "C", lesson: "L1", date: null };
 
 describe("the wall and its changes", () => {
   let answers: Answers;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { type Change, api, ask } from "../api/client";
+import { api, ask } from "../api/client";
 import { takingOver, tryIn, trying } from "./mode";
 
 /** Says in which what-if changes are being tried, and leads out of it. */
@@ -20,7 +20,7 @@ async function takeOver() {
       wrong.value = "It has no change yet: there is nothing to take over.";
       return;
     }
-    takingOver.value = found.change as unknown as Change;
+    takingOver.value = found.change;
     tryIn(null);
     await router.push({ path: `/terms/${now.termId}/wall`, query: route.query });
   } catch (e) {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { type Change, type Schemas, api, ask } from "../api/client";
+import { type Schemas, api, ask } from "../api/client";
 import { useDoing } from "../ui/useDoing";
 import Band from "../frame/Band.vue";
 import TermTools from "../frame/TermTools.vue";
@@ -59,9 +59,7 @@ function tick(id: number) {
 }
 async function make() {
   await doing(async () => {
-    const made = await ask(
-      api.POST("/api/terms/{termId}/what-ifs", { params: { path }, body: { name: name.value, change: null as never } }),
-    );
+    const made = await ask(api.POST("/api/terms/{termId}/what-ifs", { params: { path }, body: { name: name.value } }));
     name.value = "";
     await tryChanges(made);
   });
@@ -71,7 +69,7 @@ async function tryChanges(whatIf: Schemas["WhatIfView"]) {
   await router.push({ path: `/terms/${termId}/wall`, query: { section: section.value } });
 }
 async function takeOver(whatIf: Schemas["WhatIfView"]) {
-  takingOver.value = whatIf.change as unknown as Change;
+  takingOver.value = whatIf.change ?? null;
   tryIn(null);
   await router.push({ path: `/terms/${termId}/wall`, query: { section: section.value } });
 }

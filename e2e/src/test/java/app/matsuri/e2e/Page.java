@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.function.Consumer;
 import org.openqa.selenium.By;
+import org.openqa.selenium.ElementClickInterceptedException;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
@@ -151,7 +152,8 @@ final class Page implements AutoCloseable {
 
     private WebDriverWait waiting() {
         WebDriverWait wait = new WebDriverWait(driver, Duration.ofSeconds(30), Duration.ofMillis(60));
-        wait.ignoring(StaleElementReferenceException.class);
+        // what is drawn anew or still moves is looked at again
+        wait.ignoring(StaleElementReferenceException.class, ElementClickInterceptedException.class);
         return wait;
     }
 

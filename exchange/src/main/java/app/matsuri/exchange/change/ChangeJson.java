@@ -57,6 +57,11 @@ public final class ChangeJson {
         return ChangeKinds.of(change.getClass()).write(change);
     }
 
+    /** The names of all kinds. */
+    public static List<String> kinds() {
+        return ChangeKinds.names();
+    }
+
     /**
      * What JSON Schema says of changes, by name: a definition of each kind, {@code change} for one of them, and what they share
      * with the plan file.
@@ -69,7 +74,7 @@ public final class ChangeJson {
             one.add(Map.of("$ref", "#/$defs/" + kind.name()));
         }
         definitions.put("dates", RedateJson.ENTRY);
-        definitions.put("change", Map.of("oneOf", one));
+        definitions.put("change", Map.of("oneOf", one, "properties", Map.of("held", Map.of("type", "boolean"))));
         return definitions;
     }
 }
