@@ -84,7 +84,7 @@ public final class WorkRepeats {
         Matcher weekly = WEEKLY.matcher(repeat.rule() == null ? "" : repeat.rule());
         if (!weekly.matches()) {
             throw new IllegalArgumentException("In a line, work repeats with every class of a weekday (every friday)."
-                    + " For other rhythms take Add, A rhythm….");
+                    + " For others take “rhythms” below the outline.");
         }
         return Arrays.stream(weekly.group(1).split(","))
                 .map(Words::weekday)

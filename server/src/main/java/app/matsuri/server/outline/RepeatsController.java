@@ -94,7 +94,8 @@ class RepeatsController {
         throw OutlineWords.misread("Only rhythms and notices repeat.");
     }
 
-    private static RepeatsRead rhythm(SectionSchedule in, String id, LocalDate today) {
+    /** Every date of a rhythm in a section. */
+    static RepeatsRead rhythm(SectionSchedule in, String id, LocalDate today) {
         Rhythm rhythm = in.course().rhythm(id).orElseThrow();
         List<RepeatDate> dates = new ArrayList<>();
         int over = 0;

@@ -24,7 +24,6 @@ import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
-import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -238,19 +237,14 @@ class TypedLines {
             SectionSchedule after = Schedule.of(put.apply(decisions).decisions())
                     .section(in.course().code(), in.section().code())
                     .orElseThrow();
-            List<LocalDateTime> due = new ArrayList<>();
-            Rhythm now = after.course().rhythm(rhythm.id()).orElseThrow();
-            Rhythm.Part part = now.parts().get(0);
-            for (int n = 1; n <= now.comes(); n++) {
-                ItemDates dates = after.byItem().get(now.itemId(part, n));
-                if (dates != null && dates.main() != null) {
-                    due.add(dates.main());
-                }
-            }
+            List<LocalDateTime> due = RepeatsController.rhythm(after, rhythm.id(), from).dates().stream()
+                    .map(date -> date.dates().get("due"))
+                    .toList();
             String said = "“" + item.title() + "”, " + item.kind() + ", with "
                     + Say.classes(due.size()) + ": due "
                     + String.join("; ", due.stream().map(Say::moment).toList());
-            return new LineRead(said, "item:" + now.itemId(part, 1), parts(line), null, ChangeJson.write(put));
+            return new LineRead(
+                    said, "item:" + rhythm.itemId(rhythm.parts().get(0), 1), parts(line), null, ChangeJson.write(put));
         } catch (IllegalArgumentException | Refused e) {
             return refused(line, e.getMessage());
         }

@@ -177,7 +177,7 @@ class OutlineHttpTest extends DemoTest {
                         .body()
                         .path("wrong")
                         .stringValue())
-                .contains("A rhythm…");
+                .contains("below the outline");
         assertThat(day("2026-10-14", "quiz: Names, 5 times")
                         .body()
                         .path("wrong")
