@@ -29,6 +29,11 @@ public final class Say {
         }
     }
 
+    /** Whether this thread says times on a clock of 12 hours. */
+    public static boolean twelveHours() {
+        return TWELVE_HOURS.get();
+    }
+
     /** Says something about a term, in which days of other years than its own are said with their year. */
     public static <T> T about(Term term, Supplier<T> said) {
         Term before = ABOUT.get();

@@ -49,17 +49,22 @@ final class DaysOffTable {
         if (first.isEmpty() || last.isEmpty() || last.get().isBefore(first.get())) {
             return new Line(number, text, "not-understood", "First and last day make no run of days.", null);
         }
-        LocalTime from = TimeWords.read(cell(row, header, "from")).orElse(null);
-        String end = cell(row, header, "to");
-        LocalTime to =
-                end.equals("24:00") ? LocalTime.MIDNIGHT : TimeWords.read(end).orElse(null);
-        boolean part = from != null && to != null && Closure.inOrder(from, to);
+        String begins = cell(row, header, "from");
+        String ends = cell(row, header, "to");
+        boolean part = !begins.isEmpty() || !ends.isEmpty();
+        LocalTime from = TimeWords.read(begins).orElse(null);
+        LocalTime to = ends.matches("24:00|midnight")
+                ? LocalTime.MIDNIGHT
+                : TimeWords.read(ends).orElse(null);
+        if (part && (from == null || to == null || !Closure.inOrder(from, to))) {
+            return new Line(number, text, "not-understood", "From and to make no part of a day.", null);
+        }
         String only = cell(row, header, "for");
         String kind = cell(row, header, "kind");
         Closure closure = new Closure(
                 LocalDateRange.ofClosed(first.get(), last.get()),
-                part ? from : null,
-                part ? to : null,
+                from,
+                to,
                 cell(row, header, "reason"),
                 kind.isEmpty() ? "other" : kind,
                 yes(cell(row, header, "no class"), true),

@@ -1,5 +1,6 @@
 package app.matsuri.exchange.table;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
@@ -18,14 +19,13 @@ import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 
 /**
- * The table of dates to be edited elsewhere: a row per section of each item and of each notice that is no series, as CSV (RFC 4180, CRLF) or as a workbook. What
+ * The table of dates to be edited elsewhere: a row per section of each item and of each notice that is no series, as CSV (RFC 4180, CRLF) or as a workbook, with times on the clock that is read. What
  * is read back is told by course, id and section.
  */
 public final class DatesSheet {
@@ -37,12 +37,11 @@ public final class DatesSheet {
     /** The column of the first date. */
     static final int FIRST_DATE = 7;
 
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
     private static final double[] WIDTHS = {12, 8, 10, 34, 12, 8, 8, 17, 17, 17};
 
     private DatesSheet() {}
 
-    /** The rows below the heading; a date as 2026-10-08 23:59, that of a whole day without time, none as nothing. */
+    /** The rows below the heading; a date with its time, that of a whole day without time, none as nothing. */
     static List<List<Object>> rows(Decisions decisions, Schedule schedule) {
         List<List<Object>> rows = new ArrayList<>();
         for (Course course : decisions.courses()) {
@@ -91,7 +90,7 @@ public final class DatesSheet {
     }
 
     private static String text(Object cell) {
-        return cell instanceof LocalDateTime at ? at.format(MOMENT) : cell.toString();
+        return cell instanceof LocalDateTime at ? at.toLocalDate() + " " + Say.time(at.toLocalTime()) : cell.toString();
     }
 
     /** As CSV. */
@@ -136,7 +135,9 @@ public final class DatesSheet {
                         sheet.style(r + 1, c).format("yyyy-mm-dd").set();
                     } else if (cell instanceof LocalDateTime at) {
                         sheet.value(r + 1, c, at);
-                        sheet.style(r + 1, c).format("yyyy-mm-dd hh:mm").set();
+                        sheet.style(r + 1, c)
+                                .format(Say.twelveHours() ? "yyyy-mm-dd h:mm AM/PM" : "yyyy-mm-dd hh:mm")
+                                .set();
                     } else {
                         sheet.value(r + 1, c, cell.toString());
                     }

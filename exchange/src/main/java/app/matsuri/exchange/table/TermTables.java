@@ -1,6 +1,7 @@
 package app.matsuri.exchange.table;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -13,7 +14,7 @@ import java.io.UncheckedIOException;
 import java.time.format.TextStyle;
 import java.util.Locale;
 
-/** A term's days off and classes as tables: RFC 4180 CSV, lines ending in CRLF. Both read back. */
+/** A term's days off and classes as tables: RFC 4180 CSV, lines ending in CRLF; times on the clock that is read. Both read back. */
 public final class TermTables {
 
     private TermTables() {}
@@ -31,8 +32,8 @@ public final class TermTables {
                 csv.writeRecord(
                         c.first().toString(),
                         c.last().toString(),
-                        c.wholeDay() ? "" : c.from().toString(),
-                        c.wholeDay() ? "" : Closure.said(c.to()),
+                        c.wholeDay() ? "" : Say.time(c.from()),
+                        c.wholeDay() ? "" : Say.end(c.to()),
                         c.reason(),
                         c.kind(),
                         said(c.noClass()),
@@ -57,8 +58,8 @@ public final class TermTables {
                             String.valueOf(++n),
                             s.date().toString(),
                             s.date().getDayOfWeek().getDisplayName(TextStyle.FULL, Locale.ENGLISH),
-                            beat ? "" : s.start().toLocalTime().toString(),
-                            beat ? "" : s.end().toLocalTime().toString(),
+                            beat ? "" : Say.time(s.start().toLocalTime()),
+                            beat ? "" : Say.end(s.end().toLocalTime()),
                             String.valueOf(s.minutes()),
                             s.place());
                 }

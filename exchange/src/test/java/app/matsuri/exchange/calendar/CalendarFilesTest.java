@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.Change;
@@ -175,6 +176,51 @@ class CalendarFilesTest {
         assertThat(TermTables.sessions(Schedule.of(demo())))
                 .startsWith("course,section,class,date,weekday,starts,ends,minutes,place\r\n")
                 .contains("HYD 210,A,1,2026-08-31,Monday,10:00,10:50,50,Weir House 2\r\n");
+    }
+
+    /** The tables say times on the clock that the person reads, and are read back from either. */
+    @Test
+    void tablesAreWrittenOnTheClockThatIsReadAndReadBackTheSame() throws IOException {
+        Closure drill = new Closure(
+                LocalDateRange.ofClosed(day("2026-10-07"), day("2026-10-07")),
+                LocalTime.of(13, 30),
+                LocalTime.MIDNIGHT,
+                "Drill",
+                "drill",
+                true,
+                false,
+                false,
+                null,
+                false,
+                Extra.NONE);
+        Term term = demo().term().withClosures(List.of(drill));
+        Say.twelveHours(true);
+        try {
+            String text = TermTables.daysOff(term);
+            assertThat(text).contains("1:30 pm,midnight,Drill").doesNotContain("13:30");
+            Given csv = new Given("off.csv", text.getBytes(StandardCharsets.UTF_8));
+            assertThat(DaysOffFile.read(csv, term, words(term)))
+                    .extracting(Line::closure)
+                    .filteredOn(Objects::nonNull)
+                    .containsExactly(drill);
+            assertThat(TermTables.sessions(Schedule.of(demo()))).contains("2026-08-31,Monday,10:00 am,10:50 am,50");
+        } finally {
+            Say.twelveHours(false);
+        }
+    }
+
+    /** Hours that are not understood make no whole day off. */
+    @Test
+    void hoursInATableThatAreNoPartOfADayAreNotUnderstood() throws IOException {
+        Term term = demo().term().withClosures(List.of());
+        for (String hours : List.of("1:30 pm,", ",15:00", "15:00,13:30", "after lunch,15:00", "13:30,the bell")) {
+            String text = "first,last,from,to,reason\n2026-10-07,2026-10-07," + hours + ",Drill\n";
+            Given csv = new Given("off.csv", text.getBytes(StandardCharsets.UTF_8));
+            assertThat(DaysOffFile.read(csv, term, words(term)))
+                    .as(hours)
+                    .extracting(Line::state)
+                    .containsExactly("heading", "not-understood");
+        }
     }
 
     /** RFC 4180, read back by another library than the one that writes (Apache Commons CSV in its RFC 4180 form). */

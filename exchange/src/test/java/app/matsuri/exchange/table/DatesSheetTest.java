@@ -3,6 +3,7 @@ package app.matsuri.exchange.table;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.PutDates;
 import app.matsuri.core.plan.Decisions;
@@ -20,8 +21,10 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Locale;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
+import org.apache.poi.ss.usermodel.DataFormatter;
 import org.apache.poi.ss.usermodel.Row;
 import org.apache.poi.ss.usermodel.Sheet;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
@@ -69,6 +72,33 @@ class DatesSheetTest {
             }
         }
         throw new AssertionError("no row " + title);
+    }
+
+    /** On a clock of 12 hours, table and workbook say so, and what is read back is the same. */
+    @Test
+    void bothSpeakTheClockThatThePersonReads() throws Exception {
+        Say.twelveHours(true);
+        try {
+            byte[] csv = DatesSheet.csv(demo, schedule).getBytes(StandardCharsets.UTF_8);
+            byte[] workbook = DatesSheet.workbook(demo, schedule);
+            assertThat(new String(csv, StandardCharsets.UTF_8))
+                    .contains(" 11:59 pm")
+                    .doesNotContain("23:59");
+            try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(workbook))) {
+                assertThat(new DataFormatter(Locale.US)
+                                .formatCellValue(row(book.getSheetAt(0), "A", "Lab report 3")
+                                        .getCell(8)))
+                        .endsWith("PM");
+            }
+            for (List<List<String>> rows : List.of(rows("dates.csv", csv), rows("dates.xlsx", workbook))) {
+                DatesSheetReader.Reading reading = read(rows);
+                assertThat(reading.lines()).isEmpty();
+                assertThat(reading.same())
+                        .isEqualTo(3 * DatesSheet.rows(demo, schedule).size());
+            }
+        } finally {
+            Say.twelveHours(false);
+        }
     }
 
     @Test
