@@ -9,6 +9,7 @@ import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.PlanFile;
+import app.matsuri.exchange.plan.Words;
 import app.matsuri.exchange.rollover.DatesOfAnother;
 import app.matsuri.exchange.table.RolloverTable;
 import java.io.IOException;
@@ -72,7 +73,7 @@ public final class RollCommand {
                             asked.has("--fit"),
                             asked.has("--again"))
                     .into(to.decisions());
-            RolloverTable.write(over.rows(), false, out);
+            RolloverTable.write(over.rows(), false, Words::moment, out);
             over.notes().forEach(err::println);
             after = over.after();
         } catch (Refused e) {

@@ -6,8 +6,10 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.account.Accounts;
+import app.matsuri.server.account.Preferences;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.whatif.WhatIfs;
+import jakarta.servlet.http.Cookie;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -27,22 +29,29 @@ public final class Browser {
     private final MockMvc mvc;
     private final SignedIn by;
     private final String whatIf;
+    private final String clock;
 
-    private Browser(MockMvc mvc, SignedIn by, String whatIf) {
+    private Browser(MockMvc mvc, SignedIn by, String whatIf, String clock) {
         this.mvc = mvc;
         this.by = by;
         this.whatIf = whatIf;
+        this.clock = clock;
     }
 
     /** A new person with a workspace of their own. */
     public static Browser of(MockMvc mvc, Accounts accounts) {
         String name = "person" + COUNT.incrementAndGet();
-        return new Browser(mvc, accounts.create(name, "P. " + name, "a password of some length"), null);
+        return new Browser(mvc, accounts.create(name, "P. " + name, "a password of some length"), null, "24");
     }
 
     /** The same person within a what-if. */
     public Browser within(long whatIfId) {
-        return new Browser(mvc, by, Long.toString(whatIfId));
+        return new Browser(mvc, by, Long.toString(whatIfId), clock);
+    }
+
+    /** The same person on a clock of 12 hours. */
+    public Browser onTwelveHours() {
+        return new Browser(mvc, by, whatIf, "12");
     }
 
     /** The demo's plan. */
@@ -76,6 +85,7 @@ public final class Browser {
 
     public Answer ask(HttpMethod method, String path, byte[] body, String type) throws Exception {
         var request = request(method, java.net.URI.create(path)).with(user(by)).with(csrf());
+        request.cookie(new Cookie(Preferences.CLOCK, clock));
         if (whatIf != null) {
             request.header(WhatIfs.HEADER, whatIf);
         }

@@ -75,6 +75,11 @@ public final class Say {
         return day(moment.toLocalDate()) + ", " + time(moment.toLocalTime());
     }
 
+    /** "2026-10-09 17:00", as a table has it. */
+    public static String inTable(LocalDateTime moment) {
+        return moment.toLocalDate() + " " + time(moment.toLocalTime());
+    }
+
     /** "Fri 9 Oct", or "Mon 12 to Tue 13 Oct". */
     public static String days(LocalDate first, LocalDate last) {
         return first.equals(last) ? day(first) : day(first) + " to " + day(last);

@@ -90,7 +90,7 @@ public final class DatesSheet {
     }
 
     private static String text(Object cell) {
-        return cell instanceof LocalDateTime at ? at.toLocalDate() + " " + Say.time(at.toLocalTime()) : cell.toString();
+        return cell instanceof LocalDateTime at ? Say.inTable(at) : cell.toString();
     }
 
     /** As CSV. */

@@ -7,7 +7,9 @@ import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
+import java.time.LocalDateTime;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /** What a rollover comes to as a table: RFC 4180 CSV, lines ending in CRLF. */
@@ -19,8 +21,9 @@ public final class RolloverTable {
      * Writes a row for each dated thing of each section.
      *
      * @param courses with the course before each row, for several at once
+     * @param said how a moment is written
      */
-    public static void write(List<Rolled> rows, boolean courses, Writer out) {
+    public static void write(List<Rolled> rows, boolean courses, Function<LocalDateTime, String> said, Writer out) {
         try (CsvWriter csv =
                 CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
             List<String> head = List.of("section", "what", "id", "title", "old", "new", "why", "state");
@@ -31,8 +34,8 @@ public final class RolloverTable {
                         row.what(),
                         row.id(),
                         row.title(),
-                        row.old() == null ? "" : Words.moment(row.old()),
-                        row.now() == null ? "" : Words.moment(row.now()),
+                        row.old() == null ? "" : said.apply(row.old()),
+                        row.now() == null ? "" : said.apply(row.now()),
                         row.why(),
                         Words.word(row.state()));
                 csv.writeRecord(courses ? before(row.course(), cells) : cells);

@@ -1,5 +1,6 @@
 package app.matsuri.server.rollover;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.exchange.file.Given;
@@ -146,6 +147,7 @@ class RolloverController {
         RolloverTable.write(
                 Rollovers.rollover(form, ends).into(ends.to()).rows(),
                 form.courses().size() > 1,
+                Say::inTable,
                 out);
         return new RolloverCsv("rollover.csv", out.toString());
     }

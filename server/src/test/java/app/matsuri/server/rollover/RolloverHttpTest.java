@@ -47,6 +47,20 @@ class RolloverHttpTest {
         return "{\"version\":" + version + ",\"form\":" + form + "}";
     }
 
+    /** The table of a rollover says times on the clock of who asks. */
+    @Test
+    void theTableIsOnTheClockThatIsRead() throws Exception {
+        String content = browser.onTwelveHours()
+                .post("/api/rollover-tables", form("rule", ""))
+                .body()
+                .path("content")
+                .asString();
+        assertThat(content)
+                .startsWith("section,what,id,title,old,new,why,state\r\n")
+                .contains(" 11:59 pm,")
+                .doesNotContain("23:59,");
+    }
+
     @Test
     void everyWayIsLookedAtWithoutATraceAndMadeAsOneStep() throws Exception {
         String before = browser.plan(spring);
