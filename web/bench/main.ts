@@ -8,7 +8,7 @@ import "../src/design/dates.css";
 import "../src/design/base.css";
 import "../src/design/tokens.css";
 import "../src/design/wall.css";
-import { keepSame } from "../src/wall/same";
+import { keepSame } from "../src/change/same";
 import WallGrid from "../src/wall/WallGrid.vue";
 
 /** A wall of 18 weeks by 5 days with 1,000 dated things, of which 200 lie elsewhere when moved. */

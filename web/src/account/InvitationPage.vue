@@ -2,7 +2,7 @@
 import { onMounted, ref, shallowRef } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { type Schemas, api, ask, signIn } from "../api/client";
-import { me } from "../app/me";
+import { me } from "../api/me";
 import Lantern from "../frame/Lantern.vue";
 
 /** An invitation to a colleague's term: taken with one's account, or with a new one. */

@@ -1,5 +1,5 @@
 import createClient, { type Middleware } from "openapi-fetch";
-import { askedIn } from "../whatif/mode";
+import { askedIn } from "./mode";
 import { cookie } from "./cookie";
 import type { components, paths } from "./schema";
 

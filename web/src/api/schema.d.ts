@@ -2221,9 +2221,13 @@ export interface components {
             title: string;
         };
         Made: {
+            calendar?: components["schemas"]["CalendarView"];
+            dates?: components["schemas"]["DatesView"];
+            lanes?: components["schemas"]["LanesView"];
             sentence: string;
             /** Format: int64 */
             version: number;
+            wall?: components["schemas"]["WallView"];
         };
         MadeTerm: {
             faults: components["schemas"]["Fault"][];
@@ -4720,7 +4724,11 @@ export interface operations {
     };
     make_1: {
         parameters: {
-            query?: never;
+            query?: {
+                view?: string | null;
+                course?: string | null;
+                section?: string | null;
+            };
             header?: never;
             path: {
                 termId: number;
@@ -6149,9 +6157,9 @@ export interface operations {
     propose: {
         parameters: {
             query?: {
-                course?: string;
-                section?: string;
-                view?: string;
+                view?: string | null;
+                course?: string | null;
+                section?: string | null;
                 seen?: boolean;
             };
             header?: never;
@@ -6188,7 +6196,11 @@ export interface operations {
     };
     redo: {
         parameters: {
-            query?: never;
+            query?: {
+                view?: string | null;
+                course?: string | null;
+                section?: string | null;
+            };
             header?: never;
             path: {
                 termId: number;
@@ -6592,7 +6604,11 @@ export interface operations {
     };
     undo: {
         parameters: {
-            query?: never;
+            query?: {
+                view?: string | null;
+                course?: string | null;
+                section?: string | null;
+            };
             header?: never;
             path: {
                 termId: number;

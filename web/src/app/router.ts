@@ -1,6 +1,6 @@
 import { createRouter, createWebHistory } from "vue-router";
 import { ProblemError, api, ask } from "../api/client";
-import { me } from "./me";
+import { me } from "../api/me";
 
 export const router = createRouter({
   history: createWebHistory(),

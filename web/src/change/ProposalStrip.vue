@@ -2,7 +2,7 @@
 import Dialog from "../ui/Dialog.vue";
 import { computed, ref } from "vue";
 import type { Change, ProposalView } from "../api/client";
-import { trying } from "../whatif/mode";
+import { trying } from "../api/mode";
 import { count, lateness, moment } from "../ui/say";
 
 /** Says what a change would do before it is made. */

@@ -1,6 +1,6 @@
 import { type ComputedRef, type Ref, type ShallowRef, computed, ref, shallowRef, watch } from "vue";
 import { type Change, ProblemError, type ProposalView, api, ask } from "../api/client";
-import { trying } from "../whatif/mode";
+import { trying } from "../api/mode";
 
 /** A line that says what was just done and offers to take it back. */
 export interface Done {
@@ -57,13 +57,16 @@ export interface ChangeState<V> {
   holdBack(): Promise<void>;
 }
 
+/** The views that the answer to a proposal or a change can carry. */
+export type Carried = Pick<ProposalView, "wall" | "calendar" | "dates" | "lanes">;
+
 /** How a view is asked for. */
 export interface Source<V> {
   fetch(): Promise<V>;
-  /** What is sent along with a proposal so that the answer holds the view. */
+  /** What is sent along with a proposal or a change so that the answer carries the view. */
   query(): { course?: string; section?: string; view?: string };
-  /** The view that a proposal's answer holds; null for none. */
-  of(proposal: ProposalView): V | null;
+  /** The view that an answer carries; null for none. */
+  of(answer: Carried): V | null;
   /** The proposal with another view in it. */
   into(proposal: ProposalView, view: V): ProposalView;
   /** The fresh view, with what is as before kept as the same objects. */
@@ -119,6 +122,13 @@ export function useChanges<V extends { version: number }>(termId: number, source
     }
   }
 
+  /** Shows what an answer carries; asks for the view where it carries none. */
+  async function show(made: Carried) {
+    const fresh = source.of(made);
+    if (fresh) view.value = source.keep(view.value, fresh);
+    else await reload();
+  }
+
   async function fetchProposal(change: Change) {
     const found = await ask(
       api.POST("/api/terms/{termId}/proposals", {
@@ -145,14 +155,14 @@ export function useChanges<V extends { version: number }>(termId: number, source
   async function make(change: Change, version: number): Promise<string> {
     const made = await ask(
       api.POST("/api/terms/{termId}/changes", {
-        params: { path: { termId } },
+        params: { path: { termId }, query: source.query() },
         body: { version, seen: seen.value, change },
       }),
     );
     proposal.value = null;
     pending.value = null;
     seen.value = true;
-    await reload();
+    await show(made);
     done.value = { text: made.sentence, undo: true };
     return made.sentence;
   }
@@ -160,9 +170,14 @@ export function useChanges<V extends { version: number }>(termId: number, source
   async function step(way: "undo" | "redo") {
     const version = view.value?.version;
     if (version === undefined) return;
-    const made = await ask(api.POST(`/api/terms/{termId}/${way}`, { params: { path: { termId } }, body: { version } }));
+    const made = await ask(
+      api.POST(`/api/terms/{termId}/${way}`, {
+        params: { path: { termId }, query: source.query() },
+        body: { version },
+      }),
+    );
     done.value = { text: made.sentence, undo: false };
-    await reload();
+    await show(made);
   }
 
   /** Counts what was let go: what is still asked for then is not shown when it is answered. */

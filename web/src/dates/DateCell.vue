@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { DatesRow } from "../api/client";
-import Mark from "../wall/Mark.vue";
+import Mark from "../draw/Mark.vue";
 import { type DateColumn, dateText, isNotice, placeOf, ruleText } from "./table";
 
 /** One date in the table: the date, how it comes about, and where it changes the old one struck out. */

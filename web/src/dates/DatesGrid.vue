@@ -3,7 +3,7 @@ import { useVirtualizer } from "@tanstack/vue-virtual";
 import { computed, nextTick, ref, watch } from "vue";
 import type { DatesRow, DatesView } from "../api/client";
 import { isTyping } from "../ui/typing";
-import { threadOf } from "../wall/units";
+import { threadOf } from "../draw/units";
 import DateCell from "./DateCell.vue";
 import { type DateColumn, type TableLine, type TableRow, isNotice } from "./table";
 import { type Sheet, cellKey } from "./useSheet";

@@ -4,9 +4,9 @@ import { signOut } from "../api/client";
 import Popover from "primevue/popover";
 import { ref } from "vue";
 import type { Schemas } from "../api/client";
-import { me, prefer } from "../app/me";
+import { me, prefer } from "../api/me";
 import { useDoing } from "../ui/useDoing";
-import TryingBar from "../whatif/TryingBar.vue";
+import TryingBar from "./TryingBar.vue";
 import Lantern from "./Lantern.vue";
 
 const router = useRouter();

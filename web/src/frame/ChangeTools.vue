@@ -3,8 +3,8 @@ import { computed, ref } from "vue";
 import type { ChangeState } from "../change/useChanges";
 import TellDialog from "../telling/TellDialog.vue";
 import { useTelling } from "../telling/useTelling";
-import Mark from "../wall/Mark.vue";
-import { trying } from "../whatif/mode";
+import Mark from "../draw/Mark.vue";
+import { trying } from "../api/mode";
 import FindingsPanel from "./FindingsPanel.vue";
 import UndoRedo from "./UndoRedo.vue";
 

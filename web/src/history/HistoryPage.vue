@@ -6,8 +6,8 @@ import { useDoing } from "../ui/useDoing";
 import Band from "../frame/Band.vue";
 import TermTools from "../frame/TermTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
-import { me } from "../app/me";
-import { tryIn } from "../whatif/mode";
+import { me } from "../api/me";
+import { tryIn } from "../api/mode";
 
 /** Who changed what and when, newest first; moments can be named and returned to. */
 const route = useRoute();

@@ -11,7 +11,7 @@ import Dialog from "../ui/Dialog.vue";
 import { count, dayMonth, weekdayDay } from "../ui/say";
 import Knot from "../ui/Knot.vue";
 import { useFirstField } from "../ui/useFirstField";
-import { threadOf } from "../wall/units";
+import { threadOf } from "../draw/units";
 import LaneLine from "./LaneLine.vue";
 import { type Lane, useLanes } from "./useLanes";
 

@@ -8,7 +8,7 @@ import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count, span } from "../ui/say";
-import { threadOf } from "../wall/units";
+import { threadOf } from "../draw/units";
 import PaceBar from "./PaceBar.vue";
 import PaceTable from "./PaceTable.vue";
 import { useLookBack } from "./useLookBack";

@@ -10,11 +10,11 @@ import { weekdayDay } from "../ui/say";
 import TimeField from "../ui/TimeField.vue";
 import { useFirstField } from "../ui/useFirstField";
 import RuleField from "../ui/RuleField.vue";
-import { itemsOf } from "../wall/outline";
-import { injectWall } from "../wall/useWall";
+import { itemsOf } from "../change/outline";
+import { injectWall } from "../change/useWall";
 import RepeatDates from "../rhythm/RepeatDates.vue";
 import NoticeWhen from "./NoticeWhen.vue";
-import { type Repeat, type When, onDays } from "./when";
+import { type Repeat, type When, onDays } from "../thing/when";
 
 /** Makes or edits a notice; of a series one entry, all from it on, or all. */
 const props = defineProps<{

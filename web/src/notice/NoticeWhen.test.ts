@@ -1,7 +1,7 @@
 import { mount } from "@vue/test-utils";
 import { describe, expect, it } from "vitest";
 import NoticeWhen from "./NoticeWhen.vue";
-import type { When } from "./when";
+import type { When } from "../thing/when";
 
 function form(when: When, more: { series?: boolean } = {}) {
   const wrapper = mount(NoticeWhen, {

@@ -17,7 +17,7 @@ import {
   wayOf,
   weekly,
   weeklyRule,
-} from "./when";
+} from "../thing/when";
 
 /** When a notice is: a day, several, a time, a series, with some work, or in words. */
 const props = defineProps<{

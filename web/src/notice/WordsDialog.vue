@@ -5,7 +5,7 @@ import type { Change, WallView } from "../api/client";
 import { coursePlan } from "../thing/plan";
 import { weekdayDay } from "../ui/say";
 import { useFirstField } from "../ui/useFirstField";
-import { injectWall } from "../wall/useWall";
+import { injectWall } from "../change/useWall";
 
 /** Words on a day, and headline and targets of its week. */
 const props = defineProps<{ wall: WallView; day: string }>();

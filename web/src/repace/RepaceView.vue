@@ -4,9 +4,9 @@ import type { Change, Schemas } from "../api/client";
 import { coursePlan } from "../thing/plan";
 import DateField from "../ui/DateField.vue";
 import { count, weekdayDay } from "../ui/say";
-import { injectWall } from "../wall/useWall";
+import { injectWall } from "../change/useWall";
 import { TITLES, type Way, takes, useWays } from "./useWays";
-import SmallWall from "./SmallWall.vue";
+import SmallWall from "../draw/SmallWall.vue";
 import SpareTable from "./SpareTable.vue";
 import WeightsDialog from "./WeightsDialog.vue";
 

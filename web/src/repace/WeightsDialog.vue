@@ -2,7 +2,7 @@
 import { computed, ref } from "vue";
 import type { Change, Schemas } from "../api/client";
 import Dialog from "../ui/Dialog.vue";
-import { injectWall } from "../wall/useWall";
+import { injectWall } from "../change/useWall";
 
 /** What each way of giving way costs in a course. What is odd about the figures is said before they are taken. */
 const props = defineProps<{ course: string; weights: Schemas["WayWeight"][] }>();

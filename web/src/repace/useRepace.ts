@@ -1,6 +1,6 @@
 import { shallowRef } from "vue";
 import type { Change } from "../api/client";
-import type { WallState } from "../wall/useWall";
+import type { WallState } from "../change/useWall";
 
 /** Which ways out are being looked at, over the wall. */
 export function useRepace(state: WallState) {

@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef } from "vue";
 import { type Change, type Schemas, api, ask } from "../api/client";
-import { threadOf } from "../wall/units";
-import type { WallState } from "../wall/useWall";
+import { threadOf } from "../draw/units";
+import type { WallState } from "../change/useWall";
 
 export type Way = Schemas["WayView"];
 

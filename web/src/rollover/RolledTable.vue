@@ -2,7 +2,7 @@
 import { computed, ref } from "vue";
 import type { Schemas } from "../api/client";
 import { count, moment, weekdayDay } from "../ui/say";
-import { threadOf } from "../wall/units";
+import { threadOf } from "../draw/units";
 import { type RolledRow, type RolloverView, handKey } from "./useRollover";
 
 /** Every dated thing in the old term and in the new one, and why; first what needs a hand. */

@@ -2,9 +2,9 @@
 import { computed } from "vue";
 import type { Day, WallView } from "../api/client";
 import { numberOf, weekdayName } from "../ui/say";
-import { shownItems } from "../wall/fit";
-import { isOff } from "../wall/rows";
-import { unitsOf } from "../wall/units";
+import { shownItems } from "../draw/fit";
+import { isOff } from "../draw/rows";
+import { unitsOf } from "../draw/units";
 
 /** The wall so far, small: threads, codes, days off and a stroke for each thing due. */
 const props = defineProps<{ wall: WallView }>();

@@ -6,7 +6,7 @@ import { type Place, ProblemError, openPlan } from "../api/client";
 import Band from "../frame/Band.vue";
 import { count } from "../ui/say";
 import PreviewWall from "./PreviewWall.vue";
-import TypedLines from "./TypedLines.vue";
+import TypedLines from "../ui/TypedLines.vue";
 import { useStart } from "./useStart";
 
 const router = useRouter();

@@ -1,5 +1,5 @@
 import { onMounted, reactive, ref, shallowRef, watch } from "vue";
-import { me } from "../app/me";
+import { me } from "../api/me";
 import { type Schemas, api, ask } from "../api/client";
 
 export type StartForm = Schemas["StartForm"];

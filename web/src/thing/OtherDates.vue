@@ -2,7 +2,7 @@
 import { computed, ref } from "vue";
 import type { Change } from "../api/client";
 import RuleField from "../ui/RuleField.vue";
-import { injectWall } from "../wall/useWall";
+import { injectWall } from "../change/useWall";
 import { DATES } from "./dates";
 
 /** Other dates of a thing for one section or one student; a student's are private. */

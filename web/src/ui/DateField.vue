@@ -4,7 +4,7 @@ import Popover from "primevue/popover";
 import { usePrimeVue } from "primevue/config";
 import { computed, ref } from "vue";
 import { api, ask } from "../api/client";
-import { me } from "../app/me";
+import { me } from "../api/me";
 import ReadField from "./ReadField.vue";
 import { clock, weekdayDay } from "./say";
 import { useTyped } from "./useTyped";

@@ -1,4 +1,4 @@
-import { ref } from "vue";
+import { twelveHours } from "../api/clock";
 
 /** Days and times as they are shown; no date is worked out here. */
 
@@ -64,16 +64,10 @@ export function hourMinute(time: string): string {
   return (time.includes("T") ? time.slice(11) : time).slice(0, 5);
 }
 
-const twelve = ref(false);
-/** From here on times are shown on a clock of 12 hours, or of 24. */
-export function readClock(twelveHours: boolean) {
-  twelve.value = twelveHours;
-}
-
 /** "17:00" of a time or a date and time, or "5:00 pm" for who reads it so. */
 export function clock(time: string): string {
   const at = hourMinute(time);
-  if (!twelve.value || !at) return at;
+  if (!twelveHours.value || !at) return at;
   const hour = Number(at.slice(0, 2)) % 24;
   return `${hour % 12 || 12}:${at.slice(3)} ${hour < 12 ? "am" : "pm"}`;
 }

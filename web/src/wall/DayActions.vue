@@ -2,10 +2,10 @@
 import { computed, ref } from "vue";
 import type { Change, Day, WallView } from "../api/client";
 import { weekdayDay } from "../ui/say";
-import Mark from "./Mark.vue";
+import Mark from "../draw/Mark.vue";
 import { daysOf } from "./days";
 import { noticeKey } from "./drawn";
-import { injectWall } from "./useWall";
+import { injectWall } from "../change/useWall";
 
 /** What can be done with the opened day, with the thing that is chosen on it, and what is recorded of its class. */
 const props = defineProps<{

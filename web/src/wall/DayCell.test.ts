@@ -1,7 +1,7 @@
 import { mount } from "@vue/test-utils";
 import { describe, expect, it } from "vitest";
 import DayCell from "./DayCell.vue";
-import { cellsOf } from "./rows";
+import { cellsOf } from "../draw/rows";
 import { day, lesson } from "./testWall";
 
 function cell(more: Parameters<typeof day>[1]) {

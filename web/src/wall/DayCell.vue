@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { hours } from "../ui/say";
-import Mark from "./Mark.vue";
+import Mark from "../draw/Mark.vue";
 import { draw } from "./drawn";
-import type { Cell } from "./rows";
-import type { Looks } from "./units";
+import type { Cell } from "../draw/rows";
+import type { Looks } from "../draw/units";
 
 /** One day of the wall. Presses, drags and keys are heard by the grid around it. */
 const props = defineProps<{

@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import type { Day, ItemView, NoticeView } from "../api/client";
 import { clock, moment, weekdayNumber } from "../ui/say";
-import Mark from "./Mark.vue";
+import Mark from "../draw/Mark.vue";
 import { noticeKey, noticeTime } from "./drawn";
 
 /** What opens, is due, closes and is noted on the opened day, in order of time. */

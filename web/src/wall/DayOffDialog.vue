@@ -6,7 +6,7 @@ import ClosureFields from "../change/ClosureFields.vue";
 import { effects, newClosure, written } from "../change/closure";
 import DateField from "../ui/DateField.vue";
 import { weekdayDay } from "../ui/say";
-import { injectWall } from "./useWall";
+import { injectWall } from "../change/useWall";
 
 /** Makes a day, or a run of days, a day off. */
 const props = defineProps<{ wall: WallView; firstDay: string; lastDay: string }>();

@@ -6,11 +6,11 @@ import DayActions from "./DayActions.vue";
 import DayEvents from "./DayEvents.vue";
 import DayRibbon from "./DayRibbon.vue";
 import HeardLine from "./HeardLine.vue";
-import Mark from "./Mark.vue";
+import Mark from "../draw/Mark.vue";
 import { daysOf } from "./days";
 import { useTypedLine } from "./useTypedLine";
-import { injectWall } from "./useWall";
-import { unitsOf } from "./units";
+import { injectWall } from "../change/useWall";
+import { unitsOf } from "../draw/units";
 
 /** The opened day in place of the outline: what happens on it by time, a line for something new, and what can be done. */
 const props = defineProps<{

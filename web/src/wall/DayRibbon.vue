@@ -3,8 +3,8 @@ import { computed } from "vue";
 import type { Day, WallView } from "../api/client";
 import { count, dayMonth, span, weekdayDay, weekdayNumber } from "../ui/say";
 import { daysOf, stretchesOf, thingsOn } from "./days";
-import { isOff } from "./rows";
-import { unitsOf } from "./units";
+import { isOff } from "../draw/rows";
+import { unitsOf } from "../draw/units";
 
 /** The days before and after the opened one, to go there without closing it. */
 const props = defineProps<{ wall: WallView; day: Day }>();

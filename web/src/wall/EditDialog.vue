@@ -10,8 +10,8 @@ import ItemFields from "../thing/ItemFields.vue";
 import LessonFields from "../thing/LessonFields.vue";
 import { coursePlan } from "../thing/plan";
 import OtherDates from "../thing/OtherDates.vue";
-import { COLOURS, PAPERS, paperOf } from "./units";
-import { injectWall } from "./useWall";
+import { COLOURS, PAPERS, paperOf } from "../draw/units";
+import { injectWall } from "../change/useWall";
 
 /** Edits a lesson, an item or a unit; adds a lesson or work to a unit. */
 const props = defineProps<{ thing: string; wall: WallView }>();

@@ -6,7 +6,7 @@ import { KINDS } from "../thing/dates";
 import Dialog from "../ui/Dialog.vue";
 import { count } from "../ui/say";
 import { useFirstField } from "../ui/useFirstField";
-import { injectWall } from "./useWall";
+import { injectWall } from "../change/useWall";
 
 /** Plain facts of everything that is chosen, in one proposal: what is left as it is keeps what each has. */
 const props = defineProps<{ wall: WallView; picked: ReadonlySet<string> }>();

@@ -4,7 +4,7 @@ import { computed, ref, watch } from "vue";
 import type { WallView } from "../api/client";
 import DateField from "../ui/DateField.vue";
 import { dropChange } from "./drop";
-import { injectWall } from "./useWall";
+import { injectWall } from "../change/useWall";
 
 /** Moves what is chosen to a day, without a pointer. */
 const props = defineProps<{ wall: WallView; keys: readonly string[]; day: string }>();

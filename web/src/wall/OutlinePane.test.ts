@@ -3,9 +3,9 @@ import { describe, expect, it, vi } from "vitest";
 import { ref } from "vue";
 import type { Schemas, WallView } from "../api/client";
 import OutlinePane from "./OutlinePane.vue";
-import { NO_OUTLINE_FILTER, nudge, outlineParts, putOn } from "./outline";
+import { NO_OUTLINE_FILTER, nudge, outlineParts, putOn } from "../change/outline";
 import { wallOf } from "./testWall";
-import { WALL, type WallState } from "./useWall";
+import { WALL, type WallState } from "../change/useWall";
 
 function item(id: string, more: Partial<Schemas["OutlineItem"]> = {}): Schemas["OutlineItem"] {
   return {

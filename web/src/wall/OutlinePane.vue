@@ -2,11 +2,19 @@
 import { computed, nextTick, reactive, ref, watch } from "vue";
 import type { WallView } from "../api/client";
 import { count, span, weekdayDay, weekdayNumber } from "../ui/say";
-import { NO_OUTLINE_FILTER, type OutlineRow, chosenWords, filters, itemsOf, noticesOf, outlineParts } from "./outline";
+import {
+  NO_OUTLINE_FILTER,
+  type OutlineRow,
+  chosenWords,
+  filters,
+  itemsOf,
+  noticesOf,
+  outlineParts,
+} from "../change/outline";
 import HeardLine from "./HeardLine.vue";
 import { useOutline } from "./useOutline";
-import { paperOf } from "./units";
-import { injectWall } from "./useWall";
+import { paperOf } from "../draw/units";
+import { injectWall } from "../change/useWall";
 
 /** The outline at the wall's left: what has no date first, then units, lessons and their work, to walk, choose and type in. */
 const props = defineProps<{ wall: WallView; picked: ReadonlySet<string> }>();

@@ -4,10 +4,10 @@ import type { Day, WallView } from "../api/client";
 import { clock, dayMonth, weekdayName } from "../ui/say";
 import LoadStrokes from "./LoadStrokes.vue";
 import { noticeKey, noticeTime } from "./drawn";
-import Mark from "./Mark.vue";
-import { isOff } from "./rows";
-import { unitsOf } from "./units";
-import { injectWall } from "./useWall";
+import Mark from "../draw/Mark.vue";
+import { isOff } from "../draw/rows";
+import { unitsOf } from "../draw/units";
+import { injectWall } from "../change/useWall";
 
 /** The wall on a phone: weeks as lists, threads running down. */
 const props = defineProps<{ wall: WallView; opened: string; picked: ReadonlySet<string> }>();

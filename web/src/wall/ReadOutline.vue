@@ -2,10 +2,10 @@
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref } from "vue";
 import { type Schemas, api, ask } from "../api/client";
-import TypedLines from "../start/TypedLines.vue";
+import TypedLines from "../ui/TypedLines.vue";
 import { base64 } from "../ui/file";
 import { count } from "../ui/say";
-import { injectWall } from "./useWall";
+import { injectWall } from "../change/useWall";
 
 /** An outline that is pasted, or read from a table, a text or a Common Cartridge, and added to the course. */
 const props = defineProps<{ course: string }>();

@@ -4,8 +4,8 @@ import { computed, ref, watch } from "vue";
 import type { ChangeOf, WallView } from "../api/client";
 import { weekdayDay } from "../ui/say";
 import { daysOf } from "./days";
-import { itemsOf } from "./outline";
-import { injectWall } from "./useWall";
+import { itemsOf } from "../change/outline";
+import { injectWall } from "../change/useWall";
 
 /** Later or earlier by n classes or weekdays. */
 const props = defineProps<{

@@ -4,8 +4,8 @@ import type { WallView, Week } from "../api/client";
 import { focusWithin } from "../ui/walk";
 import { clock, weekdayLong, weekdayName } from "../ui/say";
 import WallRow from "./WallRow.vue";
-import { type Row, rowsOf } from "./rows";
-import { type Looks, looksOf } from "./units";
+import { type Row, rowsOf } from "../draw/rows";
+import { type Looks, looksOf } from "../draw/units";
 import type { Past } from "./usePast";
 
 /** The term on one page: a row a week, a column a weekday. */

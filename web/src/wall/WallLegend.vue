@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Mark from "./Mark.vue";
+import Mark from "../draw/Mark.vue";
 
 defineProps<{
   close: boolean;

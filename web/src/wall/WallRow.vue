@@ -4,9 +4,9 @@ import type { WallView, Week } from "../api/client";
 import { dayMonth, span } from "../ui/say";
 import DayCell from "./DayCell.vue";
 import LoadStrokes from "./LoadStrokes.vue";
-import type { Cell } from "./rows";
+import type { Cell } from "../draw/rows";
 import PastCell from "./PastCell.vue";
-import type { Looks } from "./units";
+import type { Looks } from "../draw/units";
 import type { PastWeek } from "./usePast";
 
 /** One week of the wall. Given only what concerns this week, so that a week that says the same is not drawn again. */

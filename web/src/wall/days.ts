@@ -1,5 +1,5 @@
 import type { Day, WallView } from "../api/client";
-import { isOff } from "./rows";
+import { isOff } from "../draw/rows";
 
 const known = new WeakMap<WallView, Day[]>();
 

@@ -1,8 +1,8 @@
 import type { Day, Gone, ItemView, LessonView, NoticeView } from "../api/client";
 import { clock, moment, numberOf, span, weekdayDay } from "../ui/say";
-import { fitting, shownItems } from "./fit";
-import type { Cell } from "./rows";
-import type { Looks } from "./units";
+import { fitting, shownItems } from "../draw/fit";
+import type { Cell } from "../draw/rows";
+import type { Looks } from "../draw/units";
 
 /** Work or a notice as a day of the wall names it. */
 export interface Named {

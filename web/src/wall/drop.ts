@@ -1,6 +1,6 @@
 import type { Change, Day, WallView } from "../api/client";
 import { clock } from "../ui/say";
-import { itemsOf } from "./outline";
+import { itemsOf } from "../change/outline";
 
 /** What a hand asks for when it drops: to fix the date, or to keep the spacing between several things. */
 export interface Drop {

@@ -4,7 +4,7 @@ import { computed, defineComponent, h, ref, shallowRef } from "vue";
 import type { Change, ProposalView, WallView } from "../api/client";
 import { wallOf } from "./testWall";
 import { useHands } from "./useHands";
-import type { WallState } from "./useWall";
+import type { WallState } from "../change/useWall";
 
 /** A wall whose changes are only noted. */
 function setUp() {

@@ -5,7 +5,7 @@ import { useStepKeys } from "../change/useStepKeys";
 import { dayOf } from "./days";
 import { noticeKey } from "./drawn";
 import { type Drop, dropChange } from "./drop";
-import type { WallState } from "./useWall";
+import type { WallState } from "../change/useWall";
 import { walk } from "../ui/walk";
 
 /** What the keys act on. */

@@ -1,8 +1,8 @@
 import { type ComputedRef, type Ref, computed, nextTick, ref } from "vue";
 import { type Change, type WallView, api, ask } from "../api/client";
-import { type OutlineRow, nudge } from "./outline";
+import { type OutlineRow, nudge } from "../change/outline";
 import { useTypedLine } from "./useTypedLine";
-import type { WallState } from "./useWall";
+import type { WallState } from "../change/useWall";
 
 /** A line that is being typed below another. */
 export interface NewLine {

@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from "vitest";
 import { ref } from "vue";
 import { type LineRead, useTypedLine } from "./useTypedLine";
-import type { WallState } from "./useWall";
+import type { WallState } from "../change/useWall";
 
 /** A line whose readings are answered when the test says so. */
 function line() {

@@ -1,7 +1,7 @@
 import { ref, shallowRef } from "vue";
 import type { Schemas } from "../api/client";
 import { useQueue } from "../ui/useQueue";
-import type { WallState } from "./useWall";
+import type { WallState } from "../change/useWall";
 
 export type LineRead = Schemas["LineRead"];
 

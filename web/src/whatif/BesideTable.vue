@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Schemas } from "../api/client";
-import SmallWall from "../repace/SmallWall.vue";
+import SmallWall from "../draw/SmallWall.vue";
 import { count, moment, weekdayDay } from "../ui/say";
-import { threadOf } from "../wall/units";
+import { threadOf } from "../draw/units";
 
 /** The plan of a section with what-ifs beside it: weeks, problems, costs, and each date that is not everywhere the same. */
 const props = defineProps<{ beside: Schemas["BesideView"] }>();

@@ -8,7 +8,7 @@ import TermTools from "../frame/TermTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count } from "../ui/say";
 import BesideTable from "./BesideTable.vue";
-import { takingOver, tryIn, trying } from "./mode";
+import { takingOver, tryIn, trying } from "../api/mode";
 
 /** The what-ifs of a term: made, tried, laid beside the plan, taken over, dropped. */
 const route = useRoute();

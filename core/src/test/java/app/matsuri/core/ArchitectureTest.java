@@ -2,6 +2,7 @@ package app.matsuri.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -89,4 +90,8 @@ class ArchitectureTest {
             .callMethod(java.time.LocalDateTime.class, "now")
             .orShould()
             .callMethod(java.time.Instant.class, "now");
+
+    @ArchTest
+    static final ArchRule NO_CIRCLES =
+            slices().matching("app.matsuri.core.(**)").should().beFreeOfCycles();
 }

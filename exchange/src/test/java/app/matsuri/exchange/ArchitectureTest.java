@@ -1,6 +1,7 @@
 package app.matsuri.exchange;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -26,4 +27,8 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("app.matsuri.exchange..", "tools.jackson..");
+
+    @ArchTest
+    static final ArchRule NO_CIRCLES =
+            slices().matching("app.matsuri.exchange.(**)").should().beFreeOfCycles();
 }

@@ -1,6 +1,7 @@
 package app.matsuri.server;
 
 import app.matsuri.server.command.CommandLine;
+import app.matsuri.server.settings.MatsuriProperties;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -21,7 +22,8 @@ public class MatsuriApplication {
     public static void main(String[] arguments) throws IOException {
         if (arguments.length > 1 && arguments[0].equals("--command")) {
             List<String> command = List.of(arguments).subList(2, arguments.length);
-            System.exit(CommandLine.run(Path.of(arguments[1]), command, System.out, System.err));
+            System.exit(
+                    CommandLine.run(MatsuriApplication.class, Path.of(arguments[1]), command, System.out, System.err));
         }
         SpringApplication.run(MatsuriApplication.class, arguments);
     }

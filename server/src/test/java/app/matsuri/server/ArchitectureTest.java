@@ -1,6 +1,7 @@
 package app.matsuri.server;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -43,4 +44,8 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("app.matsuri.server..", "org.springframework..");
+
+    @ArchTest
+    static final ArchRule NO_CIRCLES =
+            slices().matching("app.matsuri.server.(**)").should().beFreeOfCycles();
 }

@@ -30,6 +30,9 @@ import java.util.stream.Collectors;
  * @param altered dates, of sections whose students were told anything, that it makes other than told
  * @param quiet only what the hand moved moves, and no finding appears: it may be done at once
  * @param nothing everything is so already
+ * @param base what the change is made on
+ * @param after the decisions with it
+ * @param schedule what follows from them
  */
 public record Proposal(
         String does,
@@ -42,7 +45,7 @@ public record Proposal(
         int altered,
         boolean quiet,
         boolean nothing,
-        Decisions before,
+        Before base,
         Decisions after,
         Schedule schedule) {
 
@@ -120,14 +123,24 @@ public record Proposal(
                 altered.values().stream().mapToInt(List::size).sum(),
                 quiet,
                 outcome.decisions().equals(before),
-                before,
+                base,
                 outcome.decisions(),
                 now);
     }
 
+    /** The decisions that the change is made on. */
+    public Decisions before() {
+        return base.decisions();
+    }
+
+    /** What it is as a step of the history: the change, and what counts as held as planned with it. */
+    public String step() {
+        return held.isEmpty() ? does : does + "; " + held.sentence();
+    }
+
     /** Whether a lesson comes into another unit with it. */
     public boolean leavesUnit() {
-        return before.courses().stream()
+        return before().courses().stream()
                 .flatMap(course -> course.units().stream()
                         .flatMap(unit -> unit.lessons().stream()
                                 .map(lesson -> after.course(course.code())

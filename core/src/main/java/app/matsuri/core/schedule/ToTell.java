@@ -145,6 +145,28 @@ public final class ToTell {
         return seen;
     }
 
+    /** The decisions, where what students were told since others says when. */
+    public static Decisions at(LocalDateTime at, Decisions before, Decisions after) {
+        Decisions stamped = after;
+        for (Course course : after.courses()) {
+            for (Section section : course.sections()) {
+                int had = before.course(course.code())
+                        .flatMap(c -> c.section(section.code()))
+                        .map(s -> s.told().tellings().size())
+                        .orElse(0);
+                Told told = section.told();
+                if (told.tellings().size() > had) {
+                    List<Telling> tellings = new ArrayList<>(told.tellings());
+                    tellings.replaceAll(t -> t.at() == null ? new Telling(at, t.why(), t.moves()) : t);
+                    Told said = new Told(told.lessons(), told.work(), told.upTo(), tellings);
+                    stamped = stamped.withCourse(
+                            stamped.course(course.code()).orElseThrow().withSection(section.withTold(said)));
+                }
+            }
+        }
+        return stamped;
+    }
+
     private static <V> void set(Map<String, V> map, String id, V value) {
         if (value == null) {
             map.remove(id);

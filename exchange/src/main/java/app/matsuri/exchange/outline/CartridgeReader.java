@@ -8,6 +8,7 @@ import app.matsuri.core.plan.Unit;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.file.Unzipped;
+import app.matsuri.exchange.words.DayWords;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;

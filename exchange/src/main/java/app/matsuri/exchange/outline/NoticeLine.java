@@ -7,6 +7,7 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.RuleSaid;
+import app.matsuri.exchange.words.RepeatWords;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;

@@ -13,6 +13,8 @@ import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.exchange.words.DayWords;
+import app.matsuri.exchange.words.MeetsWords;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;

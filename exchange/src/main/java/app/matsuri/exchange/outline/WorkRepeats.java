@@ -12,6 +12,7 @@ import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Rhythms;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.exchange.words.RepeatWords;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;

@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
+import app.matsuri.exchange.words.DayWords;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

@@ -2,6 +2,7 @@ package app.matsuri.exchange.outline;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.matsuri.exchange.words.DayWords;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;

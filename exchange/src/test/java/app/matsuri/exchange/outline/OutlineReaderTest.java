@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.Schedule;
+import app.matsuri.exchange.words.DayWords;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;

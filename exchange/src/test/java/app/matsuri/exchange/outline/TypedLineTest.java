@@ -6,6 +6,8 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
+import app.matsuri.exchange.words.DayWords;
+import app.matsuri.exchange.words.PlanNames;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;

@@ -6,6 +6,7 @@ import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.exchange.calendar.DaysOffFile;
 import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.words.DayWords;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

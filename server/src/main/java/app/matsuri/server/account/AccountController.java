@@ -1,8 +1,8 @@
 package app.matsuri.server.account;
 
-import app.matsuri.server.MatsuriProperties;
-import app.matsuri.server.Today;
+import app.matsuri.server.clock.Today;
 import app.matsuri.server.http.Problem;
+import app.matsuri.server.settings.MatsuriProperties;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;

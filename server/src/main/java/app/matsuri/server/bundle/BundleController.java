@@ -1,8 +1,8 @@
 package app.matsuri.server.bundle;
 
 import app.matsuri.exchange.plan.Fault;
+import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
-import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.Operation;

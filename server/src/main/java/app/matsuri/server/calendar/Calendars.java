@@ -1,15 +1,14 @@
 package app.matsuri.server.calendar;
 
-import app.matsuri.core.proposal.Proposal;
-import app.matsuri.core.schedule.Schedule;
-import app.matsuri.server.Today;
+import app.matsuri.server.change.ViewPart;
+import app.matsuri.server.clock.Today;
 import app.matsuri.server.history.History;
 import app.matsuri.server.storage.Stored;
 import org.springframework.stereotype.Component;
 
 /** Makes the set-up view of a stored term. */
 @Component
-public class Calendars {
+public class Calendars implements ViewPart<CalendarView> {
 
     private final History history;
     private final Today today;
@@ -21,21 +20,32 @@ public class Calendars {
 
     /** The term as it stands. */
     public CalendarView stands(Stored stored) {
-        return new CalendarBuilder(
-                        stored.decisions(),
-                        stored.decisions(),
-                        Schedule.of(stored.decisions()),
-                        today.in(stored.decisions().term().zone()))
-                .view(stored.termId(), stored.version(), history.ends(stored));
+        return part(Asked.of(stored));
     }
 
-    /** The term as a proposal would make it. */
-    public CalendarView proposed(Stored stored, Proposal proposal) {
+    @Override
+    public String view() {
+        return "term";
+    }
+
+    @Override
+    public String field() {
+        return "calendar";
+    }
+
+    @Override
+    public Class<CalendarView> type() {
+        return CalendarView.class;
+    }
+
+    @Override
+    public CalendarView part(Asked asked) {
+        Stored stored = asked.stored();
         return new CalendarBuilder(
-                        proposal.after(),
-                        proposal.before(),
-                        proposal.schedule(),
-                        today.in(proposal.after().term().zone()))
+                        asked.decisions(),
+                        stored.decisions(),
+                        asked.schedule(),
+                        today.in(asked.decisions().term().zone()))
                 .view(stored.termId(), stored.version(), history.ends(stored));
     }
 }

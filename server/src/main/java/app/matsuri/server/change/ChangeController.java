@@ -1,28 +1,26 @@
 package app.matsuri.server.change;
 
 import app.matsuri.core.gradebook.Lateness;
+import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
-import app.matsuri.server.Today;
+import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
-import app.matsuri.server.calendar.CalendarView;
-import app.matsuri.server.calendar.Calendars;
-import app.matsuri.server.colleague.Access;
-import app.matsuri.server.dates.DatesTables;
-import app.matsuri.server.dates.DatesView;
+import app.matsuri.server.clock.Today;
+import app.matsuri.server.findings.FindingView;
 import app.matsuri.server.gradebook.GradeBook;
-import app.matsuri.server.lanes.Lanes;
-import app.matsuri.server.lanes.LanesView;
+import app.matsuri.server.http.ChangeGiven;
 import app.matsuri.server.storage.Stored;
-import app.matsuri.server.wall.WallBuilder;
-import app.matsuri.server.wall.WallView;
-import app.matsuri.server.wall.Walls;
+import com.fasterxml.jackson.annotation.JsonAnyGetter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Map;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -37,49 +35,32 @@ import tools.jackson.databind.JsonNode;
 class ChangeController {
 
     private final ChangeService changes;
+    private final Proposals proposals;
     private final Access access;
-    private final Walls walls;
-    private final Calendars calendars;
-    private final DatesTables dates;
-    private final Lanes lanes;
+    private final ViewParts parts;
     private final GradeBook book;
     private final Today today;
-    private final Moment moment;
 
     ChangeController(
-            ChangeService changes,
-            Access access,
-            Walls walls,
-            Calendars calendars,
-            DatesTables dates,
-            Lanes lanes,
-            GradeBook book,
-            Today today,
-            Moment moment) {
+            ChangeService changes, Proposals proposals, Access access, ViewParts parts, GradeBook book, Today today) {
         this.changes = changes;
+        this.proposals = proposals;
         this.access = access;
-        this.walls = walls;
-        this.calendars = calendars;
-        this.dates = dates;
-        this.lanes = lanes;
+        this.parts = parts;
         this.book = book;
         this.today = today;
-        this.moment = moment;
     }
 
     /**
-     * What a change would do, and the wall as it would be.
+     * What a change would do, and the view that is asked for as it would be.
      *
      * @param held what counts as held as planned and is recorded with it, in words; empty for nothing
      * @param leavesUnit a lesson comes into another unit with it
      * @param altered dates that it makes other than what students were told; they are told with it where it is seen
      * @param late work with which it makes students late, or no longer late
-     * @param wall null where the term has no section, or another view was asked for
-     * @param calendar the set-up view; null where it was not asked for
-     * @param dates the table of dates; null where it was not asked for
-     * @param lanes the sections beside each other; null where they were not asked for
      * @param quiet nothing else moves, nobody becomes late and no finding appears: it may be made at once
      * @param nothing everything is so already
+     * @param view what the view that is asked for would show, by its field
      */
     record ProposalView(
             long version,
@@ -93,12 +74,9 @@ class ChangeController {
             int altered,
             List<LateView> late,
             List<MoveView> moves,
-            List<WallView.FindingView> appear,
-            List<WallView.FindingView> goAway,
-            @Nullable WallView wall,
-            @Nullable CalendarView calendar,
-            @Nullable DatesView dates,
-            @Nullable LanesView lanes) {}
+            List<FindingView> appear,
+            List<FindingView> goAway,
+            @JsonAnyGetter @Schema(hidden = true) Map<String, Object> view) {}
 
     /** How many students a change makes late with a piece of work, or no longer late, and how many handed it in. */
     record LateView(String course, String section, String id, String title, int becomes, int noLonger, int handedIn) {}
@@ -136,27 +114,49 @@ class ChangeController {
     /** A step on top of a version. */
     record StepRequest(long version) {}
 
-    /** A step that was made. */
-    record Made(long version, String sentence) {}
+    /**
+     * A step that was made.
+     *
+     * @param view what the view that is asked for shows now, by its field
+     */
+    record Made(
+            long version,
+            String sentence,
+            @JsonAnyGetter @Schema(hidden = true) Map<String, Object> view) {}
+
+    /**
+     * What is looked at, so that the answer carries it.
+     *
+     * @param view the view's name; null for none
+     * @param course the course that is shown in it; null for the first
+     * @param section likewise
+     */
+    record Looked(
+            @Nullable String view,
+            @Nullable String course,
+            @Nullable String section) {
+
+        private ViewPart.Asked at(Stored stored, Proposal proposal) {
+            return new ViewPart.Asked(stored, proposal.after(), proposal.schedule(), proposal, course, section);
+        }
+
+        private ViewPart.Asked at(ChangeService.Made made) {
+            Decisions decisions = made.stored().decisions();
+            Schedule schedule = made.schedule() == null ? Schedule.of(decisions) : made.schedule();
+            return new ViewPart.Asked(made.stored(), decisions, schedule, null, course, section);
+        }
+    }
 
     @PostMapping(path = "/proposals", consumes = "application/json")
     ProposalView propose(
             @AuthenticationPrincipal SignedIn by,
             @PathVariable long termId,
-            @RequestParam(required = false) String course,
-            @RequestParam(required = false) String section,
-            @RequestParam(required = false) String view,
+            @ParameterObject @ModelAttribute Looked looked,
             @RequestParam(defaultValue = "true") boolean seen,
             @RequestBody @Schema(type = "object") JsonNode change) {
         Stored stored = access.look(by, termId);
-        Proposal.Before before = Proposal.Before.of(stored.decisions(), moment.day(stored.decisions()));
-        ChangeGiven given = ChangeGiven.read(change);
-        Proposal proposal = Proposal.of(
-                before, moment.now(given.change(), stored.decisions()), seen && stored.beside() == null, given.held());
-        List<LateView> late = late(stored, before.schedule(), proposal);
-        boolean setUp = "term".equals(view);
-        boolean table = "dates".equals(view);
-        boolean beside = "lanes".equals(view);
+        Proposal proposal = proposals.of(stored, ChangeGiven.read(change), seen);
+        List<LateView> late = late(stored, proposal.base().schedule(), proposal);
         return new ProposalView(
                 stored.version(),
                 proposal.does(),
@@ -166,17 +166,12 @@ class ChangeController {
                 proposal.notes(),
                 proposal.held().sentence(),
                 proposal.leavesUnit(),
-                stored.beside() == null ? proposal.altered() : 0,
+                stored.whatIf() == null ? proposal.altered() : 0,
                 late,
                 proposal.moves().stream().map(MoveView::of).toList(),
-                proposal.appear().stream().map(WallBuilder::view).toList(),
-                proposal.goAway().stream().map(WallBuilder::view).toList(),
-                setUp || table || beside || proposal.schedule().sections().isEmpty()
-                        ? null
-                        : walls.proposed(stored, proposal, course, section),
-                setUp ? calendars.proposed(stored, proposal) : null,
-                table ? dates.proposed(stored, proposal) : null,
-                beside ? lanes.proposed(stored, proposal) : null);
+                proposal.appear().stream().map(FindingView::of).toList(),
+                proposal.goAway().stream().map(FindingView::of).toList(),
+                parts.of(looked.view(), looked.at(stored, proposal)));
     }
 
     private List<LateView> late(Stored stored, Schedule before, Proposal proposal) {
@@ -193,19 +188,31 @@ class ChangeController {
     }
 
     @PostMapping(path = "/changes", consumes = "application/json")
-    Made make(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody ChangeRequest request) {
+    Made make(
+            @AuthenticationPrincipal SignedIn by,
+            @PathVariable long termId,
+            @ParameterObject @ModelAttribute Looked looked,
+            @RequestBody ChangeRequest request) {
         boolean seen = !Boolean.FALSE.equals(request.seen());
-        return made(changes.make(by, termId, request.version(), ChangeGiven.read(request.change()), seen));
+        return made(changes.make(by, termId, request.version(), ChangeGiven.read(request.change()), seen), looked);
     }
 
     @PostMapping(path = "/undo", consumes = "application/json")
-    Made undo(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody StepRequest request) {
-        return made(changes.undo(by, termId, request.version()));
+    Made undo(
+            @AuthenticationPrincipal SignedIn by,
+            @PathVariable long termId,
+            @ParameterObject @ModelAttribute Looked looked,
+            @RequestBody StepRequest request) {
+        return made(changes.undo(by, termId, request.version()), looked);
     }
 
     @PostMapping(path = "/redo", consumes = "application/json")
-    Made redo(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody StepRequest request) {
-        return made(changes.redo(by, termId, request.version()));
+    Made redo(
+            @AuthenticationPrincipal SignedIn by,
+            @PathVariable long termId,
+            @ParameterObject @ModelAttribute Looked looked,
+            @RequestBody StepRequest request) {
+        return made(changes.redo(by, termId, request.version()), looked);
     }
 
     @PostMapping(path = "/history/{seq}/return", consumes = "application/json")
@@ -214,10 +221,11 @@ class ChangeController {
             @PathVariable long termId,
             @PathVariable long seq,
             @RequestBody StepRequest request) {
-        return made(changes.returnTo(by, termId, request.version(), seq));
+        return made(changes.returnTo(by, termId, request.version(), seq), new Looked(null, null, null));
     }
 
-    private static Made made(ChangeService.Made made) {
-        return new Made(made.stored().version(), made.sentence());
+    private Made made(ChangeService.Made made, Looked looked) {
+        Map<String, Object> view = looked.view() == null ? Map.of() : parts.of(looked.view(), looked.at(made));
+        return new Made(made.stored().version(), made.sentence(), view);
     }
 }

@@ -2,18 +2,22 @@ package app.matsuri.server.change;
 
 import app.matsuri.core.change.Change;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.ToTell;
-import app.matsuri.server.Today;
+import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
-import app.matsuri.server.colleague.Access;
+import app.matsuri.server.clock.Moment;
+import app.matsuri.server.clock.Today;
 import app.matsuri.server.history.History;
 import app.matsuri.server.history.HistoryEntry.Kind;
+import app.matsuri.server.http.ChangeGiven;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Delta;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import app.matsuri.server.whatif.WhatIfs;
+import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -29,6 +33,7 @@ public class ChangeService {
     private final History history;
     private final Today today;
     private final Moment moment;
+    private final Proposals proposals;
     private final Computing computing;
     private final WhatIfs whatIfs;
 
@@ -38,6 +43,7 @@ public class ChangeService {
             History history,
             Today today,
             Moment moment,
+            Proposals proposals,
             Computing computing,
             WhatIfs whatIfs) {
         this.store = store;
@@ -45,12 +51,18 @@ public class ChangeService {
         this.history = history;
         this.today = today;
         this.moment = moment;
+        this.proposals = proposals;
         this.computing = computing;
         this.whatIfs = whatIfs;
     }
 
-    /** A step that was made. */
-    public record Made(Stored stored, String sentence) {}
+    /**
+     * A step that was made.
+     *
+     * @param schedule what follows from what is stored now; null where it was not worked out for it
+     */
+    public record Made(
+            Stored stored, String sentence, @Nullable Schedule schedule) {}
 
     /**
      * Makes a term.
@@ -81,27 +93,20 @@ public class ChangeService {
     public Made make(SignedIn by, long termId, long version, ChangeGiven given, boolean seen) {
         Stored before = access.change(by, termId);
         TermStore.expect(before, version);
-        LocalDateTime now = today.now(before.decisions().term().zone());
-        Change change = moment.now(given, before.decisions());
-        if (before.beside() != null) {
+        if (before.whatIf() != null) {
+            Change change = moment.now(given, before.decisions());
             String said = Change.said(change, before.decisions());
-            return new Made(whatIfs.append(before, access.stands(by, termId), change), said);
+            return new Made(whatIfs.append(before, access.stands(by, termId), change), said, null);
         }
-        String sentence = Change.said(change, before.decisions());
-        Decisions after = Change.make(change, before.decisions()).decisions();
-        Schedule follows = computing.checked(after);
-        boolean told = after.courses().stream()
-                .flatMap(course -> course.sections().stream())
-                .anyMatch(section -> section.told().begun());
-        if (seen && told) {
-            var altered = ToTell.altered(Schedule.of(before.decisions()), follows);
-            after = ToTell.seen(altered, after, now);
-        }
-        if (after.equals(before.decisions())) {
+        Proposal proposal = proposals.of(before, given, seen);
+        if (proposal.nothing()) {
             // what is so already is no step that somebody could want to take back
-            return new Made(before, sentence + ": it is so already");
+            return new Made(before, proposal.does() + ": it is so already", proposal.schedule());
         }
-        return step(by, before, Kind.CHANGE, null, sentence, store.delta(before, after));
+        LocalDateTime now = today.now(before.decisions().term().zone());
+        Decisions after = ToTell.at(now, before.decisions(), proposal.after());
+        Stored stored = step(by, before, Kind.CHANGE, null, proposal.step(), store.delta(before, after), after);
+        return new Made(stored, proposal.step(), proposal.schedule());
     }
 
     /** Takes back the last step that stands. */
@@ -109,7 +114,7 @@ public class ChangeService {
     public Made undo(SignedIn by, long termId, long version) {
         Stored before = access.change(by, termId);
         TermStore.expect(before, version);
-        if (before.beside() != null) {
+        if (before.whatIf() != null) {
             return beside(by, before, true);
         }
         History.Line line = history.ends(termId).undo().orElseThrow(() -> nothing("undo"));
@@ -122,7 +127,7 @@ public class ChangeService {
     public Made redo(SignedIn by, long termId, long version) {
         Stored before = access.change(by, termId);
         TermStore.expect(before, version);
-        if (before.beside() != null) {
+        if (before.whatIf() != null) {
             return beside(by, before, false);
         }
         History.Line line = history.ends(termId).redo().orElseThrow(() -> nothing("redo"));
@@ -135,7 +140,7 @@ public class ChangeService {
     public Made returnTo(SignedIn by, long termId, long version, long seq) {
         Stored before = access.change(by, termId);
         TermStore.expect(before, version);
-        if (before.beside() != null) {
+        if (before.whatIf() != null) {
             throw nothing("return to");
         }
         History.Line line = history.lines(termId).stream()
@@ -156,13 +161,18 @@ public class ChangeService {
         if (sentence == null) {
             throw nothing(undo ? "undo" : "redo");
         }
-        return new Made(access.look(by, before.termId()), (undo ? "Undo: " : "Redo: ") + sentence);
+        return new Made(access.look(by, before.termId()), (undo ? "Undo: " : "Redo: ") + sentence, null);
     }
 
     private Made step(SignedIn by, Stored before, Kind kind, Long of, String sentence, Delta delta) {
-        Stored after = store.write(before, delta);
+        return new Made(
+                step(by, before, kind, of, sentence, delta, TermStore.decisions(before, delta)), sentence, null);
+    }
+
+    private Stored step(SignedIn by, Stored before, Kind kind, Long of, String sentence, Delta delta, Decisions after) {
+        Stored stored = store.write(before, delta, after);
         history.append(before.termId(), by, kind, of, sentence, delta);
-        return new Made(after, sentence);
+        return stored;
     }
 
     private static Problem nothing(String what) {

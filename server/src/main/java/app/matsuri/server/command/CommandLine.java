@@ -1,7 +1,6 @@
 package app.matsuri.server.command;
 
 import app.matsuri.exchange.plan.Json;
-import app.matsuri.server.MatsuriApplication;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.net.UnixDomainSocketAddress;
@@ -24,10 +23,12 @@ public final class CommandLine {
     /**
      * Runs it.
      *
+     * @param application the server to be started where none runs
      * @param data the data folder
      * @return its exit status
      */
-    public static int run(Path data, List<String> arguments, PrintStream out, PrintStream err) throws IOException {
+    public static int run(Class<?> application, Path data, List<String> arguments, PrintStream out, PrintStream err)
+            throws IOException {
         Path socket = data.resolve(CommandSocket.NAME);
         Commands.Result result = null;
         if (Files.exists(socket)) {
@@ -51,7 +52,7 @@ public final class CommandLine {
                     "--logging.level.root=error",
                     "--logging.level.app.matsuri=error"));
             try (ConfigurableApplicationContext started =
-                    SpringApplication.run(MatsuriApplication.class, options.toArray(String[]::new))) {
+                    SpringApplication.run(application, options.toArray(String[]::new))) {
                 result = started.getBean(Commands.class).run(arguments);
             }
         }

@@ -28,10 +28,9 @@ import app.matsuri.server.dates.DatesView.DatesLesson;
 import app.matsuri.server.dates.DatesView.DatesRow;
 import app.matsuri.server.dates.DatesView.DatesUnit;
 import app.matsuri.server.dates.DatesView.DatesWeek;
+import app.matsuri.server.findings.FindingView;
 import app.matsuri.server.history.History;
 import app.matsuri.server.telling.ToldWords;
-import app.matsuri.server.wall.WallBuilder;
-import app.matsuri.server.wall.WallView.FindingView;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -55,7 +54,7 @@ final class DatesBuilder {
         this.decisions = decisions;
         this.schedule = schedule;
         for (Finding finding : Findings.of(schedule, today)) {
-            FindingView view = WallBuilder.view(finding);
+            FindingView view = FindingView.of(finding);
             findings.add(view);
             wrong.computeIfAbsent(
                             finding.about().course() + "\n" + finding.about().id(), k -> new ArrayList<>())

@@ -1,8 +1,7 @@
 package app.matsuri.server.dates;
 
-import app.matsuri.core.proposal.Proposal;
-import app.matsuri.core.schedule.Schedule;
-import app.matsuri.server.Today;
+import app.matsuri.server.change.ViewPart;
+import app.matsuri.server.clock.Today;
 import app.matsuri.server.history.History;
 import app.matsuri.server.storage.Stored;
 import java.time.LocalDate;
@@ -10,7 +9,7 @@ import org.springframework.stereotype.Component;
 
 /** Makes the table of dates of a stored term. */
 @Component
-public class DatesTables {
+public class DatesTables implements ViewPart<DatesView> {
 
     private final History history;
     private final Today today;
@@ -22,19 +21,32 @@ public class DatesTables {
 
     /** The dates as they stand. */
     public DatesView stands(Stored stored) {
-        return view(stored, new DatesBuilder(stored.decisions(), Schedule.of(stored.decisions()), day(stored)));
+        return part(Asked.of(stored));
     }
 
-    /** The dates as a proposal would make them. */
-    public DatesView proposed(Stored stored, Proposal proposal) {
-        return view(stored, new DatesBuilder(proposal.after(), proposal.schedule(), day(stored)));
+    @Override
+    public String view() {
+        return "dates";
+    }
+
+    @Override
+    public String field() {
+        return "dates";
+    }
+
+    @Override
+    public Class<DatesView> type() {
+        return DatesView.class;
+    }
+
+    @Override
+    public DatesView part(Asked asked) {
+        Stored stored = asked.stored();
+        return new DatesBuilder(asked.decisions(), asked.schedule(), day(stored))
+                .view(stored.termId(), stored.version(), day(stored).atStartOfDay(), history.ends(stored));
     }
 
     private LocalDate day(Stored stored) {
         return today.in(stored.decisions().term().zone());
-    }
-
-    private DatesView view(Stored stored, DatesBuilder builder) {
-        return builder.view(stored.termId(), stored.version(), day(stored).atStartOfDay(), history.ends(stored));
     }
 }

@@ -1,6 +1,6 @@
 package app.matsuri.server.dates;
 
-import app.matsuri.server.wall.WallView.FindingView;
+import app.matsuri.server.findings.FindingView;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;

@@ -1,7 +1,7 @@
 package app.matsuri.server.files;
 
+import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
-import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;

@@ -4,14 +4,12 @@ import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
+import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
-import app.matsuri.server.change.Moment;
-import app.matsuri.server.colleague.Access;
+import app.matsuri.server.clock.Moment;
 import app.matsuri.server.files.StoredFiles;
 import app.matsuri.server.history.History;
 import app.matsuri.server.storage.Stored;
-import app.matsuri.server.wall.WallBuilder;
-import app.matsuri.server.wall.WallView.FindingView;
 import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.List;
@@ -67,7 +65,7 @@ class FindingsController {
         Decisions decisions = access.look(by, termId).decisions();
         List<Finding> findings = new ArrayList<>(Findings.of(Schedule.of(decisions), moment.day(decisions)));
         files.missing(termId, decisions).forEach(use -> findings.add(missing(use)));
-        return findings.stream().map(WallBuilder::view).toList();
+        return findings.stream().map(FindingView::of).toList();
     }
 
     private static Finding missing(StoredFiles.Use use) {

@@ -3,8 +3,8 @@ package app.matsuri.server.history;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.history.HistoryEntry.Kind;
-import app.matsuri.server.storage.Beside;
 import app.matsuri.server.storage.Delta;
+import app.matsuri.server.storage.InWhatIf;
 import app.matsuri.server.storage.Rows;
 import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -218,8 +218,8 @@ public class History {
     /** What can be undone and done again now, in the plan or in the what-if beside it. */
     @Transactional(readOnly = true)
     public Ends ends(Stored stored) {
-        Beside beside = stored.beside();
-        return beside == null ? ends(stored.termId()) : new Ends(step(beside.undo()), step(beside.redo()));
+        InWhatIf in = stored.whatIf();
+        return in == null ? ends(stored.termId()) : new Ends(step(in.undo()), step(in.redo()));
     }
 
     private static Optional<Line> step(String sentence) {

@@ -1,7 +1,7 @@
 package app.matsuri.server.history;
 
+import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
-import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import jakarta.annotation.Nullable;

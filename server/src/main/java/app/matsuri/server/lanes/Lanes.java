@@ -1,8 +1,8 @@
 package app.matsuri.server.lanes;
 
-import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
-import app.matsuri.server.Today;
+import app.matsuri.server.change.ViewPart;
+import app.matsuri.server.clock.Today;
 import app.matsuri.server.history.History;
 import app.matsuri.server.storage.Stored;
 import java.time.LocalDate;
@@ -10,7 +10,7 @@ import org.springframework.stereotype.Component;
 
 /** Makes the lanes of a stored term. */
 @Component
-public class Lanes {
+public class Lanes implements ViewPart<LanesView> {
 
     private final History history;
     private final Today today;
@@ -22,14 +22,30 @@ public class Lanes {
 
     /** The lanes as they stand. */
     public LanesView stands(Stored stored) {
-        Schedule schedule = Schedule.of(stored.decisions());
-        return new LanesBuilder(stored.decisions(), schedule, null, today(stored))
-                .view(stored.termId(), stored.version(), history.ends(stored));
+        return part(Asked.of(stored));
     }
 
-    /** The lanes as a proposal would make them. */
-    public LanesView proposed(Stored stored, Proposal proposal) {
-        return new LanesBuilder(proposal.after(), proposal.schedule(), Schedule.of(stored.decisions()), today(stored))
+    @Override
+    public String view() {
+        return "lanes";
+    }
+
+    @Override
+    public String field() {
+        return "lanes";
+    }
+
+    @Override
+    public Class<LanesView> type() {
+        return LanesView.class;
+    }
+
+    @Override
+    public LanesView part(Asked asked) {
+        Stored stored = asked.stored();
+        Schedule before =
+                asked.proposal() == null ? null : asked.proposal().base().schedule();
+        return new LanesBuilder(asked.decisions(), asked.schedule(), before, today(stored))
                 .view(stored.termId(), stored.version(), history.ends(stored));
     }
 

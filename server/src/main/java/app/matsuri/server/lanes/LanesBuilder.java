@@ -15,7 +15,7 @@ import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.Standing;
-import app.matsuri.exchange.outline.MeetsWords;
+import app.matsuri.exchange.words.MeetsWords;
 import app.matsuri.server.history.History;
 import app.matsuri.server.lanes.LanesView.Lane;
 import app.matsuri.server.lanes.LanesView.LaneKnot;

@@ -2,8 +2,8 @@ package app.matsuri.server.outline;
 
 import app.matsuri.core.change.Find;
 import app.matsuri.core.plan.Course;
-import app.matsuri.exchange.outline.DayWords;
-import app.matsuri.server.Today;
+import app.matsuri.exchange.words.DayWords;
+import app.matsuri.server.clock.Today;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import java.util.Locale;

@@ -7,12 +7,12 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.rollover.RollBy;
 import app.matsuri.core.rollover.RolledOver;
 import app.matsuri.core.rollover.Rollover;
-import app.matsuri.exchange.RollCommand;
+import app.matsuri.exchange.command.RollCommand;
 import app.matsuri.exchange.holiday.PublicHolidays;
+import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
-import app.matsuri.server.change.ChangeGiven;
 import app.matsuri.server.change.ChangeService;
-import app.matsuri.server.colleague.Access;
+import app.matsuri.server.http.ChangeGiven;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import com.github.benmanes.caffeine.cache.Cache;
@@ -65,7 +65,7 @@ class Rollovers {
             throw problem("rollover-ends", "Choose where from and where to", "Give one term or file, and one term.");
         }
         Stored stored = form.to() == null ? null : change ? access.change(by, form.to()) : access.look(by, form.to());
-        if (stored != null && stored.beside() != null) {
+        if (stored != null && stored.whatIf() != null) {
             throw problem(
                     "rollover-what-if",
                     "Not within a what-if",

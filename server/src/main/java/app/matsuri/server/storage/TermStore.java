@@ -214,13 +214,20 @@ public class TermStore {
         return Delta.between(before.rows(), RowWriter.rows(before.termId(), after));
     }
 
+    /** What the decisions become with a delta. */
+    public static Decisions decisions(Stored before, Delta delta) {
+        return RowReader.decisions(delta.applyTo(before.rows()));
+    }
+
     /**
-     * Writes a delta on top of a version and raises it. Part of the caller's transaction.
+     * Writes a delta on top of a version and raises it. Part of the caller's transaction. The delta is of rows, so that
+     * undo needs no knowledge of changes; it stays in the history.
      *
+     * @param decisions what the delta leads to, kept as what is stored
      * @throws StaleVersion when another change came first
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public Stored write(Stored before, Delta delta) {
+    public Stored write(Stored before, Delta delta, Decisions decisions) {
         int raised = entities.createQuery("update TermRecord set version = version + 1 where id = :t and version = :v")
                 .setParameter("t", before.termId())
                 .setParameter("v", before.version())
@@ -230,7 +237,7 @@ public class TermStore {
         }
         write(delta);
         Rows rows = delta.applyTo(before.rows());
-        Stored after = new Stored(before.termId(), before.version() + 1, rows, RowReader.decisions(rows));
+        Stored after = new Stored(before.termId(), before.version() + 1, rows, decisions);
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {

@@ -2,9 +2,9 @@ package app.matsuri.server.term;
 
 import app.matsuri.core.change.NoSuch;
 import app.matsuri.exchange.plan.Fault;
+import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.Computing;
-import app.matsuri.server.colleague.Access;
 import app.matsuri.server.http.Stuck;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;

@@ -13,12 +13,11 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.WeekLoad;
 import app.matsuri.core.session.Session;
-import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.server.findings.FindingView;
 import app.matsuri.server.history.History;
 import app.matsuri.server.wall.WallView.Column;
 import app.matsuri.server.wall.WallView.Day;
-import app.matsuri.server.wall.WallView.FindingView;
 import app.matsuri.server.wall.WallView.SectionChoice;
 import app.matsuri.server.wall.WallView.SectionView;
 import app.matsuri.server.wall.WallView.Week;
@@ -207,20 +206,8 @@ public final class WallBuilder {
     private List<FindingView> findings() {
         List<FindingView> views = new ArrayList<>();
         for (Finding finding : Findings.of(schedule, today)) {
-            views.add(view(finding));
+            views.add(FindingView.of(finding));
         }
         return views;
-    }
-
-    /** A finding as it is shown. */
-    public static FindingView view(Finding finding) {
-        return new FindingView(
-                finding.code(),
-                Words.word(finding.severity()),
-                finding.about().what(),
-                finding.about().id(),
-                finding.about().course() + "/" + finding.about().section(),
-                finding.sentence(),
-                Optional.ofNullable(finding.mend()).map(ChangeJson::write).orElse(null));
     }
 }

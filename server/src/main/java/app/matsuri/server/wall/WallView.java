@@ -1,11 +1,11 @@
 package app.matsuri.server.wall;
 
+import app.matsuri.server.findings.FindingView;
 import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
-import java.util.Map;
 
 /**
  * The Wall of one section as it is drawn: every date worked out, nothing left to the browser but drawing.
@@ -342,14 +342,4 @@ public record WallView(
             @Nullable Integer minutes,
             boolean locked,
             boolean moved) {}
-
-    /** A finding, and whether something mends it. */
-    public record FindingView(
-            String code,
-            String severity,
-            String about,
-            String id,
-            String section,
-            String sentence,
-            @Nullable Map<String, Object> mend) {}
 }

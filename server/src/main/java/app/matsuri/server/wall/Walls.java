@@ -2,10 +2,10 @@ package app.matsuri.server.wall;
 
 import app.matsuri.core.change.Find;
 import app.matsuri.core.plan.Decisions;
-import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.server.Today;
+import app.matsuri.server.change.ViewPart;
+import app.matsuri.server.clock.Today;
 import app.matsuri.server.history.History;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
 
 /** Makes the Wall of a stored term. */
 @Component
-public class Walls {
+public class Walls implements ViewPart<WallView> {
 
     private final History history;
     private final Today today;
@@ -34,11 +34,32 @@ public class Walls {
                 .view(stored.termId(), stored.version(), history.ends(stored));
     }
 
-    /** The Wall of a section as a proposal would make it. */
-    public WallView proposed(Stored stored, Proposal proposal, String course, String section) {
-        SectionSchedule follows = find(proposal.schedule(), course, section);
-        return new WallBuilder(proposal.after(), proposal.schedule(), follows, today(stored), proposal)
-                .view(stored.termId(), stored.version(), history.ends(stored));
+    @Override
+    public String view() {
+        return "wall";
+    }
+
+    @Override
+    public String field() {
+        return "wall";
+    }
+
+    @Override
+    public Class<WallView> type() {
+        return WallView.class;
+    }
+
+    /** The Wall of the section that is looked at; null where it is there no longer. */
+    @Override
+    public WallView part(Asked asked) {
+        Stored stored = asked.stored();
+        Optional<SectionSchedule> follows = asked.course() == null || asked.section() == null
+                ? asked.schedule().sections().stream().findFirst()
+                : asked.schedule().section(asked.course(), asked.section());
+        return follows.map(section -> new WallBuilder(
+                                asked.decisions(), asked.schedule(), section, today(stored), asked.proposal())
+                        .view(stored.termId(), stored.version(), history.ends(stored)))
+                .orElse(null);
     }
 
     /** The Wall of the first section of a term that is not stored yet. */

@@ -10,14 +10,14 @@ import java.time.Instant;
 /** A named what-if of a term: changes beside the plan, which they follow. */
 @Entity
 @Table(name = "what_if")
-final class WhatIf {
+public final class WhatIf {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
-    Long id;
+    public Long id;
 
     long termId;
-    String name;
+    public String name;
     Instant createdAt;
 
     /** Raised by each step that is made, taken back or made again. */

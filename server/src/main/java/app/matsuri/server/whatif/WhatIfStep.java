@@ -9,7 +9,7 @@ import jakarta.persistence.Table;
 @Entity
 @Table(name = "what_if_step")
 @IdClass(WhatIfStep.Key.class)
-final class WhatIfStep {
+public final class WhatIfStep {
 
     /** What names the row. */
     record Key(long whatIfId, int position) {}
@@ -20,7 +20,7 @@ final class WhatIfStep {
     @Id
     int position;
 
-    String sentence;
+    public String sentence;
 
     /** As JSON. */
     String changed;

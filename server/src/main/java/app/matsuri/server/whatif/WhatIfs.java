@@ -8,7 +8,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.http.Problem;
-import app.matsuri.server.storage.Beside;
+import app.matsuri.server.storage.InWhatIf;
 import app.matsuri.server.storage.Stored;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
@@ -67,13 +67,13 @@ public class WhatIfs {
 
     /** The what-ifs of a term, in the order in which they were made. */
     @Transactional(readOnly = true)
-    List<WhatIf> all(long termId) {
+    public List<WhatIf> all(long termId) {
         return entities.createQuery("from WhatIf where termId = :t order by id", WhatIf.class)
                 .setParameter("t", termId)
                 .getResultList();
     }
 
-    WhatIf find(long termId, long id) {
+    public WhatIf find(long termId, long id) {
         return Optional.ofNullable(entities.find(WhatIf.class, id))
                 .filter(w -> w.termId == termId)
                 .orElseThrow(WhatIfs::none);
@@ -89,7 +89,7 @@ public class WhatIfs {
 
     /** The changes that stand, in order. */
     @Transactional(readOnly = true)
-    List<WhatIfStep> steps(WhatIf whatIf) {
+    public List<WhatIfStep> steps(WhatIf whatIf) {
         return all(whatIf).stream().filter(s -> !s.undone).toList();
     }
 
@@ -99,13 +99,13 @@ public class WhatIfs {
                 .getResultList();
     }
 
-    static Change change(WhatIfStep step) {
+    public static Change change(WhatIfStep step) {
         return ChangeJson.read(Json.read(step.changed)).change();
     }
 
     /** The term as the what-if has it: its changes on the plan as it is now, up to one that no longer can be made. */
     @Transactional(readOnly = true)
-    Stored in(Stored stands, WhatIf whatIf) {
+    public Stored in(Stored stands, WhatIf whatIf) {
         List<WhatIfStep> all = all(whatIf);
         List<WhatIfStep> steps = all.stream().filter(s -> !s.undone).toList();
         Decisions decisions = stands.decisions();
@@ -118,7 +118,7 @@ public class WhatIfs {
                 break;
             }
         }
-        Beside beside = new Beside(
+        InWhatIf in = new InWhatIf(
                 whatIf.id,
                 whatIf.name,
                 steps.isEmpty() ? null : steps.get(steps.size() - 1).sentence,
@@ -128,7 +128,7 @@ public class WhatIfs {
                         .findFirst()
                         .orElse(null),
                 broken);
-        return new Stored(stands.termId(), stands.version() + whatIf.revision, stands.rows(), decisions, beside);
+        return new Stored(stands.termId(), stands.version() + whatIf.revision, stands.rows(), decisions, in);
     }
 
     /**
@@ -137,7 +137,7 @@ public class WhatIfs {
      * @throws Problem when there are too many, or one of that name
      */
     @Transactional
-    WhatIf create(long termId, String name) {
+    public WhatIf create(long termId, String name) {
         List<WhatIf> others = all(termId);
         if (others.size() >= MOST) {
             throw refused(
@@ -169,15 +169,15 @@ public class WhatIfs {
                     "A what-if tells nobody",
                     "Students see nothing of a what-if:" + " take it over first. Nothing was stored.");
         }
-        if (as.beside().broken() != null) {
+        if (as.whatIf().broken() != null) {
             throw refused(
                     "what-if-broken",
                     "The what-if no longer follows the plan",
-                    as.beside().broken() + " Undo that step first. Nothing was stored.");
+                    as.whatIf().broken() + " Undo that step first. Nothing was stored.");
         }
         String sentence = Change.said(change, as.decisions());
         Change.make(change, as.decisions());
-        WhatIf whatIf = find(as.termId(), as.beside().id());
+        WhatIf whatIf = find(as.termId(), as.whatIf().id());
         List<WhatIfStep> all = all(whatIf);
         all.stream().filter(s -> s.undone).forEach(entities::remove);
         entities.flush();
@@ -201,7 +201,7 @@ public class WhatIfs {
     /** Takes the last change back, or makes the last one that was taken back again; null for none. */
     @Transactional
     public String step(Stored as, boolean undo) {
-        WhatIf whatIf = find(as.termId(), as.beside().id());
+        WhatIf whatIf = find(as.termId(), as.whatIf().id());
         List<WhatIfStep> steps = new ArrayList<>(
                 all(whatIf).stream().filter(s -> s.undone != undo).toList());
         if (steps.isEmpty()) {
@@ -216,7 +216,7 @@ public class WhatIfs {
 
     /** Drops the what-if with its changes. */
     @Transactional
-    void drop(WhatIf whatIf) {
+    public void drop(WhatIf whatIf) {
         all(whatIf).forEach(entities::remove);
         entities.flush();
         entities.remove(entities.find(WhatIf.class, whatIf.id));

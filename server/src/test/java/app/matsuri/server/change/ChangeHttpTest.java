@@ -6,6 +6,10 @@ import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.Browser;
 import app.matsuri.server.ServerTest;
 import app.matsuri.server.account.Accounts;
+import app.matsuri.server.storage.Stored;
+import app.matsuri.server.storage.TermStore;
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -26,6 +30,9 @@ class ChangeHttpTest {
     @Autowired
     Accounts accounts;
 
+    @Autowired
+    TermStore store;
+
     private Browser browser;
     private long term;
     private String begin;
@@ -43,8 +50,8 @@ class ChangeHttpTest {
 
     @Test
     void aProposalStoresNothingAndShowsTheWallAsItWouldBe() throws Exception {
-        Browser.Answer proposal =
-                browser.post("/api/terms/" + term + "/proposals?course=HYD%20210&section=A", ServerTest.FLOOD);
+        Browser.Answer proposal = browser.post(
+                "/api/terms/" + term + "/proposals?view=wall&course=HYD%20210&section=A", ServerTest.FLOOD);
         assertThat(proposal.status()).isEqualTo(200);
         assertThat(proposal.body().path("quiet").booleanValue()).isFalse();
         JsonNode friday = day(proposal.body().path("wall"), "2026-10-09");
@@ -55,6 +62,58 @@ class ChangeHttpTest {
                         .booleanValue())
                 .isTrue();
         assertThat(browser.plan(term)).isEqualTo(begin);
+    }
+
+    /** The answers to a change, an undo and a redo carry the view that is asked for as it would be loaded. */
+    @Test
+    void whatWasMadeCarriesTheView() throws Exception {
+        Map<String, String> views = Map.of("wall", "wall", "term", "calendar", "dates", "dates", "lanes", "lanes");
+        long version = 1;
+        for (Map.Entry<String, String> view : views.entrySet()) {
+            String at = "/api/terms/" + term;
+            String asked = "?view=" + view.getKey() + "&course=HYD%20210&section=B";
+            for (String way : List.of("changes", "undo", "redo", "undo")) {
+                String change = way.equals("changes") ? ",\"change\":" + ServerTest.FLOOD : "";
+                JsonNode made = browser.post(at + "/" + way + asked, "{\"version\":" + version + change + "}")
+                        .body();
+                String path =
+                        view.getValue().equals("wall") ? "/wall?course=HYD%20210&section=B" : "/" + view.getValue();
+                assertThat(made.path(view.getValue()))
+                        .as(view + " " + way)
+                        .isEqualTo(browser.get(at + path).body());
+                assertThat(made.size()).isEqualTo(3);
+                version = made.path("version").asLong();
+            }
+        }
+        assertThat(browser.change(term, version, ServerTest.FLOOD).body().size())
+                .as("nothing asked for, nothing carried")
+                .isEqualTo(2);
+    }
+
+    /** What a proposal worked out serves the change; the store keeps the value that it wrote, and reads it back equal. */
+    @Test
+    void whatIsKeptReadsBackEqual() throws Exception {
+        String[] changes = {
+            ServerTest.FLOOD,
+            "{\"kind\":\"shift\",\"course\":\"HYD 210\",\"section\":\"A\",\"lessons\":[\"CH4\"],\"by\":2}",
+            "{\"kind\":\"remove-lesson\",\"course\":\"HYD 210\",\"lesson\":\"CH3\"}",
+        };
+        long version = 1;
+        for (String change : changes) {
+            browser.post("/api/terms/" + term + "/proposals?view=wall", change);
+            Browser.Answer made = browser.change(term, version, change);
+            assertThat(made.status()).as(made.body().toString()).isEqualTo(200);
+            version = made.body().path("version").asLong();
+            Stored kept = store.any(term);
+            assertThat(store.everywhere().stream()
+                            .map(TermStore.Owned::stored)
+                            .filter(s -> s.termId() == term)
+                            .findFirst()
+                            .orElseThrow()
+                            .decisions())
+                    .as(change)
+                    .isEqualTo(kept.decisions());
+        }
     }
 
     private static JsonNode day(JsonNode wall, String date) {

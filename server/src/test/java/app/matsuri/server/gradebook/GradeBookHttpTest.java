@@ -44,7 +44,7 @@ class GradeBookHttpTest {
     }
 
     private JsonNode late(String change) throws Exception {
-        return browser.post("/api/terms/" + term + "/proposals?course=HYD%20210&section=A", change)
+        return browser.post("/api/terms/" + term + "/proposals?view=wall&course=HYD%20210&section=A", change)
                 .body()
                 .path("late");
     }
@@ -67,7 +67,7 @@ class GradeBookHttpTest {
         // whoever's hand it is, students who become late are never made so at once
         String moved = "{\"kind\":\"move\",\"course\":\"HYD 210\",\"section\":\"A\",\"items\":[\"set-4\"],"
                 + "\"to\":\"2026-09-29\",\"place\":\"last\"}";
-        JsonNode asked = browser.post("/api/terms/" + term + "/proposals?course=HYD%20210&section=A", moved)
+        JsonNode asked = browser.post("/api/terms/" + term + "/proposals?view=wall&course=HYD%20210&section=A", moved)
                 .body();
         assertThat(asked.path("late").get(0).path("becomes").asInt()).isPositive();
         assertThat(asked.path("quiet").booleanValue()).isFalse();

@@ -79,7 +79,7 @@ class TellingHttpTest {
     void aChangeTellsWhatItAltersUnlessItIsKeptBackAndUndoTakesItBack() throws Exception {
         String begin = browser.plan(term);
         JsonNode proposal = browser.post(
-                        "/api/terms/" + term + "/proposals?course=HYD%20210&section=A", ServerTest.FLOOD)
+                        "/api/terms/" + term + "/proposals?view=wall&course=HYD%20210&section=A", ServerTest.FLOOD)
                 .body();
         assertThat(proposal.path("altered").asInt()).isGreaterThan(10);
         long version = make(1, ServerTest.FLOOD, true);

@@ -71,7 +71,7 @@ class WhatIfHttpTest {
         assertThat(within.change(term, version, off("2026-10-23")).status()).isEqualTo(409);
         assertThat(browser.plan(term)).isEqualTo(begin);
         assertThat(within.plan(term)).contains("\"2026-10-16\"");
-        JsonNode proposal = within.post("/api/terms/" + term + "/proposals?" + HERE, off("2026-10-30"))
+        JsonNode proposal = within.post("/api/terms/" + term + "/proposals?view=wall&" + HERE, off("2026-10-30"))
                 .body();
         assertThat(proposal.path("altered").asInt())
                 .as("students see nothing of it")

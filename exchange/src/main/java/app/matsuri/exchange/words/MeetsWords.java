@@ -1,0 +1,428 @@
+package app.matsuri.exchange.words;
+
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.session.MeetingPattern;
+import app.matsuri.exchange.plan.Words;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.format.TextStyle;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/**
+ * When a class meets as a timetable prints it: "MWF 10-10:50 Weir House 2", "Mon-Fri 9-9:50", "Tue Thu 1-2:15 pm", "daily
+ * 9:00 50 min", "every second Thu 15-16:50", "days A, C 9-9:50", "first Tuesday of the month 16-17", "even weeks Thu 9-9:50",
+ * "weeks 2,4,6 Fri 14-15"; an address behind the room is the meeting link.
+ */
+public final class MeetsWords {
+
+    private static final String CLOCK = "(\\d{1,2})(?:[:.](\\d{2}))?\\s*(am|pm)?";
+    private static final Pattern TIMES = Pattern.compile(
+            "(?<!\\d)" + CLOCK + "(?:\\s*(?:-|–|to)\\s*" + CLOCK
+                    + "|\\s*[,]?\\s*(?:for\\s+)?(\\d{2,3})\\s*min(?:utes)?)",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern LONG_DAYS = Pattern.compile(DayWords.WEEKDAY, Pattern.CASE_INSENSITIVE);
+    private static final Pattern SHORT_DAYS = Pattern.compile("(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}");
+
+    private static final Pattern TWO_LETTERS = Pattern.compile("(?i)(?:mo|di|mi|do|fr|sa|so|tu|we|th|su)");
+    private static final Pattern EVERY = Pattern.compile(
+            "(?i)\\b(?:every|each)\\s+(second|other|third|fourth|\\d)(?:nd|rd|th)?\\b(?:\\s+weeks?)?|\\b(biweekly|fortnightly)\\b");
+    private static final Pattern MONTHLY = Pattern.compile("(?i)\\b(first|second|third|fourth|last)\\s+"
+            + DayWords.WEEKDAY + "(?:\\s+of\\s+(?:the|each|every)\\s+month)?");
+    private static final Pattern LETTERS =
+            Pattern.compile("(?i)\\bdays?\\s+((?:\\p{Alnum}{1,3})(?:\\s*(?:,|and|&|\\+|/)\\s*\\p{Alnum}{1,3})*)\\s*$");
+    /** Several weekdays as one word: "Mon-Fri", "M-F", "Monday to Thursday". */
+    private static final Pattern DAY_RUN =
+            Pattern.compile("(?i)\\b(?:" + DayWords.WEEKDAY + "|(mo|di|mi|do|fr|sa|so|tu|we|th|su)"
+                    + "|([MTWRF]))\\.?\\s*(?:-|–|\\bto\\b|\\bthrough\\b|\\bbis\\b)\\s*(?:" + DayWords.WEEKDAY
+                    + "|(mo|di|mi|do|fr|sa|so|tu|we|th|su)|([MTWRFS]))(?![\\p{L}\\d])\\.?");
+
+    private static final Pattern EVEN = Pattern.compile("(?i)\\b(even|odd)\\s+weeks?\\b,?");
+    private static final Pattern WEEKS =
+            Pattern.compile("(?i)\\bweeks?\\s+(\\d{1,2}(?:\\s*(?:,|and|&|\\+|-|–)\\s*\\d{1,2})*)(?!\\d|[:.]\\d)\\b,?");
+    private static final Pattern FROM =
+            Pattern.compile("(?i),?\\s*\\b(?:from|starting|beginning|since)\\s+(.+?)[,\\s]*$");
+    private static final Pattern UNTIL = Pattern.compile("(?i),?\\s*\\b(?:until|till|through)\\s+(.+?)[,\\s]*$");
+    private static final Pattern ADDRESS = Pattern.compile("(?i)\\bhttps?://\\S+");
+    private static final List<String> ORDINALS = List.of("", "first", "second", "third", "fourth");
+
+    private MeetsWords() {}
+
+    /** Several patterns, parted by semicolons or lines; empty when one of them is not understood. */
+    public static List<MeetingPattern> readAll(String text) {
+        return readAll(text, null);
+    }
+
+    /**
+     * Several patterns, parted by semicolons or lines; empty when one of them is not understood.
+     *
+     * @param days reads first and last days, and knows the term's weeks; null where neither is meant
+     */
+    public static List<MeetingPattern> readAll(String text, DayWords days) {
+        List<MeetingPattern> patterns = new ArrayList<>();
+        for (String part : text.split("[;\\n]+")) {
+            if (!part.isBlank()) {
+                List<MeetingPattern> read = one(part.strip(), days);
+                if (read.isEmpty()) {
+                    return List.of();
+                }
+                patterns.addAll(read);
+            }
+        }
+        return patterns;
+    }
+
+    /** The pattern that the words mean; empty when days or times are missing, or when it takes several. */
+    public static Optional<MeetingPattern> read(String text) {
+        List<MeetingPattern> found = one(text, null);
+        return found.size() == 1 ? Optional.of(found.get(0)) : Optional.empty();
+    }
+
+    /** What words before the times mean beside weekdays: in which weeks, from when until when. */
+    private record Stretch(String words, int every, LocalDate from, LocalDate until) {}
+
+    private static List<MeetingPattern> one(String text, DayWords days) {
+        Matcher weeks = WEEKS.matcher(text);
+        String plain = text;
+        List<Stretch> stretches = List.of();
+        if (days != null && days.first() != null && weeks.find()) {
+            plain = text.substring(0, weeks.start()) + " " + text.substring(weeks.end());
+            stretches = stretches(weeks.group(1), days.first());
+            if (stretches.isEmpty()) {
+                return List.of();
+            }
+        }
+        Matcher times = TIMES.matcher(plain);
+        if (!times.find()) {
+            return List.of();
+        }
+        String before = plain.substring(0, times.start());
+        Matcher letters = LETTERS.matcher(before);
+        boolean byLetter = letters.find() && !before.toLowerCase(Locale.ROOT).contains("weekday");
+        Optional<LocalTime[]> span = span(times);
+        if (span.isEmpty()) {
+            return List.of();
+        }
+        LocalTime start = span.get()[0];
+        int minutes = times.group(7) != null
+                ? DayWords.number(times.group(7))
+                : (int) Duration.between(start, span.get()[1]).toMinutes();
+        if (minutes < 1) {
+            return List.of();
+        }
+        String behind = plain.substring(times.end());
+        Optional<Stretch> said = stretch(before, behind, days);
+        if (said.isEmpty()) {
+            return List.of();
+        }
+        String link = "";
+        String place = said.get().words();
+        Matcher address = ADDRESS.matcher(place);
+        if (address.find()) {
+            link = address.group();
+            place = place.substring(0, address.start()) + place.substring(address.end());
+        }
+        place = place.replaceFirst("^[\\s,;:@]*(?:in\\s+)?", "").replaceFirst("[\\s,;]+$", "");
+        List<String> on = byLetter
+                ? Stream.of(letters.group(1).split("(?i)\\s*(?:,|\\band\\b|&|\\+|/)\\s*"))
+                        .map(letter -> letter.toUpperCase(Locale.ROOT))
+                        .toList()
+                : List.of();
+        List<MeetingPattern> patterns = new ArrayList<>();
+        String bare = FROM.matcher(
+                        UNTIL.matcher(EVEN.matcher(before).replaceAll(" ")).replaceAll(""))
+                .replaceAll("");
+        for (Stretch stretch : stretches.isEmpty() ? List.of(said.get()) : stretches) {
+            String rule = byLetter ? null : rule(bare, stretch.every());
+            if (!byLetter && rule == null) {
+                return List.of();
+            }
+            patterns.add(new MeetingPattern(
+                    rule, on, start, minutes, place, link, stretch.from(), stretch.until(), Extra.NONE));
+        }
+        return patterns;
+    }
+
+    /** Since when, until when and in which weeks, and what is left of the words behind the times; empty where unclear. */
+    private static Optional<Stretch> stretch(String before, String behind, DayWords days) {
+        LocalDate from = null;
+        LocalDate until = null;
+        String rest = behind;
+        int every = 1;
+        if (days == null) {
+            return Optional.of(new Stretch(rest, every, null, null));
+        }
+        for (String words : List.of(behind, before)) {
+            String left = words;
+            Matcher to = UNTIL.matcher(left);
+            if (to.find()) {
+                Optional<LocalDate> day = days.read(to.group(1));
+                if (day.isEmpty()) {
+                    return Optional.empty();
+                }
+                until = day.get();
+                left = left.substring(0, to.start());
+            }
+            Matcher since = FROM.matcher(left);
+            if (since.find()) {
+                Optional<LocalDate> day = days.read(since.group(1));
+                if (day.isEmpty()) {
+                    return Optional.empty();
+                }
+                from = day.get();
+                left = left.substring(0, since.start());
+            }
+            Matcher even = EVEN.matcher(left);
+            if (even.find()) {
+                if (days.first() == null) {
+                    return Optional.empty();
+                }
+                every = 2;
+                from = weekOf(days.first(), even.group(1).equalsIgnoreCase("even") ? 2 : 1);
+                left = left.substring(0, even.start()) + " " + left.substring(even.end());
+            }
+            rest = words == behind ? left : rest;
+        }
+        return Optional.of(new Stretch(rest, every, from, until));
+    }
+
+    /** Runs of weeks of the term that are evenly apart: "2,4,6,8" is one, "1,2,5" are two. */
+    private static List<Stretch> stretches(String given, LocalDate first) {
+        TreeSet<Integer> weeks = new TreeSet<>();
+        for (String part : given.split("(?i)\\s*(?:,|\\band\\b|&|\\+)\\s*")) {
+            String[] run = part.strip().split("\\s*[-–]\\s*");
+            int last = DayWords.number(run[run.length - 1]);
+            for (int n = DayWords.number(run[0]); n <= last; n++) {
+                weeks.add(n);
+            }
+        }
+        List<Integer> left = new ArrayList<>(weeks);
+        List<Stretch> found = new ArrayList<>();
+        while (!left.isEmpty() && left.get(0) > 0) {
+            int step = left.size() > 1 ? left.get(1) - left.get(0) : 1;
+            int n = 1;
+            while (n < left.size() && left.get(n) - left.get(n - 1) == step) {
+                n++;
+            }
+            LocalDate from = weekOf(first, left.get(0));
+            found.add(new Stretch("", step, from, weekOf(first, left.get(n - 1)).plusDays(6)));
+            left.subList(0, n).clear();
+        }
+        return left.isEmpty() ? found : List.of();
+    }
+
+    /** The first day of a week of the term, in Monday weeks; of the first week the term's first day. */
+    private static LocalDate weekOf(LocalDate first, int week) {
+        LocalDate monday = first.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        return week == 1 ? first : monday.plusWeeks(week - 1L);
+    }
+
+    /** The recurrence that the words before the times mean; null when they mean none. */
+    /** The recurrence that the words mean; null where a word of them is neither a weekday nor says how often. */
+    static String only(String words) {
+        String known = DAY_RUN.matcher(words).replaceAll(" ");
+        known = MONTHLY.matcher(known).replaceAll(" ");
+        known = EVERY.matcher(known).replaceAll(" ");
+        known = LONG_DAYS.matcher(known).replaceAll(" ");
+        known = known.replaceAll("(?i)\\b(?:every|each|on|and|weeks?|und|et|y|the)\\b|[,&+/\\s]+", " ");
+        boolean letters = known.strip().matches("(?:(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}\\s*)*");
+        return letters
+                ? rule(words.replaceFirst("^(?i:every|each)\\s+(?=(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}\\b)", ""), 1)
+                : null;
+    }
+
+    private static String rule(String before, int weeks) {
+        Matcher monthly = MONTHLY.matcher(before);
+        if (monthly.find()
+                && (before.toLowerCase(Locale.ROOT).contains("month")
+                        || !EVERY.matcher(before).find())) {
+            int nth = ORDINALS.indexOf(monthly.group(1).toLowerCase(Locale.ROOT));
+            return "FREQ=MONTHLY;BYDAY=" + nth + Words.weekday(DayWords.weekday(monthly.group(2)));
+        }
+        Matcher every = EVERY.matcher(before);
+        int interval = weeks;
+        String rest = before;
+        if (every.find()) {
+            String n = every.group(1) == null ? "second" : every.group(1).toLowerCase(Locale.ROOT);
+            interval = n.equals("other") ? 2 : n.matches("\\d") ? DayWords.number(n) : ORDINALS.indexOf(n);
+            rest = before.substring(0, every.start()) + " " + before.substring(every.end());
+        }
+        Set<DayOfWeek> days = days(rest);
+        if (days.isEmpty() || interval < 1) {
+            return null;
+        }
+        return "FREQ=WEEKLY;" + (interval > 1 ? "INTERVAL=" + interval + ";" : "") + "BYDAY="
+                + String.join(",", days.stream().map(Words::weekday).toList());
+    }
+
+    private static Set<DayOfWeek> days(String text) {
+        Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
+        String lower = text.toLowerCase(Locale.ROOT);
+        if (lower.matches(".*\\b(daily|every weekday|each weekday|weekdays|every day)\\b.*")) {
+            return EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.FRIDAY);
+        }
+        Matcher run = DAY_RUN.matcher(text);
+        while (run.find()) {
+            DayOfWeek from = day(run.group(1), run.group(2), run.group(3));
+            DayOfWeek to = day(run.group(4), run.group(5), run.group(6));
+            for (DayOfWeek d = from; d != to; d = d.plus(1)) {
+                days.add(d);
+            }
+            days.add(to);
+        }
+        String others = run.reset().replaceAll(" ");
+        if (!days.isEmpty() && others.isBlank()) {
+            return days;
+        }
+        Matcher named = LONG_DAYS.matcher(others);
+        while (named.find()) {
+            days.add(DayWords.weekday(named.group(1)));
+        }
+        if (!days.isEmpty()) {
+            return days;
+        }
+        List<String> words = List.of(others.strip().split("[\\s,/]+"));
+        if (words.stream().allMatch(word -> TWO_LETTERS.matcher(word).matches())) {
+            words.forEach(word -> days.add(twoLetters(word.toLowerCase(Locale.ROOT))));
+            return days;
+        }
+        for (String word : words) {
+            if (SHORT_DAYS.matcher(word).matches()) {
+                letters(word, days);
+            }
+        }
+        return days;
+    }
+
+    /** The weekday by its name, by two letters or by one. */
+    private static DayOfWeek day(String name, String two, String one) {
+        if (name != null) {
+            return DayWords.weekday(name);
+        }
+        if (two != null) {
+            return twoLetters(two.toLowerCase(Locale.ROOT));
+        }
+        Set<DayOfWeek> letter = EnumSet.noneOf(DayOfWeek.class);
+        letters(one.toUpperCase(Locale.ROOT), letter);
+        return letter.iterator().next();
+    }
+
+    private static DayOfWeek twoLetters(String word) {
+        return switch (word) {
+            case "mo" -> DayOfWeek.MONDAY;
+            case "di", "tu" -> DayOfWeek.TUESDAY;
+            case "mi", "we" -> DayOfWeek.WEDNESDAY;
+            case "do", "th" -> DayOfWeek.THURSDAY;
+            case "fr" -> DayOfWeek.FRIDAY;
+            case "sa" -> DayOfWeek.SATURDAY;
+            default -> DayOfWeek.SUNDAY;
+        };
+    }
+
+    private static void letters(String word, Set<DayOfWeek> days) {
+        Matcher letter = Pattern.compile("Tu|Th|Sa|Su|M|T|W|R|F|S|U").matcher(word);
+        while (letter.find()) {
+            days.add(
+                    switch (letter.group()) {
+                        case "M" -> DayOfWeek.MONDAY;
+                        case "T", "Tu" -> DayOfWeek.TUESDAY;
+                        case "W" -> DayOfWeek.WEDNESDAY;
+                        case "Th", "R" -> DayOfWeek.THURSDAY;
+                        case "F" -> DayOfWeek.FRIDAY;
+                        case "S", "Sa" -> DayOfWeek.SATURDAY;
+                        default -> DayOfWeek.SUNDAY;
+                    });
+        }
+    }
+
+    /** Start and end; a missing am or pm is taken from the other, and 1 to 6 o'clock without either is afternoon. */
+    private static Optional<LocalTime[]> span(Matcher m) {
+        int from = DayWords.number(m.group(1));
+        int fromMinute = m.group(2) == null ? 0 : DayWords.number(m.group(2));
+        if (m.group(4) == null) {
+            return clock(from, fromMinute, m.group(3)).map(t -> new LocalTime[] {t, t});
+        }
+        int to = DayWords.number(m.group(4));
+        int toMinute = m.group(5) == null ? 0 : DayWords.number(m.group(5));
+        String toHalf = m.group(6) == null ? m.group(3) : m.group(6);
+        Optional<LocalTime> end = clock(to, toMinute, toHalf);
+        Optional<LocalTime> start = clock(from, fromMinute, m.group(3) == null ? toHalf : m.group(3));
+        if (start.isPresent() && end.isPresent() && start.get().isAfter(end.get())) {
+            start = clock(from, fromMinute, "am");
+        }
+        if (start.isEmpty() || end.isEmpty() || !start.get().isBefore(end.get())) {
+            return Optional.empty();
+        }
+        return Optional.of(new LocalTime[] {start.get(), end.get()});
+    }
+
+    private static Optional<LocalTime> clock(int hour, int minute, String half) {
+        if (hour > 23 || minute > 59) {
+            return Optional.empty();
+        }
+        if (half == null) {
+            return Optional.of(LocalTime.of(hour >= 1 && hour <= 6 ? hour + 12 : hour, minute));
+        }
+        return Optional.of(LocalTime.of(hour % 12 + (half.equalsIgnoreCase("pm") ? 12 : 0), minute));
+    }
+
+    /** When a pattern meets, in words. */
+    public static String say(MeetingPattern pattern) {
+        return days(pattern) + ", " + Say.time(pattern.start()) + " to "
+                + Say.time(pattern.start().plusMinutes(pattern.minutes())) + ", "
+                + pattern.minutes() + " minutes" + (pattern.place().isEmpty() ? "" : ", " + pattern.place())
+                + (pattern.link().isEmpty() ? "" : ", " + pattern.link());
+    }
+
+    /** The days of a pattern in words: "Mon, Wed, Fri", "every 2 weeks Thu", "day A, C", "first Tue of the month". */
+    public static String days(MeetingPattern pattern) {
+        String letters = pattern.letters().isEmpty() ? "" : "day " + String.join(", ", pattern.letters());
+        if (pattern.rule() == null) {
+            return letters;
+        }
+        String rule = pattern.rule().toUpperCase(Locale.ROOT);
+        String byDay = part(rule, "BYDAY");
+        String interval = part(rule, "INTERVAL");
+        boolean plain = rule.matches("FREQ=(WEEKLY|MONTHLY);(INTERVAL=\\d+;)?BYDAY=[-0-9A-Z,]+(;WKST=[A-Z]{2})?");
+        if (!plain) {
+            return rule + (letters.isEmpty() ? "" : ", " + letters);
+        }
+        String every = interval.isEmpty() || interval.equals("1") ? "" : "every " + interval + " weeks ";
+        String said = String.join(
+                ", ", Stream.of(byDay.split(",")).map(MeetsWords::nthDay).toList());
+        return every
+                + said
+                + (rule.startsWith("FREQ=MONTHLY") ? " of the month" : "")
+                + (pattern.from() == null ? "" : " from " + Say.day(pattern.from()))
+                + (pattern.until() == null ? "" : " until " + Say.day(pattern.until()))
+                + (letters.isEmpty() ? "" : ", " + letters);
+    }
+
+    private static String part(String rule, String name) {
+        Matcher m = Pattern.compile("(?:^|;)" + name + "=([^;]+)").matcher(rule);
+        return m.find() ? m.group(1) : "";
+    }
+
+    private static String nthDay(String word) {
+        String day = Words.weekday(word.substring(word.length() - 2)).getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
+        String n = word.substring(0, word.length() - 2).replace("+", "");
+        return switch (n) {
+            case "" -> day;
+            case "-1" -> "last " + day;
+            case "1", "2", "3", "4" -> ORDINALS.get(DayWords.number(n)) + " " + day;
+            default -> n + ". " + day;
+        };
+    }
+}

@@ -1,0 +1,31 @@
+package app.matsuri.server.findings;
+
+import app.matsuri.core.findings.Finding;
+import app.matsuri.exchange.change.ChangeJson;
+import app.matsuri.exchange.plan.Words;
+import jakarta.annotation.Nullable;
+import java.util.Map;
+import java.util.Optional;
+
+/** A finding, and whether something mends it. */
+public record FindingView(
+        String code,
+        String severity,
+        String about,
+        String id,
+        String section,
+        String sentence,
+        @Nullable Map<String, Object> mend) {
+
+    /** A finding as it is shown. */
+    public static FindingView of(Finding finding) {
+        return new FindingView(
+                finding.code(),
+                Words.word(finding.severity()),
+                finding.about().what(),
+                finding.about().id(),
+                finding.about().course() + "/" + finding.about().section(),
+                finding.sentence(),
+                Optional.ofNullable(finding.mend()).map(ChangeJson::write).orElse(null));
+    }
+}
