@@ -28,7 +28,7 @@ class ArchitectureTest {
             .layer("schedule")
             .definedBy("app.matsuri.core.schedule")
             .layer("change")
-            .definedBy("app.matsuri.core.change")
+            .definedBy("app.matsuri.core.change..")
             .layer("findings")
             .definedBy("app.matsuri.core.findings")
             .layer("proposal")

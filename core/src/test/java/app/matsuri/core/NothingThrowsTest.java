@@ -3,12 +3,12 @@ package app.matsuri.core;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.calendar.Closure;
-import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.HoldEmpty;
-import app.matsuri.core.change.RecordTaught;
 import app.matsuri.core.change.Refused;
-import app.matsuri.core.change.Shift;
+import app.matsuri.core.change.calendar.AddClosure;
+import app.matsuri.core.change.dates.Shift;
+import app.matsuri.core.change.pace.HoldEmpty;
+import app.matsuri.core.change.pace.RecordTaught;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.lookback.LookBack;

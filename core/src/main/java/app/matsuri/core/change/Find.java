@@ -39,47 +39,47 @@ public final class Find {
         return course(in, course).section(code).orElseThrow(() -> NoSuch.in(course, "section", code));
     }
 
-    static Unit unit(Decisions in, String course, String id) {
+    public static Unit unit(Decisions in, String course, String id) {
         return course(in, course).unit(id).orElseThrow(() -> NoSuch.in(course, "unit", id));
     }
 
-    static Lesson lesson(Decisions in, String course, String id) {
+    public static Lesson lesson(Decisions in, String course, String id) {
         return course(in, course).lesson(id).orElseThrow(() -> NoSuch.in(course, "lesson", id));
     }
 
-    static Item item(Decisions in, String course, String id) {
+    public static Item item(Decisions in, String course, String id) {
         return course(in, course).item(id).orElseThrow(() -> NoSuch.in(course, "item", id));
     }
 
-    static Notice notice(Decisions in, String course, String id) {
+    public static Notice notice(Decisions in, String course, String id) {
         return course(in, course).notice(id).orElseThrow(() -> NoSuch.in(course, "notice", id));
     }
 
-    static Rhythm rhythm(Decisions in, String course, String id) {
+    public static Rhythm rhythm(Decisions in, String course, String id) {
         return course(in, course).rhythm(id).orElseThrow(() -> NoSuch.in(course, "rhythm", id));
     }
 
     /** A notice as what a hand moves: notices and work may have the same id. */
-    static Hand hand(String course, String notice) {
+    public static Hand hand(String course, String notice) {
         return new Hand(course, Hand.notice(notice));
     }
 
     /** The title of work, or of a notice among work. */
-    static String title(Decisions in, String course, String id) {
+    public static String title(Decisions in, String course, String id) {
         return NoticeAsItem.find(course(in, course), id)
                 .map(Notice::title)
                 .orElseGet(() -> item(in, course, id).title());
     }
 
     /** Work, or a notice among work, as what a hand moves. */
-    static Hand dated(Decisions in, String course, String id) {
+    public static Hand dated(Decisions in, String course, String id) {
         return NoticeAsItem.find(course(in, course), id)
                 .map(notice -> hand(course, notice.id()))
                 .orElseGet(() -> new Hand(course, id));
     }
 
     /** What follows for the section, or for the course's first one where none is named. */
-    static SectionSchedule follows(Decisions in, String course, String section) {
+    public static SectionSchedule follows(Decisions in, String course, String section) {
         Course found = course(in, course);
         if (section != null) {
             section(in, course, section);
@@ -91,7 +91,7 @@ public final class Find {
     }
 
     /** ", section A" or "" for the whole plan. */
-    static String in(String course, String section) {
+    public static String in(String course, String section) {
         return section == null ? " in every section of " + course : " in " + course + " " + section;
     }
 }

@@ -34,7 +34,7 @@ import java.util.Set;
  * Lessons, units and work that go out of a course: nothing that stays names them any more, but for what students were told. A date
  * that hung on them is fixed where it stood.
  */
-final class Gone {
+public final class Gone {
 
     private final Set<String> lessons;
     private final Set<String> units;
@@ -43,7 +43,7 @@ final class Gone {
     private final Set<String> fixed = new LinkedHashSet<>();
 
     /** @param before what stood, with what goes still in it */
-    Gone(Decisions before, String course, Set<String> lessons, Set<String> units, Set<String> items) {
+    public Gone(Decisions before, String course, Set<String> lessons, Set<String> units, Set<String> items) {
         this.lessons = lessons;
         this.units = units;
         this.items = items;
@@ -53,7 +53,7 @@ final class Gone {
     }
 
     /** The course, out of which they went already, with nothing that names them; {@code notes} takes what was fixed. */
-    Course from(Course in, List<String> notes) {
+    public Course from(Course in, List<String> notes) {
         Course out = in;
         for (Unit unit : in.units()) {
             out = unit(out, unit);
@@ -264,12 +264,12 @@ final class Gone {
     }
 
     /** Ids of a unit's lessons. */
-    static Set<String> lessons(Unit unit) {
+    public static Set<String> lessons(Unit unit) {
         return Set.copyOf(unit.lessons().stream().map(Lesson::id).toList());
     }
 
     /** Ids of a unit's work. */
-    static Set<String> items(Unit unit) {
+    public static Set<String> items(Unit unit) {
         return Set.copyOf(unit.items().stream().map(Item::id).toList());
     }
 }

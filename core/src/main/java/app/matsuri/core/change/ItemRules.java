@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** Writes rules for an item's dates where they belong: into the item, or into the dates that sections have of their own. */
-final class ItemRules {
+public final class ItemRules {
 
     private ItemRules() {}
 
@@ -23,7 +23,7 @@ final class ItemRules {
      * @param sections codes of the sections that are meant; none, or all that the item is for, for the plan
      * @param rules the dates that change; an empty rule takes the date away
      */
-    static Course put(Course in, Item item, Collection<String> sections, Map<Which, Optional<DateRule>> rules) {
+    public static Course put(Course in, Item item, Collection<String> sections, Map<Which, Optional<DateRule>> rules) {
         List<Section> all = in.sections().stream()
                 .filter(s -> item.details().concerns(s.code()))
                 .toList();
@@ -57,7 +57,7 @@ final class ItemRules {
     }
 
     /** The sections whose own dates are meant when a date is changed in one of them: that one if it has its own. */
-    static List<String> standing(Section section, String item, Which which) {
+    public static List<String> standing(Section section, String item, Which which) {
         return section.adjustment(item)
                         .map(Adjustment::dates)
                         .filter(d -> d.containsKey(which))

@@ -10,12 +10,12 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Puts lessons in another place in the order of a plan. */
-final class Order {
+public final class Order {
 
     private Order() {}
 
     /** What comes into another unit, in a sentence each. */
-    static List<String> leaving(Course was, Course is) {
+    public static List<String> leaving(Course was, Course is) {
         List<String> sentences = new ArrayList<>();
         for (Lesson lesson : is.lessons()) {
             Unit from = was.unitOfLesson(lesson.id()).orElseThrow();
@@ -36,7 +36,7 @@ final class Order {
      * @param before id of a lesson that is not among them; null for the end of the plan
      * @param keepUnit they stay in the unit of the first of them: at its end where the other one lies behind it, else at its beginning
      */
-    static Course before(Course course, List<Lesson> lessons, String before, boolean keepUnit) {
+    public static Course before(Course course, List<Lesson> lessons, String before, boolean keepUnit) {
         Set<String> ids = lessons.stream().map(Lesson::id).collect(Collectors.toSet());
         String home = course.unitOfLesson(lessons.get(0).id()).orElseThrow().id();
         List<Unit> units = new ArrayList<>();

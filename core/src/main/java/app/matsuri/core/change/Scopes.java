@@ -6,12 +6,12 @@ import java.util.Collection;
 import java.util.List;
 
 /** Whom days off and shared notices concern, after a course or a section got another code. */
-final class Scopes {
+public final class Scopes {
 
     private Scopes() {}
 
     /** The closure with the code replaced in its scope, in the codes of its sections too. */
-    static Closure renamed(Closure closure, String old, String now) {
+    public static Closure renamed(Closure closure, String old, String now) {
         if (closure.only() == null || old.equals(now)) {
             return closure;
         }
@@ -31,7 +31,7 @@ final class Scopes {
     }
 
     /** The courses with the code replaced in what they share, in the codes of its sections too. */
-    static List<Course> renamed(List<Course> courses, String old, String now) {
+    public static List<Course> renamed(List<Course> courses, String old, String now) {
         if (old.equals(now)) {
             return courses;
         }

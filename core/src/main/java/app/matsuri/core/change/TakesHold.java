@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** Where repairs take hold of a section: at which of its classes. */
-final class TakesHold {
+public final class TakesHold {
 
     private TakesHold() {}
 
@@ -22,7 +22,8 @@ final class TakesHold {
     }
 
     /** At a class. */
-    static Optional<LocalDateTime> session(SectionSchedule in, String course, String section, LocalDateTime name) {
+    public static Optional<LocalDateTime> session(
+            SectionSchedule in, String course, String section, LocalDateTime name) {
         return !concerns(in, course, section) || in.sessions().indexOf(name).isEmpty()
                 ? Optional.empty()
                 : Optional.of(in.sessions()
@@ -31,7 +32,7 @@ final class TakesHold {
     }
 
     /** Lessons that are put elsewhere, and the one before which they go: where none is said, the first of the unit behind theirs. */
-    static List<String> movedBefore(SectionSchedule in, List<String> lessons, String unit, String before) {
+    public static List<String> movedBefore(SectionSchedule in, List<String> lessons, String unit, String before) {
         List<String> touched = new ArrayList<>(lessons);
         boolean behind = false;
         for (Unit each : in.course().units()) {
@@ -48,7 +49,7 @@ final class TakesHold {
     }
 
     /** The lessons of units; either may be null, or not in the plan. */
-    static List<String> inUnits(SectionSchedule in, String unit, String other) {
+    public static List<String> inUnits(SectionSchedule in, String unit, String other) {
         return in.course().units().stream()
                 .filter(u -> u.id().equals(unit) || u.id().equals(other))
                 .flatMap(u -> u.lessons().stream())
@@ -63,7 +64,7 @@ final class TakesHold {
      * @param section null for every section of the course
      * @param day null for none
      */
-    static Optional<LocalDateTime> lessons(
+    public static Optional<LocalDateTime> lessons(
             SectionSchedule in, String course, String section, Collection<String> lessons, LocalDate day) {
         if (!concerns(in, course, section)) {
             return Optional.empty();

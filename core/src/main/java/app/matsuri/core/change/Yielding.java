@@ -18,10 +18,10 @@ import java.util.Map;
 import java.util.Objects;
 
 /** What a rhythm yields, by id, and how that takes the place of what it yielded before. */
-record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
+public record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
 
     /** What the rhythm yields, so many times; nothing where there is no rhythm. */
-    static Yielding of(Rhythm rhythm) {
+    public static Yielding of(Rhythm rhythm) {
         Map<String, Item> items = new LinkedHashMap<>();
         Map<String, Notice> reminders = new LinkedHashMap<>();
         for (int n = 1; rhythm != null && n <= rhythm.comes(); n++) {
@@ -40,7 +40,7 @@ record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
      * @param unit where new items go; null where there are none
      * @param notes takes a sentence about what was left as it is
      */
-    Course inPlaceOf(Yielding was, Course in, String unit, List<String> notes) {
+    public Course inPlaceOf(Yielding was, Course in, String unit, List<String> notes) {
         Map<String, Item> coming = new LinkedHashMap<>(items);
         List<String> kept = new ArrayList<>();
         List<Unit> units = in.units().stream()

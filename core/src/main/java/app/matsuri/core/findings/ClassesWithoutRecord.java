@@ -1,7 +1,7 @@
 package app.matsuri.core.findings;
 
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.change.RecordHeld;
+import app.matsuri.core.change.pace.RecordHeld;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDate;

@@ -1,7 +1,7 @@
 package app.matsuri.core.findings;
 
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.change.PutItem;
+import app.matsuri.core.change.plan.PutItem;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;

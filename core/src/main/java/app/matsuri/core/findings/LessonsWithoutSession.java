@@ -2,7 +2,7 @@ package app.matsuri.core.findings;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.LeaveOut;
+import app.matsuri.core.change.pace.LeaveOut;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Lesson;

@@ -2,8 +2,8 @@ package app.matsuri.core.findings;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.Pin;
-import app.matsuri.core.change.PutDates;
+import app.matsuri.core.change.dates.PutDates;
+import app.matsuri.core.change.pace.Pin;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;

@@ -2,7 +2,7 @@ package app.matsuri.core.proposal;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.HeldAsPlanned;
+import app.matsuri.core.change.pace.HeldAsPlanned;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Decisions;

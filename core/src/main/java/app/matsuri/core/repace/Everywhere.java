@@ -1,11 +1,11 @@
 package app.matsuri.core.repace;
 
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.Join;
-import app.matsuri.core.change.LeaveOut;
 import app.matsuri.core.change.Refused;
-import app.matsuri.core.change.SetLength;
 import app.matsuri.core.change.Together;
+import app.matsuri.core.change.pace.Join;
+import app.matsuri.core.change.pace.LeaveOut;
+import app.matsuri.core.change.pace.SetLength;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;

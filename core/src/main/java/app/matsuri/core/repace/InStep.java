@@ -2,10 +2,10 @@ package app.matsuri.core.repace;
 
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.HoldEmpty;
-import app.matsuri.core.change.Join;
-import app.matsuri.core.change.LeaveOut;
 import app.matsuri.core.change.Together;
+import app.matsuri.core.change.pace.HoldEmpty;
+import app.matsuri.core.change.pace.Join;
+import app.matsuri.core.change.pace.LeaveOut;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;

@@ -2,7 +2,7 @@ package app.matsuri.core.repace;
 
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Find;
-import app.matsuri.core.change.HeldAsPlanned;
+import app.matsuri.core.change.pace.HeldAsPlanned;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;

@@ -1,15 +1,15 @@
 package app.matsuri.core.repace;
 
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.change.BeginMidWeek;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.HoldEmpty;
-import app.matsuri.core.change.Join;
-import app.matsuri.core.change.LeaveOut;
-import app.matsuri.core.change.Pin;
-import app.matsuri.core.change.RecordTaught;
-import app.matsuri.core.change.SetGap;
-import app.matsuri.core.change.SetLength;
+import app.matsuri.core.change.pace.BeginMidWeek;
+import app.matsuri.core.change.pace.HoldEmpty;
+import app.matsuri.core.change.pace.Join;
+import app.matsuri.core.change.pace.LeaveOut;
+import app.matsuri.core.change.pace.Pin;
+import app.matsuri.core.change.pace.RecordTaught;
+import app.matsuri.core.change.pace.SetGap;
+import app.matsuri.core.change.pace.SetLength;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Lesson;

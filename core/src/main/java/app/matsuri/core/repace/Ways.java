@@ -1,7 +1,7 @@
 package app.matsuri.core.repace;
 
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.change.LeaveOut;
+import app.matsuri.core.change.pace.LeaveOut;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.With;

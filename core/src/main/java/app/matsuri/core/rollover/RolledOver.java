@@ -2,7 +2,7 @@ package app.matsuri.core.rollover;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.WholeWeeks;
-import app.matsuri.core.change.BringCourses;
+import app.matsuri.core.change.plan.BringCourses;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.rollover.Rolled.State;
 import app.matsuri.core.schedule.Schedule;

@@ -1,7 +1,7 @@
 package app.matsuri.core.rollover;
 
-import app.matsuri.core.change.BringCourses;
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.plan.BringCourses;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;

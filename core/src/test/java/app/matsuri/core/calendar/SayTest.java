@@ -7,9 +7,9 @@ import static app.matsuri.core.Plans.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Refused;
+import app.matsuri.core.change.calendar.AddClosure;
 import app.matsuri.core.plan.Decisions;
 import java.time.LocalTime;
 import org.junit.jupiter.api.AfterEach;

@@ -8,6 +8,11 @@ import static app.matsuri.core.Plans.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.matsuri.core.change.dates.DateUnit;
+import app.matsuri.core.change.dates.OrderDay;
+import app.matsuri.core.change.pace.RecordTaught;
+import app.matsuri.core.change.plan.ArrangeLessons;
+import app.matsuri.core.change.plan.ArrangeUnit;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;

@@ -7,6 +7,9 @@ import static app.matsuri.core.Plans.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.matsuri.core.change.dates.Move;
+import app.matsuri.core.change.pace.Pin;
+import app.matsuri.core.change.plan.PutLesson;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;

@@ -7,6 +7,8 @@ import static app.matsuri.core.Plans.sectionA;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.RandomPlans;
+import app.matsuri.core.change.plan.RemoveLesson;
+import app.matsuri.core.change.plan.RemoveUnit;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;

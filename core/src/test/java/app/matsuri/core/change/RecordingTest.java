@@ -9,6 +9,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.RandomPlans;
+import app.matsuri.core.change.pace.RecordHeld;
+import app.matsuri.core.change.pace.RecordTaught;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;

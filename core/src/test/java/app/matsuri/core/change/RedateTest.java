@@ -9,7 +9,15 @@ import static app.matsuri.core.Plans.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.matsuri.core.change.Redate.How;
+import app.matsuri.core.change.dates.Move;
+import app.matsuri.core.change.dates.PutAdjustment;
+import app.matsuri.core.change.dates.PutDates;
+import app.matsuri.core.change.dates.Redate;
+import app.matsuri.core.change.dates.Redate.How;
+import app.matsuri.core.change.plan.ArrangeItems;
+import app.matsuri.core.change.plan.RemoveItem;
+import app.matsuri.core.change.section.PutSection;
+import app.matsuri.core.change.section.RemoveSection;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;

@@ -9,6 +9,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.change.notice.PutRhythm;
+import app.matsuri.core.change.notice.RemoveRhythm;
+import app.matsuri.core.change.plan.PutItem;
+import app.matsuri.core.change.plan.RemoveItem;
+import app.matsuri.core.change.section.PutSection;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;

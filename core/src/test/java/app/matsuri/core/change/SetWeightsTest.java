@@ -6,6 +6,7 @@ import static app.matsuri.core.Plans.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.matsuri.core.change.plan.SetWeights;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Weights;
 import app.matsuri.core.plan.Weights.Cost;

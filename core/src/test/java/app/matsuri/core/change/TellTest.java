@@ -10,6 +10,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.change.calendar.AddClosure;
+import app.matsuri.core.change.dates.Shift;
+import app.matsuri.core.change.notice.PutNotice;
+import app.matsuri.core.change.pace.Pin;
+import app.matsuri.core.change.pace.SetLength;
+import app.matsuri.core.change.plan.RemoveItem;
+import app.matsuri.core.change.section.Tell;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Anchor;

@@ -8,9 +8,9 @@ import static app.matsuri.core.Plans.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.calendar.Closure;
-import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.RemoveItem;
+import app.matsuri.core.change.calendar.AddClosure;
+import app.matsuri.core.change.plan.RemoveItem;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;

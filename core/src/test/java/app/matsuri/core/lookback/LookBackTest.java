@@ -5,7 +5,7 @@ import static app.matsuri.core.Plans.day;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.Plans;
-import app.matsuri.core.change.RememberPace;
+import app.matsuri.core.change.plan.RememberPace;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;

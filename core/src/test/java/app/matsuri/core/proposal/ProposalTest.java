@@ -8,10 +8,10 @@ import static app.matsuri.core.Plans.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.calendar.Closure;
-import app.matsuri.core.change.AddClosure;
-import app.matsuri.core.change.Move;
-import app.matsuri.core.change.Pin;
-import app.matsuri.core.change.PutLesson;
+import app.matsuri.core.change.calendar.AddClosure;
+import app.matsuri.core.change.dates.Move;
+import app.matsuri.core.change.pace.Pin;
+import app.matsuri.core.change.plan.PutLesson;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;

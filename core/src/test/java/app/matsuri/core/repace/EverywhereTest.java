@@ -8,10 +8,10 @@ import static app.matsuri.core.Plans.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.HoldEmpty;
-import app.matsuri.core.change.LeaveOut;
-import app.matsuri.core.change.RecordTaught;
-import app.matsuri.core.change.SetLength;
+import app.matsuri.core.change.pace.HoldEmpty;
+import app.matsuri.core.change.pace.LeaveOut;
+import app.matsuri.core.change.pace.RecordTaught;
+import app.matsuri.core.change.pace.SetLength;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;

@@ -9,9 +9,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Extra;
-import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.RecordTaught;
+import app.matsuri.core.change.calendar.AddClosure;
+import app.matsuri.core.change.pace.RecordTaught;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;

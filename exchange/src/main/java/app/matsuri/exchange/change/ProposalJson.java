@@ -1,6 +1,6 @@
 package app.matsuri.exchange.change;
 
-import app.matsuri.core.change.HeldAsPlanned;
+import app.matsuri.core.change.pace.HeldAsPlanned;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;

@@ -1,7 +1,7 @@
 package app.matsuri.exchange.change;
 
-import app.matsuri.core.change.PutDates;
-import app.matsuri.core.change.Redate.How;
+import app.matsuri.core.change.dates.PutDates;
+import app.matsuri.core.change.dates.Redate.How;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.exchange.plan.DetailsReader;
 import app.matsuri.exchange.plan.DetailsWriter;

@@ -1,9 +1,9 @@
 package app.matsuri.exchange.command;
 
 import app.matsuri.core.calendar.Closure;
-import app.matsuri.core.change.AddClosure;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Refused;
+import app.matsuri.core.change.calendar.AddClosure;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Weights;
 import app.matsuri.core.repace.Repair;

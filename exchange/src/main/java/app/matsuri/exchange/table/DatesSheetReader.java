@@ -1,7 +1,7 @@
 package app.matsuri.exchange.table;
 
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.change.PutDates;
+import app.matsuri.core.change.dates.PutDates;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;

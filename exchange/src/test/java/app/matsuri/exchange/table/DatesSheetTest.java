@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.PutDates;
+import app.matsuri.core.change.dates.PutDates;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.exchange.Files;

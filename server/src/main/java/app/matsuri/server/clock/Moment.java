@@ -2,10 +2,10 @@ package app.matsuri.server.clock;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.HeldAsPlanned;
-import app.matsuri.core.change.RecordTaught;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.change.Together;
+import app.matsuri.core.change.pace.HeldAsPlanned;
+import app.matsuri.core.change.pace.RecordTaught;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.server.http.ChangeGiven;

@@ -3,7 +3,7 @@ package app.matsuri.server.lanes;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.TeachingCalendar;
-import app.matsuri.core.change.HeldAsPlanned;
+import app.matsuri.core.change.pace.HeldAsPlanned;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;

@@ -2,9 +2,9 @@ package app.matsuri.server.lookback;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.RememberPace;
-import app.matsuri.core.change.SetLength;
 import app.matsuri.core.change.Together;
+import app.matsuri.core.change.pace.SetLength;
+import app.matsuri.core.change.plan.RememberPace;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.lookback.LookBack;
 import app.matsuri.core.lookback.UnitPace;

@@ -1,9 +1,9 @@
 package app.matsuri.server.outline;
 
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.PutNotice;
-import app.matsuri.core.change.PutUnit;
 import app.matsuri.core.change.Together;
+import app.matsuri.core.change.notice.PutNotice;
+import app.matsuri.core.change.plan.PutUnit;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.UnitCopy;

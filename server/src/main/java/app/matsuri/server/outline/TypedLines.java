@@ -1,17 +1,17 @@
 package app.matsuri.server.outline;
 
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.change.ArrangeItems;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.Pin;
-import app.matsuri.core.change.PutDayNote;
-import app.matsuri.core.change.PutItem;
-import app.matsuri.core.change.PutLesson;
-import app.matsuri.core.change.PutNotice;
-import app.matsuri.core.change.PutRhythm;
-import app.matsuri.core.change.PutUnit;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.change.Together;
+import app.matsuri.core.change.notice.PutDayNote;
+import app.matsuri.core.change.notice.PutNotice;
+import app.matsuri.core.change.notice.PutRhythm;
+import app.matsuri.core.change.pace.Pin;
+import app.matsuri.core.change.plan.ArrangeItems;
+import app.matsuri.core.change.plan.PutItem;
+import app.matsuri.core.change.plan.PutLesson;
+import app.matsuri.core.change.plan.PutUnit;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DayNote;

@@ -1,7 +1,7 @@
 package app.matsuri.server.repace;
 
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.NoClass;
+import app.matsuri.core.change.calendar.NoClass;
 import app.matsuri.core.repace.Repair;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;

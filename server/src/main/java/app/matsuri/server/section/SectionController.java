@@ -3,7 +3,7 @@ package app.matsuri.server.section;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.change.Find;
-import app.matsuri.core.change.PutRoster;
+import app.matsuri.core.change.section.PutRoster;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;

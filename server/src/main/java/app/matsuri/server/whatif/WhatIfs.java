@@ -2,8 +2,8 @@ package app.matsuri.server.whatif;
 
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Refused;
-import app.matsuri.core.change.Tell;
 import app.matsuri.core.change.Together;
+import app.matsuri.core.change.section.Tell;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.plan.Json;

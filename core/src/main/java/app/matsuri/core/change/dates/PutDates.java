@@ -1,0 +1,152 @@
+package app.matsuri.core.change.dates;
+
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Find;
+import app.matsuri.core.change.Hand;
+import app.matsuri.core.change.ItemRules;
+import app.matsuri.core.change.Refused;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.RulesInForce;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Gives items the dates that were typed, each its own. An item with an official date stays and is named.
+ *
+ * @param entries one or more
+ */
+public record PutDates(List<Entry> entries) implements Change {
+
+    /**
+     * Other dates of one item.
+     *
+     * @param sections codes of the sections that are meant; none for the plan, and so for all
+     * @param dates the dates that change; an empty rule takes the date away
+     */
+    public record Entry(String course, String item, List<String> sections, Map<Which, Optional<DateRule>> dates) {
+
+        public Entry {
+            sections = List.copyOf(sections);
+            Map<Which, Optional<DateRule>> copy = new EnumMap<>(Which.class);
+            copy.putAll(dates);
+            dates = Collections.unmodifiableMap(copy);
+        }
+    }
+
+    public PutDates {
+        entries = List.copyOf(entries);
+        if (entries.isEmpty()) {
+            throw new IllegalArgumentException("no dates to change");
+        }
+    }
+
+    /** A mend of one date where its rule stands: in the section's own dates, else in the plan. */
+    public static PutDates mend(SectionSchedule in, ItemDates dates, Which which, DateRule rule) {
+        boolean own = dates.rules().from(which) == RulesInForce.From.ADJUSTMENT;
+        return new PutDates(List.of(new Entry(
+                in.course().code(),
+                dates.item().id(),
+                own ? List.of(in.section().code()) : List.of(),
+                Map.of(which, Optional.of(rule)))));
+    }
+
+    @Override
+    public Outcome apply(Decisions before) {
+        Decisions now = before;
+        List<String> notes = new ArrayList<>();
+        Set<String> stay = new LinkedHashSet<>();
+        int done = 0;
+        for (Entry entry : entries) {
+            Course course = Find.course(now, entry.course());
+            entry.sections().forEach(code -> Find.section(before, entry.course(), code));
+            Notice notice = NoticeAsItem.find(course, entry.item()).orElse(null);
+            if (notice != null) {
+                now = now.withCourse(course.withNotice(dated(notice, entry)));
+                done++;
+                continue;
+            }
+            Item item = Find.item(now, entry.course(), entry.item());
+            if (item.locked()) {
+                stay.add("“" + item.title() + "” has an official date and stays.");
+                continue;
+            }
+            now = now.withCourse(ItemRules.put(course, item, entry.sections(), entry.dates()));
+            done++;
+        }
+        if (done == 0) {
+            throw new Refused(String.join(" ", stay) + " Unlock it first if that is wrong.");
+        }
+        notes.addAll(stay);
+        return new Outcome(now, notes);
+    }
+
+    private static Notice dated(Notice notice, Entry entry) {
+        try {
+            if (entry.sections().isEmpty()) {
+                return notice.withWhen(NoticeAsItem.with(notice.when(), notice.title(), entry.dates()));
+            }
+            Notice now = notice;
+            for (String section : entry.sections()) {
+                NoticeTime own = NoticeAsItem.with(notice.when(section), notice.title(), entry.dates());
+                now = now.withWhen(section, own.equals(now.when()) ? null : own);
+            }
+            return now;
+        } catch (IllegalArgumentException e) {
+            throw new Refused(e.getMessage());
+        }
+    }
+
+    @Override
+    public String sentence(Decisions before) {
+        Set<String> titles = new LinkedHashSet<>();
+        Set<Which> dates = new LinkedHashSet<>();
+        for (Entry entry : entries) {
+            titles.add(entry.course() + entry.item());
+            dates.addAll(entry.dates().keySet());
+        }
+        Entry first = entries.get(0);
+        String title = "“" + Find.title(before, first.course(), first.item()) + "”";
+        String what = titles.size() == 1 ? title : titles.size() + " things";
+        String in = titles.size() == 1 && first.sections().size() == 1
+                ? " in section " + first.sections().get(0)
+                : "";
+        return "Change " + said(dates) + " of " + what + in;
+    }
+
+    /** "the due date", "the opening and closing dates", "the dates". */
+    static String said(Set<Which> dates) {
+        if (dates.size() != 1) {
+            return "the dates";
+        }
+        return "the "
+                + Map.of(Which.OPENS, "opening", Which.DUE, "due", Which.CLOSES, "closing")
+                        .get(dates.iterator().next())
+                        .toLowerCase(Locale.ROOT)
+                + " date";
+    }
+
+    @Override
+    public Set<Hand> hands(Decisions before) {
+        Set<Hand> hands = new LinkedHashSet<>();
+        for (Entry entry : entries) {
+            hands.add(Find.dated(before, entry.course(), entry.item()));
+        }
+        return hands;
+    }
+}

@@ -1,0 +1,386 @@
+package app.matsuri.core.change.dates;
+
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.calendar.TeachingCalendar;
+import app.matsuri.core.calendar.WholeWeeks;
+import app.matsuri.core.change.Change.Outcome;
+import app.matsuri.core.change.Find;
+import app.matsuri.core.change.Refused;
+import app.matsuri.core.change.dates.Redate.How;
+import app.matsuri.core.plan.Adjustment;
+import app.matsuri.core.plan.Anchor;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Edge;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.session.Session;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.temporal.TemporalAdjusters;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Works out one {@link Redate}. */
+public final class Redating {
+
+    private final Redate redate;
+    private final Decisions before;
+    private final Map<String, SectionSchedule> views = new java.util.LinkedHashMap<>();
+    private final Set<String> notes = new LinkedHashSet<>();
+    private final Map<String, Item> redated = new HashMap<>();
+    private int changed;
+
+    Redating(Redate redate, Decisions before) {
+        this.redate = redate;
+        this.before = before;
+        Course course = Find.course(before, redate.course());
+        redate.sections().forEach(code -> Find.section(before, redate.course(), code));
+        Schedule schedule = Schedule.of(before.withCourses(List.of(course)));
+        schedule.sections().forEach(s -> views.put(s.section().code(), s));
+    }
+
+    Outcome run() {
+        Course course = Find.course(before, redate.course());
+        Map<String, Item> items = new HashMap<>();
+        course.items().forEach(i -> items.put(i.id(), i));
+        NoticesRedated notices = new NoticesRedated(course);
+        course = notices.in(course);
+        for (String id : redate.items()) {
+            Item item = items.containsKey(id)
+                    ? items.get(id)
+                    : NoticeAsItem.item(course, id).orElseGet(() -> Find.item(before, redate.course(), id));
+            if (notices.series(id)) {
+                notes.add("“" + item.title() + "” is a series and stays: change it on the Wall, on one of its days.");
+                continue;
+            }
+            if (item.locked()) {
+                notes.add("“" + item.title() + "” has an official date and stays.");
+                continue;
+            }
+            course = redated(course, item);
+        }
+        if (changed == 0) {
+            throw new Refused(
+                    notes.isEmpty()
+                            ? "None of what is chosen has such a date: nothing changes."
+                            : String.join(" ", notes));
+        }
+        return new Outcome(before.withCourse(notices.out(withItems(course), redated)), List.copyOf(notes));
+    }
+
+    /** With all items that differ, in one go: a course may have some hundred. */
+    private Course withItems(Course course) {
+        return course.withUnits(course.units().stream()
+                .map(unit -> unit.withItems(unit.items().stream()
+                        .map(i -> redated.getOrDefault(i.id(), i))
+                        .toList()))
+                .toList());
+    }
+
+    private Course redated(Course in, Item item) {
+        List<Section> sections = in.sections().stream()
+                .filter(s -> item.details().concerns(s.code()))
+                .filter(s -> redate.sections().isEmpty() || redate.sections().contains(s.code()))
+                .toList();
+        if (sections.isEmpty()) {
+            notes.add("“" + item.title() + "” is for no section that is chosen.");
+            return in;
+        }
+        if (!redate.sections().isEmpty()) {
+            Course now = in;
+            for (Section section : sections) {
+                now = own(now, item, section, redate.dates());
+            }
+            return now;
+        }
+        SectionSchedule first = views.get(sections.get(0).code());
+        Map<Which, DateRule> plan = new EnumMap<>(Which.class);
+        Course now = in;
+        for (Which which : redate.dates()) {
+            ItemDates dates = dates(first, item);
+            DateRule rule = planned(dates, item, which);
+            if (rule == null) {
+                continue;
+            }
+            Resolved resolved = dates.get(which);
+            Optional<DateRule> next = next(rule, resolved, which, item, first);
+            if (next != null) {
+                plan.put(which, next.orElse(null));
+                changed++;
+            }
+        }
+        redated.put(item.id(), item.withRules(plan));
+        for (Section section : sections) {
+            Set<Which> owns = new LinkedHashSet<>(redate.dates());
+            Optional<Adjustment> adjustment = section.adjustment(item.id());
+            owns.removeIf(
+                    which -> !adjustment.map(a -> a.dates().containsKey(which)).orElse(false)
+                            && !(redate.how().fixes() && differs(first, views.get(section.code()), item, which)));
+            now = own(now, item, section, owns);
+        }
+        return now;
+    }
+
+    private static ItemDates dates(SectionSchedule in, Item item) {
+        return in.dated(item.id()).orElseThrow();
+    }
+
+    private static boolean differs(SectionSchedule a, SectionSchedule b, Item item, Which which) {
+        Resolved one = dates(a, item).get(which);
+        Resolved other = dates(b, item).get(which);
+        return other != null && other.resolved() && one != null && !other.equals(one);
+    }
+
+    /** The rule without what a section has of its own. */
+    private static DateRule planned(ItemDates dates, Item item, Which which) {
+        return switch (dates.rules().from(which) == null
+                ? "none"
+                : dates.rules().from(which).name()) {
+            case "ADJUSTMENT" -> item.rule(which);
+            default -> dates.rule(which);
+        };
+    }
+
+    private Course own(Course in, Item item, Section section, Set<Which> dates) {
+        Course now = in;
+        SectionSchedule view = views.get(section.code());
+        ItemDates in0 = dates(view, item);
+        for (Which which : dates) {
+            DateRule rule = in0.rule(which);
+            if (rule == null) {
+                continue;
+            }
+            Optional<DateRule> next = next(rule, in0.get(which), which, item, view);
+            if (next != null) {
+                Section was = now.section(section.code()).orElseThrow();
+                Optional<Adjustment> own = was.adjustment(item.id());
+                Map<Which, Optional<DateRule>> all = new EnumMap<>(Which.class);
+                own.ifPresent(a -> all.putAll(a.dates()));
+                all.put(which, next);
+                String why = own.map(Adjustment::why).orElse("");
+                now = now.withSection(was.adjusted(new Adjustment(item.id(), null, all, why)));
+                changed++;
+            }
+        }
+        return now;
+    }
+
+    /** The rule after the change; empty for no date, null where it stays as it is. */
+    private Optional<DateRule> next(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
+        return redate.how().on(new How.Cases<>() {
+            @Override
+            public Optional<DateRule> clear(How.Clear clear) {
+                if (item.kind().equals(NoticeAsItem.KIND) && which == Which.OPENS) {
+                    notes.add("“" + item.title() + "” keeps its beginning: a notice has one.");
+                    return null;
+                }
+                return Optional.empty();
+            }
+
+            @Override
+            public Optional<DateRule> by(How.By by) {
+                return Redating.this.by(rule, by, item, which, view);
+            }
+
+            @Override
+            public Optional<DateRule> at(How.At at) {
+                return Optional.of(Redate.at(rule, at.time()));
+            }
+
+            @Override
+            public Optional<DateRule> snap(How.SnapTo snap) {
+                return Optional.of(snapped(rule, snap));
+            }
+
+            @Override
+            public Optional<DateRule> toClass(How.ToClass to) {
+                return resolved() ? Redating.this.toClass(now, to, item, view) : null;
+            }
+
+            @Override
+            public Optional<DateRule> fix(How.Fix fix) {
+                return resolved() && !rule.plain() ? Optional.of(DateRule.at(now.at())) : null;
+            }
+
+            @Override
+            public Optional<DateRule> follow(How.Follow follow) {
+                return resolved() ? Redating.this.follow(rule, now, which, item, view) : null;
+            }
+
+            private boolean resolved() {
+                if (!now.resolved()) {
+                    notes.add("“" + item.title() + "” has no date to go by: " + now.why() + ".");
+                }
+                return now.resolved();
+            }
+        });
+    }
+
+    private Optional<DateRule> by(DateRule rule, How.By by, Item item, Which which, SectionSchedule view) {
+        if (comesAlong(rule.anchor())) {
+            return null;
+        }
+        if (rule.plain()) {
+            LocalDateTime at = rule.typed();
+            return later(at, by, item, view)
+                    .map(to -> Optional.of(rule.from(new Anchor.Fixed(to), Offset.NONE)))
+                    .orElse(null);
+        }
+        Offset sum = sum(rule.plus(), by);
+        if (sum == null) {
+            notes.add("“" + item.title() + "” stays: its date counts in "
+                    + rule.plus().unit().name().toLowerCase(Locale.ROOT).replace('_', ' ')
+                    + ". Move it by those, or make it fixed first.");
+            return null;
+        }
+        return Optional.of(rule.from(rule.anchor(), sum));
+    }
+
+    /** Whether it hangs on a date that moves too. */
+    private boolean comesAlong(Anchor anchor) {
+        boolean moves = anchor.date().filter(redate.dates()::contains).isPresent();
+        return moves
+                && anchor.named(Anchor.Sort.ITEM).map(redate.items()::contains).orElse(true);
+    }
+
+    /** Both distances as one; null where they cannot be added. */
+    private static Offset sum(Offset plus, How.By by) {
+        if (plus.n() == 0 || plus.unit() == by.unit()) {
+            int n = plus.n() + by.n();
+            return n == 0 ? Offset.NONE : new Offset(n, by.unit());
+        }
+        Integer had = days(plus.n(), plus.unit());
+        Integer more = days(by.n(), by.unit());
+        if (had == null || more == null) {
+            return null;
+        }
+        return had + more == 0 ? Offset.NONE : new Offset(had + more, Offset.Unit.DAYS);
+    }
+
+    private static Integer days(int n, Offset.Unit unit) {
+        return unit == Offset.Unit.DAYS ? Integer.valueOf(n) : unit == Offset.Unit.WEEKS ? 7 * n : null;
+    }
+
+    private Optional<LocalDateTime> later(LocalDateTime at, How.By by, Item item, SectionSchedule view) {
+        TeachingCalendar calendar = view.calendar();
+        LocalDate day = at.toLocalDate();
+        Optional<LocalDateTime> to = switch (by.unit()) {
+            case MINUTES -> Optional.of(at.plusMinutes(by.n()));
+            case HOURS -> Optional.of(at.plusHours(by.n()));
+            case DAYS -> Optional.of(at.plusDays(by.n()));
+            case WEEKS -> Optional.of(at.plusWeeks(by.n()));
+            case TEACHING_DAYS -> calendar.plus(day, by.n()).map(d -> d.atTime(at.toLocalTime()));
+            case SESSIONS -> session(day, by.n(), view).map(d -> d.atTime(at.toLocalTime()));
+        };
+        if (by.unit() == Offset.Unit.DAYS && by.n() % 7 != 0) {
+            notes.add(WholeWeeks.trap(by.n()));
+        }
+        if (to.isEmpty()) {
+            notes.add("“" + item.title() + "” stays on " + Say.day(day) + ": the term does not reach so far.");
+        }
+        boolean byCalendar = by.unit() == Offset.Unit.DAYS || by.unit() == Offset.Unit.WEEKS;
+        return to.map(moment -> onward(moment, byCalendar && calendar.teaches(day), item, view));
+    }
+
+    private static Optional<LocalDate> session(LocalDate day, int by, SectionSchedule view) {
+        int index = by > 0
+                ? view.sessions().firstAfter(day.atTime(23, 59)) + by - 1
+                : view.sessions().lastBefore(day.atStartOfDay()) + by + 1;
+        return index < 0 || index >= view.sessions().size()
+                ? Optional.empty()
+                : Optional.of(view.sessions().get(index).date());
+    }
+
+    /** From a moment at which nothing may be due, or a day that does not teach where the old day did, on to the next that teaches. */
+    private LocalDateTime onward(LocalDateTime to, boolean taught, Item item, SectionSchedule view) {
+        LocalDate next = view.onward(to, taught);
+        if (next.equals(to.toLocalDate())) {
+            return to;
+        }
+        notes.add("“" + item.title() + "” would fall on " + Say.day(to.toLocalDate())
+                + (view.nothingDue(to) ? ", when nothing may be due" : ", which does not teach") + ", and goes to "
+                + Say.day(next) + ".");
+        return next.atTime(to.toLocalTime());
+    }
+
+    private static DateRule snapped(DateRule rule, How.SnapTo snap) {
+        if (rule.plain()) {
+            LocalDateTime at = rule.typed();
+            LocalDateTime to = at.with(
+                    snap.before()
+                            ? TemporalAdjusters.previousOrSame(snap.weekday())
+                            : TemporalAdjusters.nextOrSame(snap.weekday()));
+            return rule.from(new Anchor.Fixed(to), Offset.NONE);
+        }
+        return rule.snapped(snap.weekday(), snap.before());
+    }
+
+    private Optional<DateRule> toClass(Resolved now, How.ToClass to, Item item, SectionSchedule view) {
+        LocalDate day = now.at().toLocalDate();
+        int index = to.before()
+                ? view.sessions().lastBefore(day.atTime(23, 59))
+                : view.sessions().firstAfter(day.atStartOfDay().minusMinutes(1));
+        if (index < 0 || index >= view.sessions().size()) {
+            notes.add("“" + item.title() + "” stays: there is no class " + (to.before() ? "before " : "after ")
+                    + Say.day(day) + ".");
+            return null;
+        }
+        Session session = view.sessions().get(index);
+        DateRule rule = Move.withLesson(session.date(), view);
+        return Optional.of(rule == null ? DateRule.at(session.start()) : rule);
+    }
+
+    /** A rule that hangs on a lesson and gives the same date in the section. */
+    private Optional<DateRule> follow(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
+        if (rule.anchor().named(Anchor.Sort.LESSON).isPresent()) {
+            return null;
+        }
+        String lesson = item.lesson() != null && view.start(item.lesson()).isPresent()
+                ? item.lesson()
+                : lastLesson(now.at(), view);
+        if (lesson == null) {
+            notes.add("“" + item.title() + "” stays fixed: no lesson lies before "
+                    + Say.day(now.at().toLocalDate()) + ".");
+            return null;
+        }
+        LocalDateTime start = view.start(lesson).orElseThrow();
+        DateRule with = DateRule.of(new Anchor.WithLesson(lesson, Edge.START));
+        if (start.equals(now.at())) {
+            return Optional.of(with);
+        }
+        LocalDate from = start.toLocalDate();
+        LocalDate to = now.at().toLocalDate();
+        TeachingCalendar calendar = view.calendar();
+        boolean counted = calendar.teaches(from) && calendar.teaches(to) && !to.isBefore(from);
+        int days = counted ? calendar.count(from, to) - 1 : (int) (to.toEpochDay() - from.toEpochDay());
+        DateRule far = days == 0 ? with : with.plus(days, counted ? Offset.Unit.TEACHING_DAYS : Offset.Unit.DAYS);
+        return Optional.of(
+                far.at(now.at().toLocalTime()).onDayOff(rule.fixed() ? DateRule.OnDayOff.STAY : rule.onDayOff()));
+    }
+
+    private static String lastLesson(LocalDateTime until, SectionSchedule view) {
+        String last = null;
+        for (var placement : view.placements()) {
+            if (placement.placed()
+                    && !view.sessions().get(placement.first()).start().isAfter(until)) {
+                last = placement.lesson().id();
+            }
+        }
+        return last;
+    }
+}

@@ -1,0 +1,46 @@
+package app.matsuri.core.change.plan;
+
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Find;
+import app.matsuri.core.change.Hand;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.With;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Takes an item, and whatever lies in it, out of the plan, with the dates that sections and students have for it. */
+public record RemoveItem(String course, String item) implements Change {
+
+    @Override
+    public Outcome apply(Decisions before) {
+        Find.item(before, course, item);
+        Course in = Find.course(before, course);
+        Set<String> gone = inside(in);
+        Course without = in.withUnits(in.units().stream()
+                .map(u -> u.withItems(With.without(u.items(), i -> gone.contains(i.id()))))
+                .toList());
+        return Outcome.of(before.withCourse(without.withSections(without.sections().stream()
+                .map(s -> s.withAdjustments(With.without(s.adjustments(), a -> gone.contains(a.item()))))
+                .toList())));
+    }
+
+    private Set<String> inside(Course in) {
+        return in.unitOfItem(item).orElseThrow().inside(item).stream()
+                .map(Item::id)
+                .collect(Collectors.toSet());
+    }
+
+    @Override
+    public String sentence(Decisions before) {
+        int more = inside(Find.course(before, course)).size() - 1;
+        return "Take out “" + Find.item(before, course, item).title() + "”"
+                + (more == 0 ? "" : more == 1 ? " and the one thing in it" : " and the " + more + " things in it");
+    }
+
+    @Override
+    public Set<Hand> hands(Decisions before) {
+        return Set.of(new Hand(course, item));
+    }
+}
