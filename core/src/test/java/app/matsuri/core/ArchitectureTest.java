@@ -3,12 +3,18 @@ package app.matsuri.core;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.library.Architectures;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 
 /** The floors of the rules: a lower one never knows a higher one. */
 @AnalyzeClasses(packages = "app.matsuri.core", importOptions = DoNotIncludeTests.class)
@@ -94,4 +100,17 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule NO_CIRCLES =
             slices().matching("app.matsuri.core.(**)").should().beFreeOfCycles();
+
+    /** Every package says what lives in it and what it may know. */
+    @Test
+    void everyPackageSaysWhatLivesInIt() throws IOException {
+        try (Stream<Path> all = Files.walk(Path.of("src/main/java/app/matsuri/core"))) {
+            assertThat(all.filter(file -> file.toString().endsWith(".java"))
+                            .map(Path::getParent)
+                            .distinct())
+                    .isNotEmpty()
+                    .allSatisfy(room ->
+                            assertThat(room.resolve("package-info.java")).exists());
+        }
+    }
 }

@@ -1,0 +1,2 @@
+/** The term, its days off and weeks, and the teaching days that follow from them. Knows nothing else of the rules. */
+package app.matsuri.core.calendar;

@@ -1,0 +1,2 @@
+/** Changes of dates: moved, shifted, redated, one by one or many at a time. May know what changes share, and those of the plan. */
+package app.matsuri.core.change.dates;

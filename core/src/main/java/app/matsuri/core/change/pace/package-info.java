@@ -1,0 +1,2 @@
+/** Changes of how a section goes through its plan: pins, lengths, records of what was taught. May know what changes share. */
+package app.matsuri.core.change.pace;

@@ -1,0 +1,2 @@
+/** Changes of courses, units, lessons and work. May know what changes share. */
+package app.matsuri.core.change.plan;

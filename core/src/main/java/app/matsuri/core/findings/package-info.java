@@ -1,0 +1,2 @@
+/** What is wrong or worth a look, a class for each. May know the schedule, and changes that mend. */
+package app.matsuri.core.findings;

@@ -1,0 +1,2 @@
+/** Who is late with what, held against what was handed in. May know the schedule and what is below it. */
+package app.matsuri.core.gradebook;

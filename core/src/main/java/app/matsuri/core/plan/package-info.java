@@ -1,0 +1,2 @@
+/** What people decide: courses, units, lessons, work and its date rules, notices, sections. May know calendar and session; computes no date. */
+package app.matsuri.core.plan;

@@ -1,0 +1,2 @@
+/** A plan carried to another term, with a reason for every date. May know repace, look back, changes and what is below them. */
+package app.matsuri.core.rollover;

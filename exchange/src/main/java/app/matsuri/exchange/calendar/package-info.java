@@ -1,0 +1,2 @@
+/** Calendar files and tables of days off and meetings, in and out. May know words, readers of lines and files. */
+package app.matsuri.exchange.calendar;

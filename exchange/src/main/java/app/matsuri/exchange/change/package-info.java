@@ -1,0 +1,2 @@
+/** Changes as JSON: each kind described once, with reader, writer and schema. May know the plan file. */
+package app.matsuri.exchange.change;

@@ -1,0 +1,2 @@
+/** Public holidays of countries, from a library. May know the calendar. */
+package app.matsuri.exchange.holiday;

@@ -1,0 +1,2 @@
+/** Outlines of courses as people have them: lines, sheets, cartridges, typed lines of a day. May know words and files. */
+package app.matsuri.exchange.outline;

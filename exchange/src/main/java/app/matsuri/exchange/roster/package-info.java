@@ -1,0 +1,2 @@
+/** Lists of students, read. May know files. */
+package app.matsuri.exchange.roster;

@@ -1,0 +1,2 @@
+/** Tables that leave: dates, classes, days off, rollovers, looks back; and dates read back. May know words and files. */
+package app.matsuri.exchange.table;

@@ -1,0 +1,5 @@
+/**
+ * Proposing and making changes: the one way to write. May know access, history and storage; views contribute their part to its answers
+ * and are not known to it.
+ */
+package app.matsuri.server.change;

@@ -1,0 +1,2 @@
+/** What every request shares: problems, limits, whole bodies, changes as they are given, the contract. May know storage's versions only. */
+package app.matsuri.server.http;

@@ -1,0 +1,2 @@
+/** What is set when the server is started. Knows nothing. */
+package app.matsuri.server.settings;

@@ -1,0 +1,2 @@
+/** Decisions as rows, the one way to read and write them. Knows no capability. */
+package app.matsuri.server.storage;

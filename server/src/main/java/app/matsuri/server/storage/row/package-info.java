@@ -1,0 +1,2 @@
+/** The tables of decisions. Knows nothing. */
+package app.matsuri.server.storage.row;

@@ -1,0 +1,2 @@
+/** Terms: new, opened, archived, deleted, and what they begin with. May know what it puts together: bundles, changes, the Wall. */
+package app.matsuri.server.term;
