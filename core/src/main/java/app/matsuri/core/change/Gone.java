@@ -10,6 +10,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
@@ -156,9 +157,9 @@ public final class Gone {
             for (Map.Entry<String, LocalDateTime> each : stood.entrySet()) {
                 if (!Objects.equals(each.getValue(), plan)) {
                     Section section = out.section(each.getKey()).orElseThrow();
-                    Map<Which, Optional<DateRule>> dates = new EnumMap<>(Which.class);
+                    Map<Which, Own> dates = new EnumMap<>(Which.class);
                     section.adjustment(item.id()).ifPresent(a -> dates.putAll(a.dates()));
-                    dates.put(which, Optional.ofNullable(at(each.getValue())));
+                    dates.put(which, Own.of(at(each.getValue())));
                     String why =
                             section.adjustment(item.id()).map(Adjustment::why).orElse("");
                     out = out.withSection(section.adjusted(new Adjustment(item.id(), null, dates, why)));
@@ -191,10 +192,10 @@ public final class Gone {
     }
 
     private Adjustment adjustment(String section, Adjustment own) {
-        Map<Which, Optional<DateRule>> dates = new EnumMap<>(Which.class);
+        Map<Which, Own> dates = new EnumMap<>(Which.class);
         own.dates().forEach((which, rule) -> {
-            if (hangs(rule.orElse(null))) {
-                dates.put(which, Optional.ofNullable(at(stood(views.get(section), own, which))));
+            if (hangs(rule.over(null))) {
+                dates.put(which, Own.of(at(stood(views.get(section), own, which))));
             } else {
                 dates.put(which, rule);
             }

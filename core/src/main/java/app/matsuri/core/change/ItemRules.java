@@ -4,6 +4,7 @@ import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Which;
 import java.util.Collection;
@@ -21,9 +22,9 @@ public final class ItemRules {
      * The course with other dates of an item. Where the plan's are meant, the sections' own for the same dates go.
      *
      * @param sections codes of the sections that are meant; none, or all that the item is for, for the plan
-     * @param rules the dates that change; an empty rule takes the date away
+     * @param rules the dates that change
      */
-    public static Course put(Course in, Item item, Collection<String> sections, Map<Which, Optional<DateRule>> rules) {
+    public static Course put(Course in, Item item, Collection<String> sections, Map<Which, Own> rules) {
         List<Section> all = in.sections().stream()
                 .filter(s -> item.details().concerns(s.code()))
                 .toList();
@@ -31,7 +32,7 @@ public final class ItemRules {
         Course changed = in;
         if (plan) {
             Map<Which, DateRule> own = new EnumMap<>(Which.class);
-            rules.forEach((which, rule) -> own.put(which, rule.orElse(null)));
+            rules.forEach((which, rule) -> own.put(which, rule.over(item.rule(which))));
             changed = changed.withItem(item.withRules(own));
         }
         for (Section section : all) {
@@ -40,10 +41,10 @@ public final class ItemRules {
             if (plan && was.isEmpty() || !plan && !meant) {
                 continue;
             }
-            Map<Which, Optional<DateRule>> dates = new EnumMap<>(Which.class);
+            Map<Which, Own> dates = new EnumMap<>(Which.class);
             was.ifPresent(a -> dates.putAll(a.dates()));
             rules.forEach((which, rule) -> {
-                boolean asPlanned = rule.equals(Optional.ofNullable(item.rule(which)));
+                boolean asPlanned = rule.equals(Own.AS_PLANNED) || rule.equals(Own.of(item.rule(which)));
                 if (plan || asPlanned) {
                     dates.remove(which);
                 } else {

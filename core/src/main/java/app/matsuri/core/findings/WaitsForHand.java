@@ -9,6 +9,7 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Waiting;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
@@ -109,6 +110,6 @@ final class WaitsForHand implements Check {
                         waiting.section() == null ? List.of() : List.of(waiting.section()),
                         Map.of(
                                 Which.valueOf(waiting.what().toUpperCase(Locale.ROOT)),
-                                Optional.of(DateRule.at(waiting.suggested()))))));
+                                Own.rule(DateRule.at(waiting.suggested()))))));
     }
 }

@@ -4,24 +4,29 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 
 /**
  * Other dates of one item for a section, or for one of its students.
  *
  * @param item id of the item
  * @param student id of the student, whom alone it concerns; null for the whole section
- * @param dates the dates that differ; an empty rule takes the date away
+ * @param dates the dates that differ
  * @param why a private word of why; may be empty
  */
-public record Adjustment(String item, String student, Map<Which, Optional<DateRule>> dates, String why) {
+public record Adjustment(String item, String student, Map<Which, Own> dates, String why) {
 
     public Adjustment {
         Objects.requireNonNull(item, "item");
         Objects.requireNonNull(why, "why");
-        Map<Which, Optional<DateRule>> copy = new EnumMap<>(Which.class);
+        Map<Which, Own> copy = new EnumMap<>(Which.class);
         copy.putAll(dates);
+        copy.values().removeIf(Own.AS_PLANNED::equals);
         dates = Collections.unmodifiableMap(copy);
+    }
+
+    /** What it says of a date. */
+    public Own own(Which which) {
+        return dates.getOrDefault(which, Own.AS_PLANNED);
     }
 
     /** Whether it adjusts the same thing for the same people. */

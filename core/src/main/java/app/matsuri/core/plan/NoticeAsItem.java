@@ -71,11 +71,11 @@ public final class NoticeAsItem {
             new Unit("", "", "", false, null, "", Map.of(), List.of(), List.of(), Extra.NONE);
 
     /**
-     * The time with other rules for its beginning and its end; an empty one takes the end away.
+     * The time with other rules for its beginning and its end; none takes the end away.
      *
      * @throws IllegalArgumentException when that means nothing; the message says why
      */
-    public static NoticeTime with(NoticeTime when, String title, Map<Which, Optional<DateRule>> dates) {
+    public static NoticeTime with(NoticeTime when, String title, Map<Which, Own> dates) {
         if (when.series()) {
             throw new IllegalArgumentException(
                     "“" + title + "” is a series: change it on the Wall, on one of its days.");
@@ -83,27 +83,26 @@ public final class NoticeAsItem {
         if (dates.containsKey(Which.DUE)) {
             throw new IllegalArgumentException("“" + title + "” is a notice: it begins and ends, and is never due.");
         }
-        DateRule begins = rule(dates, Which.OPENS, when.begins(), title)
+        DateRule begins = Optional.ofNullable(rule(dates, Which.OPENS, when.begins(), title))
                 .orElseThrow(() -> new IllegalArgumentException(
                         "“" + title + "” must begin on some day. Take the notice out if it is over."));
-        DateRule ends = rule(dates, Which.CLOSES, when.ends(), title).orElse(null);
+        DateRule ends = rule(dates, Which.CLOSES, when.ends(), title);
         boolean timed = dates.values().stream()
-                .anyMatch(rule -> rule.filter(NoticeAsItem::timed).isPresent());
+                .anyMatch(own -> own.said().filter(NoticeAsItem::timed).isPresent());
         boolean allDay = when.allDay() && !timed;
         return NoticeTime.once(allDay, allDay ? day(begins) : begins, allDay ? day(ends) : ends);
     }
 
     /** The rule that was typed, else the one there was; what hangs on where work opens hangs on the beginning. */
-    private static Optional<DateRule> rule(
-            Map<Which, Optional<DateRule>> dates, Which which, DateRule was, String title) {
-        Optional<DateRule> rule = dates.getOrDefault(which, Optional.ofNullable(was));
-        Optional<Which> own = rule.flatMap(r -> r.anchor().own());
+    private static DateRule rule(Map<Which, Own> dates, Which which, DateRule was, String title) {
+        DateRule rule = dates.getOrDefault(which, Own.AS_PLANNED).over(was);
+        Optional<Which> own = Optional.ofNullable(rule).flatMap(r -> r.anchor().own());
         if (own.isPresent()) {
             if (which != Which.CLOSES || own.get() != Which.OPENS) {
                 throw new IllegalArgumentException("“" + title
                         + "” is a notice: only its end can hang on a date of its own, and only on its beginning.");
             }
-            return rule.map(r -> r.from(new Anchor.OwnBeginning(), r.plus()));
+            return rule.from(new Anchor.OwnBeginning(), rule.plus());
         }
         return rule;
     }

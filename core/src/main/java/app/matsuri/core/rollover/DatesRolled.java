@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
@@ -24,7 +25,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 
 /**
  * The dates of work in one course while it is rolled over. What hangs on a lesson, on a unit or on another of the thing's own dates
@@ -70,7 +70,7 @@ final class DatesRolled {
             }
             for (Item item : before.items()) {
                 Map<Which, DateRule> others = new EnumMap<>(Which.class);
-                Map<String, Map<Which, Optional<DateRule>>> apart = new HashMap<>();
+                Map<String, Map<Which, Own>> apart = new HashMap<>();
                 for (Which which : Which.values()) {
                     DateRule rule = item.rule(which);
                     DateRule now = rule == null ? null : choice(before, item, which, rule, apart);
@@ -81,7 +81,7 @@ final class DatesRolled {
                 if (!others.isEmpty()) {
                     course = course.withItem(item.withRules(others));
                 }
-                for (Map.Entry<String, Map<Which, Optional<DateRule>>> each : apart.entrySet()) {
+                for (Map.Entry<String, Map<Which, Own>> each : apart.entrySet()) {
                     Section section = course.section(each.getKey()).orElseThrow();
                     course = course.withSection(section.adjusted(new Adjustment(item.id(), null, each.getValue(), "")));
                 }
@@ -109,8 +109,7 @@ final class DatesRolled {
     }
 
     /** The plan's rule in the new term; null for none. {@code apart} takes what sections have otherwise. */
-    private DateRule choice(
-            Unit unit, Item item, Which which, DateRule rule, Map<String, Map<Which, Optional<DateRule>>> apart) {
+    private DateRule choice(Unit unit, Item item, Which which, DateRule rule, Map<String, Map<Which, Own>> apart) {
         Map<String, Carried> there = new LinkedHashMap<>();
         in.had.forEach((code, had) -> {
             LocalDateTime old = item.details().concerns(code) ? at(dates(had, unit, item), which) : null;
@@ -148,11 +147,7 @@ final class DatesRolled {
 
     /** The dates written down: that of the first section is the plan's, others stand apart where they differ. */
     private DateRule written(
-            Item item,
-            Which which,
-            DateRule rule,
-            Map<String, Carried> there,
-            Map<String, Map<Which, Optional<DateRule>>> apart) {
+            Item item, Which which, DateRule rule, Map<String, Carried> there, Map<String, Map<Which, Own>> apart) {
         Map<String, LocalDateTime> places = new LinkedHashMap<>();
         LocalDateTime plan = null;
         for (Map.Entry<String, Carried> each : there.entrySet()) {
@@ -174,7 +169,7 @@ final class DatesRolled {
         places.forEach((code, at) -> {
             if (!Objects.equals(at, first)) {
                 apart.computeIfAbsent(code, c -> new EnumMap<>(Which.class))
-                        .put(which, Optional.ofNullable(at).map(DateRule::at));
+                        .put(which, at == null ? Own.NONE : Own.rule(DateRule.at(at)));
             }
         });
         return plan == null ? null : DateRule.at(plan).onDayOff(rule.fixed() ? rule.onDayOff() : null);

@@ -5,13 +5,13 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 
 /**
  * The rules that hold for an item's dates, and where each comes from: an adjustment goes before the item's own, the
@@ -49,10 +49,9 @@ public record RulesInForce(Map<Which, DateRule> rules, Map<Which, From> from) {
                 where = rule == null ? null : From.AROUND;
             }
             for (Adjustment adjustment : adjustments) {
-                Optional<DateRule> own =
-                        adjustment == null ? null : adjustment.dates().get(which);
-                if (own != null) {
-                    rule = own.orElse(null);
+                Own own = adjustment == null ? Own.AS_PLANNED : adjustment.own(which);
+                if (!own.equals(Own.AS_PLANNED)) {
+                    rule = own.over(null);
                     where = From.ADJUSTMENT;
                 }
             }

@@ -8,6 +8,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -140,19 +141,18 @@ public record SectionSchedule(
      *
      * @param beside its other dates that would differ too; the rest are as they are
      */
-    public Resolved would(ItemDates dates, Which which, DateRule rule, Map<Which, Optional<DateRule>> beside) {
+    public Resolved would(ItemDates dates, Which which, DateRule rule, Map<Which, Own> beside) {
         Dates resolver = resolver();
         if (dates.unit() == NoticeAsItem.NO_UNIT) {
-            Resolved opens = beside.containsKey(Which.OPENS)
-                    ? beside.get(Which.OPENS)
-                            .map(r -> resolver.notice(r, byItem, null))
-                            .orElse(null)
-                    : dates.opens();
+            Own own = beside.getOrDefault(Which.OPENS, Own.AS_PLANNED);
+            Resolved opens = own.equals(Own.AS_PLANNED)
+                    ? dates.opens()
+                    : own.said().map(r -> resolver.notice(r, byItem, null)).orElse(null);
             LocalDateTime begins = which == Which.CLOSES && opens != null ? opens.at() : null;
             return rule == null ? null : resolver.notice(rule, byItem, begins);
         }
-        Map<Which, Optional<DateRule>> all = new HashMap<>(beside);
-        all.put(which, Optional.ofNullable(rule));
+        Map<Which, Own> all = new HashMap<>(beside);
+        all.put(which, Own.of(rule));
         Adjustment trial = new Adjustment(dates.item().id(), null, all, "");
         Adjustment own = section.adjustment(dates.item().id()).orElse(null);
         return resolver.of(dates.unit(), dates.item(), own, trial).get(which);

@@ -18,6 +18,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Unit;
@@ -119,7 +120,7 @@ class GoneTest {
                 .adjusted(new Adjustment(
                         "I",
                         "4101",
-                        Map.of(Which.DUE, Optional.of(with("L2").plus(1, app.matsuri.core.plan.Offset.Unit.DAYS))),
+                        Map.of(Which.DUE, Own.rule(with("L2").plus(1, app.matsuri.core.plan.Offset.Unit.DAYS))),
                         "ill"));
         Decisions before = plan(a, unit)
                 .withCourse(HYD, c -> c.withNotice(Notice.of("N", "Boots", NoticeTime.once(false, with("L2"), null))));
@@ -127,7 +128,7 @@ class GoneTest {
         var course = after.decisions().courses().get(0);
         assertThat(course.item("I").orElseThrow().due()).isEqualTo(DateRule.at(at("2026-09-02T10:00")));
         assertThat(course.sections().get(0).adjustments().get(0).dates().get(Which.DUE))
-                .contains(DateRule.at(at("2026-09-03T10:00")));
+                .isEqualTo(Own.rule(DateRule.at(at("2026-09-03T10:00"))));
         assertThat(course.notice("N").orElseThrow().when().begins()).isEqualTo(DateRule.at(at("2026-09-02T10:00")));
         assertThat(after.notes())
                 .containsExactly("2 things that hung on it are fixed where they stood: “Quiz”, “Boots”.");

@@ -17,6 +17,7 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Which;
@@ -25,7 +26,6 @@ import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Due with the fourth lesson: Wed 9 Sep 10:00, and Fri 11 Sep once that Wednesday is a day off. */
@@ -73,7 +73,7 @@ class LatenessTest {
     void aStudentWithOtherDatesIsLeftAlone() {
         Decisions longer = plan(
                 section.adjusted(new Adjustment(
-                        "W", "ill", Map.of(Which.DUE, Optional.of(DateRule.at(at("2026-09-20T17:00")))), "")),
+                        "W", "ill", Map.of(Which.DUE, Own.rule(DateRule.at(at("2026-09-20T17:00")))), "")),
                 unit(6, work));
         assertThat(between(longer, after(longer, FLOOD), in("early", "2026-09-08T20:00")))
                 .containsExactly(new Lateness("HYD 210", "A", "W", "Log", 0, 2, 1));

@@ -17,6 +17,7 @@ import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Unit;
@@ -28,7 +29,6 @@ import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 
 /** Made-up courses in made-up terms, with everything that stays behind and everything that comes along. */
@@ -134,7 +134,7 @@ final class RandomCourse {
                             .orElseThrow()
                             .withStudents(List.of(new Student("1", "Wren Oakes", "w@quillmarsh.example")))
                             .withNotes(Map.of("L1", "The gauge was dry"))
-                            .adjusted(new Adjustment("I1", "1", Map.of(Which.DUE, Optional.of(other)), "ill"))));
+                            .adjusted(new Adjustment("I1", "1", Map.of(Which.DUE, Own.rule(other)), "ill"))));
         }
         return now;
     }

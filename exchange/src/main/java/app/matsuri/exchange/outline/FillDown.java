@@ -10,6 +10,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
@@ -69,26 +70,26 @@ public final class FillDown {
      * The rule of the k-th cell below.
      *
      * @param k from 1
-     * @return empty for no date; null where the classes do not reach so far
+     * @return empty where the classes do not reach so far
      */
-    public Optional<DateRule> step(From from, Step step, int k, String course, String item) {
+    public Optional<Own> step(From from, Step step, int k, String course, String item) {
         if (from.date() == null || step == Step.SAME) {
-            return Optional.ofNullable(from.rule()).map(rule -> beside(rule, from.lesson(), lesson(course, item)));
+            return Optional.of(Own.of(from.rule()).with(rule -> beside(rule, from.lesson(), lesson(course, item))));
         }
         if (step == Step.WEEK) {
-            return Optional.of(DateRule.at(from.date().plusWeeks(k)));
+            return Optional.of(Own.rule(DateRule.at(from.date().plusWeeks(k))));
         }
         int index =
                 from.follows().sessions().firstAfter(from.date().toLocalDate().atTime(23, 59)) + k - 1;
         if (index >= from.follows().sessions().size()) {
-            return null;
+            return Optional.empty();
         }
-        return Optional.of(from.follows().placements().stream()
+        return Optional.of(Own.rule(from.follows().placements().stream()
                 .filter(p -> p.placed() && p.first() == index)
                 .findFirst()
                 .map(p -> DateRule.of(new Anchor.WithLesson(p.lesson().id(), Edge.START)))
                 .orElseGet(
-                        () -> DateRule.at(from.follows().sessions().get(index).start())));
+                        () -> DateRule.at(from.follows().sessions().get(index).start()))));
     }
 
     private String lesson(String course, String item) {

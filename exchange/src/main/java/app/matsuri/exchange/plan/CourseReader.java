@@ -73,7 +73,7 @@ public final class CourseReader {
         String yields = in.text("yields", null);
         String colour = in.text("colour", "");
         Map<Which, DateRule> dates = new EnumMap<>(Which.class);
-        DetailsReader.dates(in).forEach((which, rule) -> rule.ifPresent(r -> dates.put(which, r)));
+        DetailsReader.dates(in).forEach((which, own) -> own.said().ifPresent(r -> dates.put(which, r)));
         List<Lesson> lessons = in.objects("lessons", CourseReader::lesson);
         List<Item> items = in.objects("items", CourseReader::item);
         Extra extra = in.extra();

@@ -6,13 +6,13 @@ import app.matsuri.core.plan.FileUse;
 import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Link;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Step;
 import app.matsuri.core.plan.Which;
 import java.time.LocalDateTime;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** Reads what items and lessons are beside when they are, and other dates for sections and students. */
 public final class DetailsReader {
@@ -100,26 +100,26 @@ public final class DetailsReader {
         String item = in.required("item");
         String student = in.text("student", null);
         String why = in.text("why", "");
-        Map<Which, Optional<DateRule>> dates = dates(in);
+        Map<Which, Own> dates = dates(in);
         in.extra();
         return item == null || why == null ? null : new Adjustment(item, student, dates, why);
     }
 
     /** The dates that stand there: a rule each, or null for a date that is taken away. */
-    public static Map<Which, Optional<DateRule>> dates(In in) {
-        Map<Which, Optional<DateRule>> dates = new EnumMap<>(Which.class);
+    public static Map<Which, Own> dates(In in) {
+        Map<Which, Own> dates = new EnumMap<>(Which.class);
         for (Which which : Which.values()) {
             String field = Words.word(which);
             if (!in.stands(field)) {
                 continue;
             }
             if (!in.has(field)) {
-                dates.put(which, Optional.empty());
+                dates.put(which, Own.NONE);
                 continue;
             }
             DateRule rule = in.object(field, RuleReader::rule);
             if (rule != null) {
-                dates.put(which, Optional.of(rule));
+                dates.put(which, Own.rule(rule));
             }
         }
         return dates;

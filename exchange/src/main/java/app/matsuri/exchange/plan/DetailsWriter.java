@@ -1,17 +1,16 @@
 package app.matsuri.exchange.plan;
 
 import app.matsuri.core.plan.Adjustment;
-import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.FileUse;
 import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Link;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Step;
 import app.matsuri.core.plan.Which;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** Writes what {@link DetailsReader} reads. */
 public final class DetailsWriter {
@@ -81,9 +80,9 @@ public final class DetailsWriter {
     }
 
     /** The dates, a rule each, or null for one that is taken away. */
-    public static Map<String, Object> dates(Map<Which, Optional<DateRule>> dates) {
+    public static Map<String, Object> dates(Map<Which, Own> dates) {
         Map<String, Object> out = new LinkedHashMap<>();
-        dates.forEach((which, rule) -> out.put(Words.word(which), PlanWriter.rule(rule.orElse(null))));
+        dates.forEach((which, rule) -> out.put(Words.word(which), PlanWriter.rule(rule.over(null))));
         return out;
     }
 }

@@ -110,8 +110,8 @@ final class References {
                 }
                 adjustment
                         .dates()
-                        .forEach((which, rule) ->
-                                rule(rule.orElse(null), here + "/" + Words.word(which), lessons, units));
+                        .forEach(
+                                (which, rule) -> rule(rule.over(null), here + "/" + Words.word(which), lessons, units));
             }
             known(section.leavesOut(), lessons, place + "/leavesOut");
             known(section.gaps().keySet(), lessons, place + "/gaps");

@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
@@ -67,11 +68,11 @@ public final class CellWords {
     /**
      * What a cell says.
      *
-     * @param rule the rule; empty for no date
+     * @param own the rule, or none
      * @param said the rule in words
      * @param date what it comes to there; null for no date
      */
-    public record Cell(Optional<DateRule> rule, String said, Resolved date) {}
+    public record Cell(Own own, String said, Resolved date) {}
 
     /** Reads a cell alone. */
     public Cell read(String course, String item, String section, Which which, String given) throws NotUnderstood {
@@ -84,13 +85,7 @@ public final class CellWords {
      * @param section the section it is for; null for the plan, seen in the first section that the item is for
      * @param beside what the cells of its other dates say, where they are read with it
      */
-    public Cell read(
-            String course,
-            String item,
-            String section,
-            Which which,
-            String given,
-            Map<Which, Optional<DateRule>> beside)
+    public Cell read(String course, String item, String section, Which which, String given, Map<Which, Own> beside)
             throws NotUnderstood {
         Course in = decisions
                 .course(course)
@@ -107,15 +102,15 @@ public final class CellWords {
                 .orElseThrow(() -> new NotUnderstood("“" + thing.title() + "” is not for that section."));
         String text = given.strip();
         if (NONE.matcher(text).matches()) {
-            return new Cell(Optional.empty(), which == Which.OPENS ? "always open" : "no date", null);
+            return new Cell(Own.NONE, which == Which.OPENS ? "always open" : "no date", null);
         }
         if (AS_PLANNED.matcher(text).matches()) {
-            Optional<DateRule> plan = Optional.ofNullable(thing.rule(which));
-            return new Cell(plan, "as planned", follows.would(dates, which, plan.orElse(null), beside));
+            DateRule plan = thing.rule(which);
+            return new Cell(Own.of(plan), "as planned", follows.would(dates, which, plan, beside));
         }
         DateRule rule = rule(text, in, thing, which, dates, follows);
         Resolved date = follows.would(dates, which, rule, beside);
-        return new Cell(Optional.of(rule), RuleSaid.brief(rule), date);
+        return new Cell(Own.rule(rule), RuleSaid.brief(rule), date);
     }
 
     private DateRule rule(String text, Course course, Item item, Which which, ItemDates dates, SectionSchedule follows)

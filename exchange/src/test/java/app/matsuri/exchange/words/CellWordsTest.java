@@ -79,21 +79,21 @@ class CellWordsTest {
         CellWords.Cell cell = read(item, which, text);
         assertThat(cell.date().at()).isEqualTo(at);
         assertThat(cell.said()).isEqualTo(said);
-        String typed = RuleSaid.typed(cell.rule().orElseThrow());
-        assertThat(read(item, which, typed).rule())
+        String typed = RuleSaid.typed(cell.own().said().orElseThrow());
+        assertThat(read(item, which, typed).own().said())
                 .as("typed again as “%s”", typed)
-                .isEqualTo(cell.rule());
+                .isEqualTo(cell.own().said());
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"", " ", "-", "never", "none", "No date"})
     void saysThatThereIsNoDate(String text) throws Exception {
-        assertThat(read("S", "due", text).rule()).isEqualTo(Optional.empty());
+        assertThat(read("S", "due", text).own().said()).isEqualTo(Optional.empty());
     }
 
     @Test
     void goesBackToThePlan() throws Exception {
-        assertThat(read("S", "due", "same").rule())
+        assertThat(read("S", "due", "same").own().said())
                 .isEqualTo(Optional.of(
                         PLAN.courses().get(0).item("S").orElseThrow().due()));
     }

@@ -11,6 +11,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
@@ -38,7 +39,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** Lays every dated thing of a term out in rows. */
@@ -178,7 +178,7 @@ final class DatesBuilder {
             at.add(moment != null && entry.allDay() ? moment.toLocalDate().atStartOfDay() : moment);
             state.add(entry == null ? "not-for" : entry.resolved() ? "ok" : "unresolved");
             NoticeTime other = notice.sections().get(section.section().code());
-            own.add(other == null ? null : said(Optional.ofNullable(begins ? other.begins() : other.ends())));
+            own.add(other == null ? null : said(Own.of(begins ? other.begins() : other.ends())));
         }
         DateRule rule = begins ? notice.when().begins() : notice.when().ends();
         return new DatesCell(
@@ -231,7 +231,7 @@ final class DatesBuilder {
                 told(sections, which, item.id()));
     }
 
-    private static String said(Optional<DateRule> rule) {
-        return rule.map(RuleSaid::brief).orElse("");
+    private static String said(Own own) {
+        return own.said().map(RuleSaid::brief).orElse("");
     }
 }

@@ -2,7 +2,7 @@ package app.matsuri.server.dates;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.dates.PutDates;
-import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
@@ -111,14 +111,14 @@ class DatesController {
         }
         CellWords words = words(stored, locale);
         List<CellUnderstood> cells = new ArrayList<>();
-        Map<List<Object>, Map<Which, Optional<DateRule>>> dates = new LinkedHashMap<>();
+        Map<List<Object>, Map<Which, Own>> dates = new LinkedHashMap<>();
         for (CellTyped cell : typed.cells()) {
             try {
                 Which which = Words.constant(Which.class, cell.date());
                 // each section that is meant is tried, so that words which none of them understands are said
                 String first =
                         cell.sections().isEmpty() ? null : cell.sections().get(0);
-                Map<Which, Optional<DateRule>> beside = dates.computeIfAbsent(
+                Map<Which, Own> beside = dates.computeIfAbsent(
                         List.of(cell.course(), cell.item(), cell.sections()), k -> new LinkedHashMap<>());
                 CellWords.Cell read = words.read(cell.course(), cell.item(), first, which, cell.text(), beside);
                 LocalDateTime at = read.date() == null ? null : read.date().at();
@@ -126,7 +126,7 @@ class DatesController {
                 boolean lost = read.date() != null && at == null;
                 cells.add(new CellUnderstood(
                         true, lost ? read.said() + ": " + read.date().why() : said, at));
-                beside.put(which, read.rule());
+                beside.put(which, read.own());
             } catch (CellWords.NotUnderstood | IllegalArgumentException e) {
                 cells.add(new CellUnderstood(false, e.getMessage(), null));
             }
@@ -148,7 +148,7 @@ class DatesController {
     }
 
     @SuppressWarnings("unchecked")
-    private static PutDates.Entry entry(List<Object> place, Map<Which, Optional<DateRule>> rules) {
+    private static PutDates.Entry entry(List<Object> place, Map<Which, Own> rules) {
         return new PutDates.Entry((String) place.get(0), (String) place.get(1), (List<String>) place.get(2), rules);
     }
 
@@ -174,13 +174,14 @@ class DatesController {
                 fill.from().course(), fill.from().item(), first(fill.from().sections()), which(fill.from()));
         for (int i = 0; i < fill.to().size(); i++) {
             CellPlace to = fill.to().get(i);
-            Optional<DateRule> rule = down.step(from, step, i + 1, to.course(), to.item());
-            if (rule == null) {
+            Optional<Own> own = down.step(from, step, i + 1, to.course(), to.item());
+            if (own.isEmpty()) {
                 cells.add(new CellUnderstood(false, "There is no class so far on.", null));
                 continue;
             }
-            cells.add(new CellUnderstood(true, rule.map(RuleSaid::brief).orElse("no date"), null));
-            entries.add(new PutDates.Entry(to.course(), to.item(), to.sections(), Map.of(which(to), rule)));
+            cells.add(new CellUnderstood(
+                    true, own.get().said().map(RuleSaid::brief).orElse("no date"), null));
+            entries.add(new PutDates.Entry(to.course(), to.item(), to.sections(), Map.of(which(to), own.get())));
         }
         return new CellsRead(cells, change(entries));
     }

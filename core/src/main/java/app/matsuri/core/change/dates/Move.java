@@ -18,6 +18,7 @@ import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
@@ -261,7 +262,7 @@ public record Move(
                         section != null
                                 ? List.of(section)
                                 : ItemRules.standing(view.section(), placed.id(), rule.getKey()),
-                        Map.of(rule.getKey(), Optional.of(rule.getValue())));
+                        Map.of(rule.getKey(), Own.rule(rule.getValue())));
             }
         }
         return moved;

@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Which;
 import java.util.EnumMap;
@@ -41,9 +42,8 @@ public final class NoticesRedated {
             for (Map.Entry<String, NoticeTime> own : each.getValue().sections().entrySet()) {
                 Optional<Section> section = now.section(own.getKey());
                 if (section.isPresent() && !series(each.getKey())) {
-                    Map<Which, Optional<DateRule>> dates = new EnumMap<>(Which.class);
-                    NoticeAsItem.rules(own.getValue())
-                            .forEach((which, rule) -> dates.put(which, Optional.ofNullable(rule)));
+                    Map<Which, Own> dates = new EnumMap<>(Which.class);
+                    NoticeAsItem.rules(own.getValue()).forEach((which, rule) -> dates.put(which, Own.of(rule)));
                     now = now.withSection(section.get().adjusted(new Adjustment(each.getKey(), null, dates, "")));
                 }
             }
@@ -67,7 +67,7 @@ public final class NoticesRedated {
                 if (own.isPresent()) {
                     NoticeTime time = was.when(section.code());
                     Map<Which, DateRule> rules = NoticeAsItem.rules(time);
-                    own.get().dates().forEach((which, rule) -> rules.put(which, rule.orElse(null)));
+                    own.get().dates().forEach((which, rule) -> rules.put(which, rule.over(rules.get(which))));
                     NoticeTime other = time(time, was, rules);
                     notice = notice.withWhen(section.code(), other.equals(notice.when()) ? null : other);
                     now = now.withSection(section.adjusted(new Adjustment(each.getKey(), null, Map.of(), "")));
@@ -90,10 +90,10 @@ public final class NoticesRedated {
 
     /** The time with those rules where they differ. */
     private static NoticeTime time(NoticeTime was, Notice notice, Map<Which, DateRule> rules) {
-        Map<Which, Optional<DateRule>> dates = new EnumMap<>(Which.class);
+        Map<Which, Own> dates = new EnumMap<>(Which.class);
         NoticeAsItem.rules(was).forEach((which, rule) -> {
             if (!Objects.equals(rule, rules.get(which))) {
-                dates.put(which, Optional.ofNullable(rules.get(which)));
+                dates.put(which, Own.of(rules.get(which)));
             }
         });
         return dates.isEmpty() ? was : NoticeAsItem.with(was, notice.title(), dates);

@@ -12,6 +12,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.RulesInForce;
@@ -23,7 +24,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -37,13 +37,13 @@ public record PutDates(List<Entry> entries) implements Change {
      * Other dates of one item.
      *
      * @param sections codes of the sections that are meant; none for the plan, and so for all
-     * @param dates the dates that change; an empty rule takes the date away
+     * @param dates the dates that change
      */
-    public record Entry(String course, String item, List<String> sections, Map<Which, Optional<DateRule>> dates) {
+    public record Entry(String course, String item, List<String> sections, Map<Which, Own> dates) {
 
         public Entry {
             sections = List.copyOf(sections);
-            Map<Which, Optional<DateRule>> copy = new EnumMap<>(Which.class);
+            Map<Which, Own> copy = new EnumMap<>(Which.class);
             copy.putAll(dates);
             dates = Collections.unmodifiableMap(copy);
         }
@@ -63,7 +63,7 @@ public record PutDates(List<Entry> entries) implements Change {
                 in.course().code(),
                 dates.item().id(),
                 own ? List.of(in.section().code()) : List.of(),
-                Map.of(which, Optional.of(rule)))));
+                Map.of(which, Own.rule(rule)))));
     }
 
     @Override

@@ -16,10 +16,12 @@ import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.RulesInForce;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
@@ -118,9 +120,9 @@ public final class Redating {
                 continue;
             }
             Resolved resolved = dates.get(which);
-            Optional<DateRule> next = next(rule, resolved, which, item, first);
-            if (next != null) {
-                plan.put(which, next.orElse(null));
+            Optional<Own> next = next(rule, resolved, which, item, first);
+            if (next.isPresent()) {
+                plan.put(which, next.get().over(rule));
                 changed++;
             }
         }
@@ -148,12 +150,7 @@ public final class Redating {
 
     /** The rule without what a section has of its own. */
     private static DateRule planned(ItemDates dates, Item item, Which which) {
-        return switch (dates.rules().from(which) == null
-                ? "none"
-                : dates.rules().from(which).name()) {
-            case "ADJUSTMENT" -> item.rule(which);
-            default -> dates.rule(which);
-        };
+        return dates.rules().from(which) == RulesInForce.From.ADJUSTMENT ? item.rule(which) : dates.rule(which);
     }
 
     private Course own(Course in, Item item, Section section, Set<Which> dates) {
@@ -165,13 +162,13 @@ public final class Redating {
             if (rule == null) {
                 continue;
             }
-            Optional<DateRule> next = next(rule, in0.get(which), which, item, view);
-            if (next != null) {
+            Optional<Own> next = next(rule, in0.get(which), which, item, view);
+            if (next.isPresent()) {
                 Section was = now.section(section.code()).orElseThrow();
                 Optional<Adjustment> own = was.adjustment(item.id());
-                Map<Which, Optional<DateRule>> all = new EnumMap<>(Which.class);
+                Map<Which, Own> all = new EnumMap<>(Which.class);
                 own.ifPresent(a -> all.putAll(a.dates()));
-                all.put(which, next);
+                all.put(which, next.get());
                 String why = own.map(Adjustment::why).orElse("");
                 now = now.withSection(was.adjusted(new Adjustment(item.id(), null, all, why)));
                 changed++;
@@ -180,46 +177,46 @@ public final class Redating {
         return now;
     }
 
-    /** The rule after the change; empty for no date, null where it stays as it is. */
-    private Optional<DateRule> next(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
+    /** The rule after the change; empty where it stays as it is. */
+    private Optional<Own> next(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
         return redate.how().on(new How.Cases<>() {
             @Override
-            public Optional<DateRule> clear(How.Clear clear) {
+            public Optional<Own> clear(How.Clear clear) {
                 if (item.kind().equals(NoticeAsItem.KIND) && which == Which.OPENS) {
                     notes.add("“" + item.title() + "” keeps its beginning: a notice has one.");
-                    return null;
+                    return Optional.empty();
                 }
-                return Optional.empty();
+                return Optional.of(Own.NONE);
             }
 
             @Override
-            public Optional<DateRule> by(How.By by) {
+            public Optional<Own> by(How.By by) {
                 return Redating.this.by(rule, by, item, which, view);
             }
 
             @Override
-            public Optional<DateRule> at(How.At at) {
-                return Optional.of(Redate.at(rule, at.time()));
+            public Optional<Own> at(How.At at) {
+                return own(Redate.at(rule, at.time()));
             }
 
             @Override
-            public Optional<DateRule> snap(How.SnapTo snap) {
-                return Optional.of(snapped(rule, snap));
+            public Optional<Own> snap(How.SnapTo snap) {
+                return own(snapped(rule, snap));
             }
 
             @Override
-            public Optional<DateRule> toClass(How.ToClass to) {
-                return resolved() ? Redating.this.toClass(now, to, item, view) : null;
+            public Optional<Own> toClass(How.ToClass to) {
+                return resolved() ? Redating.this.toClass(now, to, item, view) : Optional.empty();
             }
 
             @Override
-            public Optional<DateRule> fix(How.Fix fix) {
-                return resolved() && !rule.plain() ? Optional.of(DateRule.at(now.at())) : null;
+            public Optional<Own> fix(How.Fix fix) {
+                return resolved() && !rule.plain() ? own(DateRule.at(now.at())) : Optional.empty();
             }
 
             @Override
-            public Optional<DateRule> follow(How.Follow follow) {
-                return resolved() ? Redating.this.follow(rule, now, which, item, view) : null;
+            public Optional<Own> follow(How.Follow follow) {
+                return resolved() ? Redating.this.follow(rule, now, which, item, view) : Optional.empty();
             }
 
             private boolean resolved() {
@@ -231,24 +228,26 @@ public final class Redating {
         });
     }
 
-    private Optional<DateRule> by(DateRule rule, How.By by, Item item, Which which, SectionSchedule view) {
+    private static Optional<Own> own(DateRule rule) {
+        return Optional.of(Own.rule(rule));
+    }
+
+    private Optional<Own> by(DateRule rule, How.By by, Item item, Which which, SectionSchedule view) {
         if (comesAlong(rule.anchor())) {
-            return null;
+            return Optional.empty();
         }
         if (rule.plain()) {
             LocalDateTime at = rule.typed();
-            return later(at, by, item, view)
-                    .map(to -> Optional.of(rule.from(new Anchor.Fixed(to), Offset.NONE)))
-                    .orElse(null);
+            return later(at, by, item, view).map(to -> Own.rule(rule.from(new Anchor.Fixed(to), Offset.NONE)));
         }
         Offset sum = sum(rule.plus(), by);
         if (sum == null) {
             notes.add("“" + item.title() + "” stays: its date counts in "
                     + rule.plus().unit().name().toLowerCase(Locale.ROOT).replace('_', ' ')
                     + ". Move it by those, or make it fixed first.");
-            return null;
+            return Optional.empty();
         }
-        return Optional.of(rule.from(rule.anchor(), sum));
+        return own(rule.from(rule.anchor(), sum));
     }
 
     /** Whether it hangs on a date that moves too. */
@@ -330,7 +329,7 @@ public final class Redating {
         return rule.snapped(snap.weekday(), snap.before());
     }
 
-    private Optional<DateRule> toClass(Resolved now, How.ToClass to, Item item, SectionSchedule view) {
+    private Optional<Own> toClass(Resolved now, How.ToClass to, Item item, SectionSchedule view) {
         LocalDate day = now.at().toLocalDate();
         int index = to.before()
                 ? view.sessions().lastBefore(day.atTime(23, 59))
@@ -338,17 +337,17 @@ public final class Redating {
         if (index < 0 || index >= view.sessions().size()) {
             notes.add("“" + item.title() + "” stays: there is no class " + (to.before() ? "before " : "after ")
                     + Say.day(day) + ".");
-            return null;
+            return Optional.empty();
         }
         Session session = view.sessions().get(index);
         DateRule rule = Move.withLesson(session.date(), view);
-        return Optional.of(rule == null ? DateRule.at(session.start()) : rule);
+        return own(rule == null ? DateRule.at(session.start()) : rule);
     }
 
     /** A rule that hangs on a lesson and gives the same date in the section. */
-    private Optional<DateRule> follow(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
+    private Optional<Own> follow(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
         if (rule.anchor().named(Anchor.Sort.LESSON).isPresent()) {
-            return null;
+            return Optional.empty();
         }
         String lesson = item.lesson() != null && view.start(item.lesson()).isPresent()
                 ? item.lesson()
@@ -356,12 +355,12 @@ public final class Redating {
         if (lesson == null) {
             notes.add("“" + item.title() + "” stays fixed: no lesson lies before "
                     + Say.day(now.at().toLocalDate()) + ".");
-            return null;
+            return Optional.empty();
         }
         LocalDateTime start = view.start(lesson).orElseThrow();
         DateRule with = DateRule.of(new Anchor.WithLesson(lesson, Edge.START));
         if (start.equals(now.at())) {
-            return Optional.of(with);
+            return own(with);
         }
         LocalDate from = start.toLocalDate();
         LocalDate to = now.at().toLocalDate();
@@ -369,8 +368,7 @@ public final class Redating {
         boolean counted = calendar.teaches(from) && calendar.teaches(to) && !to.isBefore(from);
         int days = counted ? calendar.count(from, to) - 1 : (int) (to.toEpochDay() - from.toEpochDay());
         DateRule far = days == 0 ? with : with.plus(days, counted ? Offset.Unit.TEACHING_DAYS : Offset.Unit.DAYS);
-        return Optional.of(
-                far.at(now.at().toLocalTime()).onDayOff(rule.fixed() ? DateRule.OnDayOff.STAY : rule.onDayOff()));
+        return own(far.at(now.at().toLocalTime()).onDayOff(rule.fixed() ? DateRule.OnDayOff.STAY : rule.onDayOff()));
     }
 
     private static String lastLesson(LocalDateTime until, SectionSchedule view) {

@@ -14,6 +14,7 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
@@ -211,7 +212,7 @@ public final class Shifting {
                         shift.section() != null
                                 ? List.of(shift.section())
                                 : ItemRules.standing(view.section(), id, which),
-                        Map.of(which, next));
+                        Map.of(which, Own.rule(next.get())));
             }
         }
         return moved;
