@@ -3,6 +3,7 @@ package app.matsuri.core.findings;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.findings.Finding.About;
 import app.matsuri.core.findings.Finding.Severity;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
@@ -12,6 +13,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /**
@@ -49,7 +51,7 @@ final class Clashes {
             }
         }
         all.sort(Comparator.comparing(held -> held.session().start()));
-        Map<String, Pair> pairs = new HashMap<>();
+        Map<Both, Pair> pairs = new HashMap<>();
         List<Pair> order = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
             Held one = all.get(i);
@@ -68,7 +70,10 @@ final class Clashes {
         }
     }
 
-    private static void note(Held one, Held other, Map<String, Pair> pairs, List<Pair> order) {
+    /** Two sections that meet in the same place, have the same people or the same instructor. */
+    private record Both(Set<SectionRef> sections, String by) {}
+
+    private static void note(Held one, Held other, Map<Both, Pair> pairs, List<Pair> order) {
         if (one.in() == other.in()) {
             return; // said by SessionRemarks
         }
@@ -85,10 +90,8 @@ final class Clashes {
         if (by == null) {
             return;
         }
-        String key = one.in().key().compareTo(other.in().key()) < 0
-                ? one.in().key() + "\n" + other.in().key()
-                : other.in().key() + "\n" + one.in().key();
-        Pair pair = pairs.computeIfAbsent(key + "\n" + by, k -> {
+        Both both = new Both(Set.of(one.in().ref(), other.in().ref()), by);
+        Pair pair = pairs.computeIfAbsent(both, k -> {
             Pair made = new Pair(one.in(), other.in(), by, other.session().start());
             order.add(made);
             return made;

@@ -4,6 +4,7 @@ import app.matsuri.core.calendar.Say;
 import app.matsuri.core.findings.Finding.About;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.plan.Student;
+import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -122,11 +123,12 @@ final class TestsTogether {
 
     /** One test that sections of a course sit on different days. */
     private static void apart(Schedule schedule, Consumer<Finding> found) {
-        Map<String, Map<LocalDate, List<Sat>>> byTest = new HashMap<>();
-        List<String> order = new ArrayList<>();
+        Map<ThingRef, Map<LocalDate, List<Sat>>> byTest = new HashMap<>();
+        List<ThingRef> order = new ArrayList<>();
         for (SectionSchedule in : schedule.sections()) {
             for (Sat test : tests(in)) {
-                String key = in.course().code() + "\n" + test.dates().item().id();
+                ThingRef key =
+                        new ThingRef(in.course().code(), test.dates().item().id());
                 if (!byTest.containsKey(key)) {
                     order.add(key);
                 }
@@ -135,7 +137,7 @@ final class TestsTogether {
                         .add(test);
             }
         }
-        for (String key : order) {
+        for (ThingRef key : order) {
             Map<LocalDate, List<Sat>> days = byTest.get(key);
             if (days.size() > 1) {
                 Sat first = days.values().iterator().next().get(0);

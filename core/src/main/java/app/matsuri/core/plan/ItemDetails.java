@@ -68,7 +68,7 @@ public record ItemDetails(
 
     /** Whether it is also for the section of another course. */
     public boolean sharedWith(String course, String section) {
-        return shared.contains(course) || shared.contains(course + "/" + section);
+        return shared.contains(course) || shared.contains(new SectionRef(course, section).toString());
     }
 
     /** The same shared with others. */

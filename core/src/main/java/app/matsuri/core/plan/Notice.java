@@ -83,7 +83,8 @@ public record Notice(
     /** Whether it is also for the section of another course. */
     public boolean sharedWith(String course, String section) {
         return reach == Reach.EVERYONE
-                || reach == Reach.COURSE && (shared.contains(course) || shared.contains(course + "/" + section));
+                || reach == Reach.COURSE
+                        && (shared.contains(course) || shared.contains(new SectionRef(course, section).toString()));
     }
 
     /** When, in a section of its course. */

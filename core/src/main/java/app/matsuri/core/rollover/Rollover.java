@@ -6,6 +6,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Waiting;
 import app.matsuri.core.plan.Which;
@@ -144,7 +145,7 @@ public record Rollover(
         Set<String> known = new LinkedHashSet<>();
         now.courses().forEach(c -> {
             known.add(c.code());
-            c.sections().forEach(s -> known.add(c.code() + "/" + s.code()));
+            c.sections().forEach(s -> known.add(new SectionRef(c.code(), s.code()).toString()));
         });
         UnaryOperator<List<String>> kept =
                 others -> others.stream().filter(known::contains).toList();

@@ -10,6 +10,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.Sessions;
@@ -195,9 +196,14 @@ public record SectionSchedule(
                 .toList();
     }
 
+    /** Which section it is of. */
+    public SectionRef ref() {
+        return new SectionRef(course.code(), section.code());
+    }
+
     /** "HYD 210/A", as scopes write it. */
     public String key() {
-        return course.code() + "/" + section.code();
+        return ref().toString();
     }
 
     /** The start of the lesson's first session; empty when it has none. */

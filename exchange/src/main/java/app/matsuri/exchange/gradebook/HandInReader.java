@@ -6,6 +6,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
+import app.matsuri.core.plan.ThingRef;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.NamedColumns;
 import app.matsuri.exchange.file.TableFile;
@@ -58,13 +59,13 @@ public final class HandInReader {
                     "The first line must name the columns: course, work, student, handed in."));
             return new Read(List.of(), wrong);
         }
-        Map<String, HandIn> earliest = new LinkedHashMap<>();
+        Map<By, HandIn> earliest = new LinkedHashMap<>();
         for (int i = 1; i < rows.size(); i++) {
             List<String> row = rows.get(i);
             try {
                 HandIn one = handIn(row, columns, decisions);
                 earliest.merge(
-                        one.course() + "\n" + one.item() + "\n" + one.student(),
+                        new By(new ThingRef(one.course(), one.item()), one.student()),
                         one,
                         (a, b) -> b.at().isBefore(a.at()) ? b : a);
             } catch (IllegalArgumentException e) {
@@ -73,6 +74,9 @@ public final class HandInReader {
         }
         return new Read(List.copyOf(earliest.values()), wrong);
     }
+
+    /** Who handed in what. */
+    private record By(ThingRef work, String student) {}
 
     private static HandIn handIn(List<String> row, NamedColumns columns, Decisions decisions) {
         String code = columns.cell(row, "course");

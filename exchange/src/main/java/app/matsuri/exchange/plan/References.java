@@ -13,6 +13,7 @@ import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.plan.Which;
@@ -46,7 +47,7 @@ final class References {
             String at = "/courses/" + c;
             once(codes, course.code(), at + "/code", "course");
             scopes.add(course.code());
-            course.sections().forEach(s -> scopes.add(course.code() + "/" + s.code()));
+            course.sections().forEach(s -> scopes.add(new SectionRef(course.code(), s.code()).toString()));
             course(course, at);
         }
         List<Closure> closures = decisions.term().closures();

@@ -14,6 +14,7 @@ import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
@@ -46,7 +47,7 @@ final class DatesBuilder {
 
     private final Decisions decisions;
     private final Schedule schedule;
-    private final Map<String, List<FindingView>> wrong = new HashMap<>();
+    private final Map<ThingRef, List<FindingView>> wrong = new HashMap<>();
     private final Map<String, ToldWords> told = new HashMap<>();
     private final List<FindingView> findings = new ArrayList<>();
 
@@ -57,7 +58,9 @@ final class DatesBuilder {
             FindingView view = FindingView.of(finding);
             findings.add(view);
             wrong.computeIfAbsent(
-                            finding.about().course() + "\n" + finding.about().id(), k -> new ArrayList<>())
+                            new ThingRef(
+                                    finding.about().course(), finding.about().id()),
+                            k -> new ArrayList<>())
                     .add(view);
         }
     }
@@ -130,7 +133,7 @@ final class DatesBuilder {
                 cell(unit, item, Which.OPENS, sections),
                 cell(unit, item, Which.DUE, sections),
                 cell(unit, item, Which.CLOSES, sections),
-                wrong.getOrDefault(course.code() + "\n" + item.id(), List.of()).stream()
+                wrong.getOrDefault(new ThingRef(course.code(), item.id()), List.of()).stream()
                         .filter(f -> List.of("item", "opens", "due", "closes").contains(f.about()))
                         .toList());
     }
@@ -158,7 +161,7 @@ final class DatesBuilder {
                 cell(course, notice, true, sections),
                 none,
                 notice.when().series() || notice.when().ends() != null ? cell(course, notice, false, sections) : none,
-                wrong.getOrDefault(course.code() + "\n" + notice.id(), List.of()).stream()
+                wrong.getOrDefault(new ThingRef(course.code(), notice.id()), List.of()).stream()
                         .filter(f -> f.about().equals("notice"))
                         .toList());
     }

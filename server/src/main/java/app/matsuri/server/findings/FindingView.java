@@ -1,6 +1,7 @@
 package app.matsuri.server.findings;
 
 import app.matsuri.core.findings.Finding;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.plan.Words;
 import jakarta.annotation.Nullable;
@@ -24,7 +25,7 @@ public record FindingView(
                 Words.word(finding.severity()),
                 finding.about().what(),
                 finding.about().id(),
-                finding.about().course() + "/" + finding.about().section(),
+                new SectionRef(finding.about().course(), finding.about().section()).toString(),
                 finding.sentence(),
                 Optional.ofNullable(finding.mend()).map(ChangeJson::write).orElse(null));
     }

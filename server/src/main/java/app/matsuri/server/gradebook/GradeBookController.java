@@ -1,6 +1,7 @@
 package app.matsuri.server.gradebook;
 
 import app.matsuri.core.gradebook.HandIn;
+import app.matsuri.core.plan.ThingRef;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.gradebook.HandInReader;
@@ -83,7 +84,7 @@ class GradeBookController {
         return new GradeBookView(
                 all.size(),
                 (int) all.stream()
-                        .map(h -> h.course() + "\n" + h.item())
+                        .map(h -> new ThingRef(h.course(), h.item()))
                         .distinct()
                         .count(),
                 (int) all.stream().map(HandIn::student).distinct().count(),

@@ -2,6 +2,7 @@ package app.matsuri.server.repace;
 
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.calendar.NoClass;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.repace.Repair;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
@@ -71,8 +72,11 @@ class WaysController {
         Change change = given.change() == null ? null : moment.now(given.change(), stored.decisions());
         LocalDate today = moment.day(stored.decisions());
         try {
-            Repair repair =
-                    Repair.of(stored.decisions(), asked.course() + "/" + asked.section(), change, held ? today : null);
+            Repair repair = Repair.of(
+                    stored.decisions(),
+                    new SectionRef(asked.course(), asked.section()).toString(),
+                    change,
+                    held ? today : null);
             return new WaysBuilder(stored.decisions(), repair, change, Boolean.TRUE.equals(asked.everywhere()), today)
                     .view(stored.version(), asked.by(), asked.tidy());
         } catch (IllegalArgumentException e) {

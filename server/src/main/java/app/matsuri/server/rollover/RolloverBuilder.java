@@ -5,6 +5,7 @@ import app.matsuri.core.calendar.WholeWeeks;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.rollover.Rolled;
 import app.matsuri.core.rollover.Rolled.State;
@@ -110,11 +111,11 @@ final class RolloverBuilder {
     }
 
     private List<RolledRow> rows(RolledOver over) {
-        Map<String, Integer> numbers = new HashMap<>();
+        Map<ThingRef, Integer> numbers = new HashMap<>();
         for (String code : asked.courses()) {
             Course course = over.after().course(code).orElseThrow();
             for (int u = 0; u < course.units().size(); u++) {
-                numbers.put(code + "\n" + course.units().get(u).id(), u);
+                numbers.put(new ThingRef(code, course.units().get(u).id()), u);
             }
         }
         Set<Rolled> hands = new HashSet<>(over.hands());
@@ -123,7 +124,7 @@ final class RolloverBuilder {
                 .toList();
     }
 
-    private static RolledRow row(Rolled row, Map<String, Integer> numbers, boolean hand) {
+    private static RolledRow row(Rolled row, Map<ThingRef, Integer> numbers, boolean hand) {
         Unit unit = row.unit();
         return new RolledRow(
                 row.course(),
@@ -131,7 +132,7 @@ final class RolloverBuilder {
                 row.what(),
                 unit == null ? null : unit.title(),
                 unit == null ? null : unit.code(),
-                unit == null ? 0 : numbers.getOrDefault(row.course() + "\n" + unit.id(), 0),
+                unit == null ? 0 : numbers.getOrDefault(new ThingRef(row.course(), unit.id()), 0),
                 unit == null || unit.colour().isEmpty() ? null : unit.colour(),
                 row.id(),
                 row.title(),

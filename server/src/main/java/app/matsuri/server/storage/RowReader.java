@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.session.Beat;
 import app.matsuri.core.session.MeetingPattern;
@@ -98,14 +99,13 @@ final class RowReader {
         return new Decisions(term(row), courses, extra(row.fileExtra));
     }
 
-    private <R extends Row> Map<String, List<R>> grouped(
-            Class<R> table, Function<R, String> by, ToIntFunction<R> position) {
+    private <K, R extends Row> Map<K, List<R>> grouped(Class<R> table, Function<R, K> by, ToIntFunction<R> position) {
         return grouped(rows, table, by, position);
     }
 
     /** The rows of a table in groups, each in the order of its positions. */
-    static <R extends Row> Map<String, List<R>> grouped(
-            Rows rows, Class<R> table, Function<R, String> by, ToIntFunction<R> position) {
+    static <K, R extends Row> Map<K, List<R>> grouped(
+            Rows rows, Class<R> table, Function<R, K> by, ToIntFunction<R> position) {
         return rows.of(table).sorted(Comparator.comparingInt(position)).collect(Collectors.groupingBy(by));
     }
 
@@ -191,25 +191,29 @@ final class RowReader {
 
     /** Reads sections with what hangs on them. */
     private final class Sections {
-        private final Map<String, List<StudentRow>> students =
-                grouped(StudentRow.class, s -> s.course + "\n" + s.section, s -> s.position);
-        private final Map<String, List<AdjustmentRow>> adjustments =
-                grouped(AdjustmentRow.class, a -> a.course + "\n" + a.section, a -> a.position);
-        private final Map<String, List<PatternRow>> patterns =
-                grouped(PatternRow.class, p -> p.course + "\n" + p.section, p -> p.position);
-        private final Map<String, List<SessionChangeRow>> changes =
-                grouped(SessionChangeRow.class, c -> c.course + "\n" + c.section, c -> c.position);
-        private final Map<String, List<SectionLessonRow>> lessons =
-                grouped(SectionLessonRow.class, l -> l.course + "\n" + l.section, l -> 0);
-        private final Map<String, List<SectionSessionRow>> sessions =
-                grouped(SectionSessionRow.class, s -> s.course + "\n" + s.section, s -> s.position);
-        private final Map<String, List<TaughtRow>> taught =
-                grouped(TaughtRow.class, t -> t.course + "\n" + t.section + "\n" + t.session, t -> t.position);
+
+        /** A class that was held. */
+        private record Held(SectionRef section, LocalDateTime session) {}
+
+        private final Map<SectionRef, List<StudentRow>> students =
+                grouped(StudentRow.class, s -> new SectionRef(s.course, s.section), s -> s.position);
+        private final Map<SectionRef, List<AdjustmentRow>> adjustments =
+                grouped(AdjustmentRow.class, a -> new SectionRef(a.course, a.section), a -> a.position);
+        private final Map<SectionRef, List<PatternRow>> patterns =
+                grouped(PatternRow.class, p -> new SectionRef(p.course, p.section), p -> p.position);
+        private final Map<SectionRef, List<SessionChangeRow>> changes =
+                grouped(SessionChangeRow.class, c -> new SectionRef(c.course, c.section), c -> c.position);
+        private final Map<SectionRef, List<SectionLessonRow>> lessons =
+                grouped(SectionLessonRow.class, l -> new SectionRef(l.course, l.section), l -> 0);
+        private final Map<SectionRef, List<SectionSessionRow>> sessions =
+                grouped(SectionSessionRow.class, s -> new SectionRef(s.course, s.section), s -> s.position);
+        private final Map<Held, List<TaughtRow>> taught = grouped(
+                TaughtRow.class, t -> new Held(new SectionRef(t.course, t.section), t.session), t -> t.position);
 
         private final ToldRows tellings = new ToldRows(rows);
 
         Section section(SectionRow row) {
-            String key = row.course + "\n" + row.code;
+            SectionRef key = new SectionRef(row.course, row.code);
             Set<String> leavesOut = new LinkedHashSet<>();
             Map<String, Integer> gaps = new LinkedHashMap<>();
             Map<String, Integer> lengths = new LinkedHashMap<>();
@@ -261,7 +265,7 @@ final class RowReader {
                 if (own.recorded) {
                     records.put(
                             own.session,
-                            taught.getOrDefault(key + "\n" + own.session, List.of()).stream()
+                            taught.getOrDefault(new Held(key, own.session), List.of()).stream()
                                     .map(t -> t.lesson)
                                     .toList());
                 }

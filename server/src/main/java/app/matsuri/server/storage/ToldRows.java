@@ -1,6 +1,7 @@
 package app.matsuri.server.storage;
 
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Which;
@@ -18,12 +19,12 @@ import java.util.Map;
 /** What students were told, as rows and back; the days of lessons stand with what a section decided about them. */
 final class ToldRows {
 
-    private final Map<String, List<ToldWorkRow>> work;
-    private final Map<String, List<TellingRow>> tellings;
+    private final Map<SectionRef, List<ToldWorkRow>> work;
+    private final Map<SectionRef, List<TellingRow>> tellings;
 
     ToldRows(Rows rows) {
-        work = RowReader.grouped(rows, ToldWorkRow.class, r -> r.course + "\n" + r.section, r -> r.position);
-        tellings = RowReader.grouped(rows, TellingRow.class, r -> r.course + "\n" + r.section, r -> r.position);
+        work = RowReader.grouped(rows, ToldWorkRow.class, r -> new SectionRef(r.course, r.section), r -> r.position);
+        tellings = RowReader.grouped(rows, TellingRow.class, r -> new SectionRef(r.course, r.section), r -> r.position);
     }
 
     static void write(long termId, String course, Section section, Rows rows) {
@@ -57,7 +58,7 @@ final class ToldRows {
     }
 
     Told told(SectionRow section, Map<String, LocalDate> lessons) {
-        String key = section.course + "\n" + section.code;
+        SectionRef key = new SectionRef(section.course, section.code);
         Map<String, Told.OfWork> told = new LinkedHashMap<>();
         for (ToldWorkRow row : work.getOrDefault(key, List.of())) {
             Map<Which, LocalDateTime> dates = new EnumMap<>(Which.class);

@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
+import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.exchange.plan.DetailsReader;
@@ -21,16 +22,16 @@ import java.util.Objects;
 /** Units with their lessons and items as rows, both ways. */
 final class UnitRows {
 
-    private final Map<String, List<LessonRow>> lessons;
-    private final Map<String, List<ItemRow>> items;
+    private final Map<ThingRef, List<LessonRow>> lessons;
+    private final Map<ThingRef, List<ItemRow>> items;
 
     UnitRows(Rows rows) {
-        lessons = RowReader.grouped(rows, LessonRow.class, l -> l.course + "\n" + l.unit, l -> l.position);
-        items = RowReader.grouped(rows, ItemRow.class, i -> i.course + "\n" + i.unit, i -> i.position);
+        lessons = RowReader.grouped(rows, LessonRow.class, l -> new ThingRef(l.course, l.unit), l -> l.position);
+        items = RowReader.grouped(rows, ItemRow.class, i -> new ThingRef(i.course, i.unit), i -> i.position);
     }
 
     Unit unit(UnitRow row) {
-        String key = row.course + "\n" + row.id;
+        ThingRef key = new ThingRef(row.course, row.id);
         return new Unit(
                 row.id,
                 row.code,

@@ -1,6 +1,7 @@
 package app.matsuri.server.term;
 
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.PlanFile;
 import app.matsuri.server.access.Access;
@@ -86,7 +87,7 @@ class TermController {
     private TermLine line(Stored stored, String role) {
         Term term = stored.decisions().term();
         List<String> sections = stored.decisions().courses().stream()
-                .flatMap(c -> c.sections().stream().map(s -> c.code() + "/" + s.code()))
+                .flatMap(c -> c.sections().stream().map(s -> new SectionRef(c.code(), s.code()).toString()))
                 .filter(s -> !role.equals("substitute"))
                 .toList();
         return new TermLine(

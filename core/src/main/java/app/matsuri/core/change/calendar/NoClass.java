@@ -9,6 +9,7 @@ import app.matsuri.core.change.Together;
 import app.matsuri.core.change.pace.RemoveRecord;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.session.Session;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -48,7 +49,7 @@ public final class NoClass {
                 true,
                 false,
                 false,
-                List.of(course + "/" + section),
+                List.of(new SectionRef(course, section).toString()),
                 false,
                 closure.extra())));
         return new Together("No class on " + Say.day(day) + Find.in(course, section), changes);

@@ -13,6 +13,7 @@ import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Own;
+import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.RulesInForce;
@@ -114,16 +115,16 @@ public record PutDates(List<Entry> entries) implements Change {
 
     @Override
     public String sentence(Decisions before) {
-        Set<String> titles = new LinkedHashSet<>();
+        Set<ThingRef> things = new LinkedHashSet<>();
         Set<Which> dates = new LinkedHashSet<>();
         for (Entry entry : entries) {
-            titles.add(entry.course() + entry.item());
+            things.add(new ThingRef(entry.course(), entry.item()));
             dates.addAll(entry.dates().keySet());
         }
         Entry first = entries.get(0);
         String title = "“" + Find.title(before, first.course(), first.item()) + "”";
-        String what = titles.size() == 1 ? title : titles.size() + " things";
-        String in = titles.size() == 1 && first.sections().size() == 1
+        String what = things.size() == 1 ? title : things.size() + " things";
+        String in = things.size() == 1 && first.sections().size() == 1
                 ? " in section " + first.sections().get(0)
                 : "";
         return "Change " + said(dates) + " of " + what + in;

@@ -6,6 +6,7 @@ import app.matsuri.core.change.Find;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Student;
 import java.util.HashSet;
 import java.util.List;
@@ -32,7 +33,7 @@ public record PutRoster(String course, String section, List<Student> students) i
                 throw new Refused("“" + student.name() + "” stands on the list twice.");
             }
         }
-        String key = course + "/" + section;
+        String key = new SectionRef(course, section).toString();
         return Outcome.of(before.withCourse(
                 course,
                 c -> c.withSections(c.sections().stream()

@@ -8,6 +8,7 @@ import app.matsuri.core.change.Scopes;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.With;
 import java.util.List;
 
@@ -30,12 +31,16 @@ public record PutSection(String course, String was, Section section) implements 
         }
         List<Section> sections = With.put(in.sections(), s -> s.code().equals(old), section);
         List<Closure> closures = before.term().closures().stream()
-                .map(c -> Scopes.renamed(c, course + "/" + old, course + "/" + section.code()))
+                .map(c -> Scopes.renamed(c, ref(old), ref(section.code())))
                 .toList();
         Course changed = in.withSections(sections);
         return Outcome.of(
                 before.withCourse(old.equals(section.code()) ? changed : changed.renamedSection(old, section.code()))
                         .withTerm(before.term().withClosures(closures)));
+    }
+
+    private String ref(String code) {
+        return new SectionRef(course, code).toString();
     }
 
     @Override
