@@ -5,6 +5,8 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import java.time.LocalDateTime;
+import java.util.Arrays;
+import java.util.Optional;
 
 /**
  * The dates of one item in one section.
@@ -31,6 +33,16 @@ public record ItemDates(Unit unit, Item item, RulesInForce rules, Resolved opens
     public LocalDateTime main() {
         Which which = mainDate();
         return which == null ? null : get(which).at();
+    }
+
+    /** The first of its other dates that must not come after this one and does: what opens later than it is due. */
+    public Optional<Which> cameBefore(Which which) {
+        LocalDateTime at = get(which).at();
+        return Arrays.stream(Which.values())
+                .filter(first -> first.compareTo(which) < 0 && at != null)
+                .filter(first -> get(first) != null && get(first).resolved())
+                .filter(first -> at.isBefore(get(first).at()))
+                .findFirst();
     }
 
     /** Which of its dates places it in a calendar; null when none is resolved. */

@@ -1,11 +1,9 @@
 package app.matsuri.server.lookback;
 
 import app.matsuri.core.change.Find;
-import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Section;
-import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
 import app.matsuri.exchange.table.LookBackTable;
@@ -19,6 +17,7 @@ import app.matsuri.server.lookback.LookBackView.PastWeek;
 import app.matsuri.server.lookback.LookBackView.PastWeeks;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
+import jakarta.annotation.Nullable;
 import java.io.StringWriter;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -95,7 +94,7 @@ class LookBackController {
             @RequestParam String section) {
         SectionSchedule here = section(access.look(by, termId), course, section);
         Stored earlier = access.stands(by, past);
-        SectionSchedule then = section(earlier, here.course().code(), null, section);
+        SectionSchedule then = likewise(earlier, here);
         TreeMap<Integer, List<PastDay>> weeks = new TreeMap<>();
         Map<Integer, List<Placement>> lessons = new LinkedHashMap<>();
         then.placements()
@@ -143,12 +142,12 @@ class LookBackController {
                                 .anyMatch(c -> !c.sections().isEmpty()))
                 .sorted(Comparator.comparing((Stored t) -> t.decisions().term().first())
                         .reversed())
-                .map(t -> new LookBackBuilder.Earlier(
-                        t, section(t, here.course().code(), null, here.section().code())))
+                .map(t -> new LookBackBuilder.Earlier(t, likewise(t, here)))
                 .toList();
     }
 
-    private static SectionSchedule section(Stored stored, String course, String section) {
+    /** The section that is asked for; the first one of the course, or of the first course, where none is. */
+    private static SectionSchedule section(Stored stored, @Nullable String course, @Nullable String section) {
         List<Course> courses = stored.decisions().courses();
         if (courses.isEmpty()) {
             throw new Problem(
@@ -157,24 +156,16 @@ class LookBackController {
                     "Nothing to look back at",
                     "There is no course in this term yet. Roll one over from an earlier term, or add one on the Term view.");
         }
-        String code =
-                course != null || courses.isEmpty() ? course : courses.get(0).code();
-        return section(stored, code, section, null);
+        return Find.follows(stored.decisions(), course == null ? courses.get(0).code() : course, section);
     }
 
-    /** The section of that code, else the preferred one, else the first. */
-    private static SectionSchedule section(Stored stored, String course, String section, String preferred) {
-        Course in = Find.course(stored.decisions(), course == null ? "" : course);
-        String code = in.sections().stream()
+    /** The section of the same code in another term, else the first one. */
+    private static SectionSchedule likewise(Stored other, SectionSchedule here) {
+        String course = here.course().code();
+        String same = Find.course(other.decisions(), course)
+                .section(here.section().code())
                 .map(Section::code)
-                .filter(c -> c.equals(section != null ? section : preferred))
-                .findFirst()
-                .orElse(
-                        section != null || in.sections().isEmpty()
-                                ? null
-                                : in.sections().get(0).code());
-        return Schedule.of(stored.decisions().withCourses(List.of(in)))
-                .section(in.code(), code)
-                .orElseThrow(() -> NoSuch.in(in.code(), "section", section));
+                .orElse(null);
+        return Find.follows(other.decisions(), course, same);
     }
 }

@@ -125,9 +125,8 @@ class OutlineController {
                 .or(() -> course.unit(typed.unit() == null ? "" : typed.unit()))
                 .orElseThrow(() -> OutlineWords.misread("Say to which unit it belongs."));
         List<DateGiven> dates = new ArrayList<>();
-        for (SectionSchedule section : Schedule.of(stored.decisions()).sections()) {
-            if (!section.course().code().equals(course.code())
-                    || !item.details().concerns(section.section().code())) {
+        for (SectionSchedule section : Schedule.of(stored.decisions()).sections(course.code())) {
+            if (!item.details().concerns(section.section().code())) {
                 continue;
             }
             ItemDates given = section.would(unit, item);
@@ -148,14 +147,10 @@ class OutlineController {
 
     /** A date that lies before one which has to come first. */
     private static String wrong(ItemDates given, Which which) {
-        LocalDateTime at = given.get(which).at();
-        for (Which first : Which.values()) {
-            Resolved other = first.compareTo(which) < 0 ? given.get(first) : null;
-            if (at != null && other != null && other.resolved() && at.isBefore(other.at())) {
-                return "before it " + (first == Which.DUE ? "is due" : "opens") + ", " + Say.moment(other.at());
-            }
-        }
-        return null;
+        return given.cameBefore(which)
+                .map(first -> "before it " + (first == Which.DUE ? "is due" : "opens") + ", "
+                        + Say.moment(given.get(first).at()))
+                .orElse(null);
     }
 
     /** Something typed into a day of the Wall. */

@@ -14,6 +14,7 @@ import app.matsuri.core.session.Timetable;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.plan.PlanWriter;
+import app.matsuri.exchange.roster.RosterAgainst;
 import app.matsuri.exchange.roster.RosterReader;
 import app.matsuri.exchange.words.MeetsWords;
 import app.matsuri.server.access.Access;
@@ -30,7 +31,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -212,7 +212,13 @@ class SectionController {
             String text,
             String state,
             String said,
-            @Nullable StudentLine student) {}
+            @Nullable StudentLine student) {
+
+        static RosterLine of(RosterReader.Line line) {
+            StudentLine student = line.student() == null ? null : StudentLine.of(line.student());
+            return new RosterLine(line.number(), line.text(), line.state(), line.said(), student);
+        }
+    }
 
     /**
      * What reading came to.
@@ -236,40 +242,12 @@ class SectionController {
                         ? RosterReader.read(
                                 new Given(given.name() == null ? "the file" : given.name(), given.content()))
                         : RosterReader.read(text);
-        Set<String> ids = now.stream().map(Student::id).collect(Collectors.toSet());
-        Set<String> names = now.stream().map(s -> s.name().toLowerCase()).collect(Collectors.toSet());
-        List<RosterLine> lines = new ArrayList<>();
-        List<Student> all = new ArrayList<>(now);
-        Set<String> listed = read.stream()
-                .filter(l -> l.student() != null)
-                .flatMap(l -> Stream.of(l.student().id(), l.student().name().toLowerCase()))
-                .collect(Collectors.toSet());
-        for (RosterReader.Line line : read) {
-            Student s = line.student();
-            boolean here = s != null
-                    && (ids.contains(s.id()) || names.contains(s.name().toLowerCase()));
-            boolean fresh = s != null && line.state().equals("student") && !here;
-            if (fresh) {
-                all.add(s);
-            }
-            lines.add(new RosterLine(
-                    line.number(),
-                    line.text(),
-                    here && line.state().equals("student") ? "here" : line.state(),
-                    here && line.state().equals("student") ? line.said() + ", on the roster already" : line.said(),
-                    s == null ? null : StudentLine.of(s)));
-        }
+        RosterAgainst against = RosterAgainst.of(now, read);
         return new RosterRead(
-                lines,
-                listed.isEmpty()
-                        ? List.of()
-                        : now.stream()
-                                .filter(s -> !listed.contains(s.id())
-                                        && !listed.contains(s.name().toLowerCase()))
-                                .map(StudentLine::of)
-                                .toList(),
-                all.size() == now.size()
+                against.lines().stream().map(RosterLine::of).toList(),
+                against.missing().stream().map(StudentLine::of).toList(),
+                against.all().equals(now)
                         ? null
-                        : ChangeJson.write(new PutRoster(given.course(), given.section(), all)));
+                        : ChangeJson.write(new PutRoster(given.course(), given.section(), against.all())));
     }
 }
