@@ -1,9 +1,10 @@
 import vue from "@vitejs/plugin-vue";
 import { defineConfig } from "vitest/config";
+import { budget } from "./budget.mts";
 
 export default defineConfig({
-  plugins: [vue()],
-  build: { target: "es2022", assetsInlineLimit: 0, chunkSizeWarningLimit: 900, modulePreload: { polyfill: false } },
+  plugins: [vue(), budget({ "/terms/TermsPage.vue": 110, "/wall/WallPage.vue": 210 })],
+  build: { target: "es2022", assetsInlineLimit: 0, modulePreload: { polyfill: false } },
   server: { proxy: { "/api": { target: "http://localhost:8460" } } },
   test: { environment: "happy-dom", include: ["src/**/*.test.ts"] },
 });

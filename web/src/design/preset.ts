@@ -1,8 +1,16 @@
 import { definePreset } from "@primeuix/themes";
-import Aura from "@primeuix/themes/aura";
+import base from "@primeuix/themes/aura/base";
+import button from "@primeuix/themes/aura/button";
+import datepicker from "@primeuix/themes/aura/datepicker";
+import dialog from "@primeuix/themes/aura/dialog";
+import inputtext from "@primeuix/themes/aura/inputtext";
+import popover from "@primeuix/themes/aura/popover";
+
+/** The tokens of those components that are used, and of no other. */
+const used = { ...base, components: { button, datepicker, dialog, inputtext, popover } };
 
 /** The library's components in Matsuri's paper and ink: square corners, thin rules, no shadows. */
-export const MatsuriPreset = definePreset(Aura, {
+export const MatsuriPreset = definePreset(used, {
   primitive: { borderRadius: { none: "0", xs: "1px", sm: "2px", md: "2px", lg: "2px", xl: "2px" } },
   semantic: {
     transitionDuration: "0s",

@@ -1,12 +1,20 @@
 <script setup lang="ts">
-import MarkdownIt from "markdown-it";
-import { computed } from "vue";
+import type MarkdownIt from "markdown-it";
+import { computed, shallowRef, watchEffect } from "vue";
 
 /** Text with light marks (Markdown, CommonMark), and beside it how it will look. Marks of HTML stay plain text. */
 defineProps<{ label: string; rows?: number }>();
 const text = defineModel<string | undefined>({ required: true });
-const reader = new MarkdownIt({ html: false, linkify: true, breaks: true }).disable("image");
-const shown = computed(() => reader.render(text.value ?? ""));
+const reader = shallowRef<MarkdownIt | null>(null);
+const shown = computed(() => reader.value?.render(text.value ?? "") ?? "");
+
+/** The reader is fetched with the first text that there is to show. */
+const stop = watchEffect(async () => {
+  if (!text.value?.trim() || reader.value) return;
+  const { default: Reader } = await import("markdown-it");
+  reader.value = new Reader({ html: false, linkify: true, breaks: true }).disable("image");
+  stop();
+});
 </script>
 
 <template>
