@@ -13,6 +13,7 @@ import app.matsuri.core.findings.Findings;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.lookback.LookBack;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.repace.InStep;
 import app.matsuri.core.repace.Spare;
@@ -138,9 +139,7 @@ class NothingThrowsTest {
     @Test
     void aJoinedLessonWhosePinIsBehindTheLastClassFindsNoRoom() {
         Decisions plan = Plans.plan(
-                Plans.sectionA()
-                        .withJoined(java.util.Set.of("L3"))
-                        .withPin("L3", java.util.Optional.of(Plans.day("2026-12-19"))),
+                Plans.sectionA().withJoined("L3", true).withPin("L3", Own.other(Plans.day("2026-12-19"))),
                 Plans.unit(50));
         SectionSchedule in = Schedule.of(plan).sections().get(0);
         assertThat(in.byLesson().get("L3").why()).isEqualTo(Placement.Lack.PIN_HAS_NO_ROOM);

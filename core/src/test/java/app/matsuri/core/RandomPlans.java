@@ -12,6 +12,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Unit;
@@ -26,7 +27,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 
@@ -145,7 +145,7 @@ public final class RandomPlans {
                 with = with.withLength(id, 1 + random.nextInt(2));
             }
             if (one(10)) {
-                with = with.withPin(id, one(3) ? Optional.empty() : Optional.of(day()));
+                with = with.withPin(id, one(3) ? Own.none() : Own.other(day()));
             }
         }
         Set<LocalDateTime> held = new LinkedHashSet<>();
@@ -156,7 +156,16 @@ public final class RandomPlans {
                 told.put(l.id(), day());
             }
         });
-        with = with.withLeavesOut(out).withJoined(joined).withMidWeek(midWeek).withHoldsEmpty(held);
+        for (String id : out) {
+            with = with.withLeftOut(id, true);
+        }
+        for (String id : joined) {
+            with = with.withJoined(id, true);
+        }
+        for (String id : midWeek) {
+            with = with.withMidWeek(id, true);
+        }
+        with = with.withHoldsEmpty(held);
         with = with.withTold(Told.of(one(2) ? told : Map.of()));
         Section decided = with;
         Decisions now = plan.withCourse("HYD 210", c -> c.withSection(decided));

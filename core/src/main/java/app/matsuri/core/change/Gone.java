@@ -11,6 +11,7 @@ import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Own;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
@@ -157,7 +158,7 @@ public final class Gone {
             for (Map.Entry<String, LocalDateTime> each : stood.entrySet()) {
                 if (!Objects.equals(each.getValue(), plan)) {
                     Section section = out.section(each.getKey()).orElseThrow();
-                    Map<Which, Own> dates = new EnumMap<>(Which.class);
+                    Map<Which, Own<DateRule>> dates = new EnumMap<>(Which.class);
                     section.adjustment(item.id()).ifPresent(a -> dates.putAll(a.dates()));
                     dates.put(which, Own.of(at(each.getValue())));
                     String why =
@@ -181,18 +182,11 @@ public final class Gone {
     }
 
     private static Section forgotten(Section section, String lesson) {
-        return section.withLeavesOut(With.member(section.leavesOut(), lesson, false))
-                .withJoined(With.member(section.joined(), lesson, false))
-                .withMidWeek(With.member(section.midWeek(), lesson, false))
-                .withGap(lesson, 0)
-                .withLength(lesson, null)
-                .withPin(lesson, null)
-                .withTaught(section.taught(), With.member(section.partly(), lesson, false))
-                .withNotes(With.entry(section.notes(), lesson, null));
+        return section.withOwn(lesson, own -> OwnLesson.NOTHING);
     }
 
     private Adjustment adjustment(String section, Adjustment own) {
-        Map<Which, Own> dates = new EnumMap<>(Which.class);
+        Map<Which, Own<DateRule>> dates = new EnumMap<>(Which.class);
         own.dates().forEach((which, rule) -> {
             if (hangs(rule.over(null))) {
                 dates.put(which, Own.of(at(stood(views.get(section), own, which))));

@@ -24,7 +24,7 @@ public final class ItemRules {
      * @param sections codes of the sections that are meant; none, or all that the item is for, for the plan
      * @param rules the dates that change
      */
-    public static Course put(Course in, Item item, Collection<String> sections, Map<Which, Own> rules) {
+    public static Course put(Course in, Item item, Collection<String> sections, Map<Which, Own<DateRule>> rules) {
         List<Section> all = in.sections().stream()
                 .filter(s -> item.details().concerns(s.code()))
                 .toList();
@@ -41,10 +41,10 @@ public final class ItemRules {
             if (plan && was.isEmpty() || !plan && !meant) {
                 continue;
             }
-            Map<Which, Own> dates = new EnumMap<>(Which.class);
+            Map<Which, Own<DateRule>> dates = new EnumMap<>(Which.class);
             was.ifPresent(a -> dates.putAll(a.dates()));
             rules.forEach((which, rule) -> {
-                boolean asPlanned = rule.equals(Own.AS_PLANNED) || rule.equals(Own.of(item.rule(which)));
+                boolean asPlanned = rule.planned() || rule.equals(Own.of(item.rule(which)));
                 if (plan || asPlanned) {
                     dates.remove(which);
                 } else {

@@ -35,7 +35,7 @@ final class UnitsTooTight implements Check {
             return;
         }
         int has = here.stream()
-                .filter(p -> !in.section().joined().contains(p.lesson().id()))
+                .filter(p -> !in.section().own(p.lesson().id()).joined())
                 .mapToInt(p -> Math.max(in.section().length(p.lesson()), taught(p)))
                 .sum();
         int least = earlier.stream().mapToInt(Took::sessions).min().orElseThrow();

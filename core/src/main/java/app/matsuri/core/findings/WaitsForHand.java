@@ -110,6 +110,6 @@ final class WaitsForHand implements Check {
                         waiting.section() == null ? List.of() : List.of(waiting.section()),
                         Map.of(
                                 Which.valueOf(waiting.what().toUpperCase(Locale.ROOT)),
-                                Own.rule(DateRule.at(waiting.suggested()))))));
+                                Own.other(DateRule.at(waiting.suggested()))))));
     }
 }

@@ -68,7 +68,7 @@ public final class Flow {
             Unit unit, Lesson lesson, boolean resumed, boolean opensUnit, int length, int minutes, LocalDate pin) {
 
         boolean joins(Section section) {
-            return section.joined().contains(lesson.id()) && !resumed && !lesson.reserve();
+            return section.own(lesson.id()).joined() && !resumed && !lesson.reserve();
         }
     }
 
@@ -84,7 +84,7 @@ public final class Flow {
                     continue;
                 }
                 List<Integer> had = taught.get(lesson.id());
-                boolean resumed = had != null && section.partly().contains(lesson.id());
+                boolean resumed = had != null && section.own(lesson.id()).partly();
                 if (had == null || resumed) {
                     int length = section.length(lesson);
                     int minutes = resumed
@@ -255,7 +255,7 @@ public final class Flow {
                 wholeSession();
                 at += gap;
             }
-            boolean anyDay = section.midWeek().contains(rest.lesson().id());
+            boolean anyDay = section.own(rest.lesson().id()).midWeek();
             if (rest.opensUnit() && rest.unit().startsWeek() && !anyDay) {
                 wholeSession();
                 while (at < usable.size() && !usable.opensWeek(at)) {

@@ -64,7 +64,7 @@ public final class LookBack {
                 lengths.put(lesson.id(), placement.slots().size());
             }
             all &= placement.leftOut() || placement.taught();
-            String note = in.section().notes().get(lesson.id());
+            String note = in.section().own(lesson.id()).note();
             if (note != null && !note.isBlank()) {
                 notes.add(lesson.title() + ": " + note);
             }

@@ -13,20 +13,20 @@ import java.util.Objects;
  * @param dates the dates that differ
  * @param why a private word of why; may be empty
  */
-public record Adjustment(String item, String student, Map<Which, Own> dates, String why) {
+public record Adjustment(String item, String student, Map<Which, Own<DateRule>> dates, String why) {
 
     public Adjustment {
         Objects.requireNonNull(item, "item");
         Objects.requireNonNull(why, "why");
-        Map<Which, Own> copy = new EnumMap<>(Which.class);
+        Map<Which, Own<DateRule>> copy = new EnumMap<>(Which.class);
         copy.putAll(dates);
-        copy.values().removeIf(Own.AS_PLANNED::equals);
+        copy.values().removeIf(Own::planned);
         dates = Collections.unmodifiableMap(copy);
     }
 
     /** What it says of a date. */
-    public Own own(Which which) {
-        return dates.getOrDefault(which, Own.AS_PLANNED);
+    public Own<DateRule> own(Which which) {
+        return dates.getOrDefault(which, Own.asPlanned());
     }
 
     /** Whether it adjusts the same thing for the same people. */

@@ -75,7 +75,7 @@ public final class NoticeAsItem {
      *
      * @throws IllegalArgumentException when that means nothing; the message says why
      */
-    public static NoticeTime with(NoticeTime when, String title, Map<Which, Own> dates) {
+    public static NoticeTime with(NoticeTime when, String title, Map<Which, Own<DateRule>> dates) {
         if (when.series()) {
             throw new IllegalArgumentException(
                     "“" + title + "” is a series: change it on the Wall, on one of its days.");
@@ -94,8 +94,8 @@ public final class NoticeAsItem {
     }
 
     /** The rule that was typed, else the one there was; what hangs on where work opens hangs on the beginning. */
-    private static DateRule rule(Map<Which, Own> dates, Which which, DateRule was, String title) {
-        DateRule rule = dates.getOrDefault(which, Own.AS_PLANNED).over(was);
+    private static DateRule rule(Map<Which, Own<DateRule>> dates, Which which, DateRule was, String title) {
+        DateRule rule = dates.getOrDefault(which, Own.asPlanned()).over(was);
         Optional<Which> own = Optional.ofNullable(rule).flatMap(r -> r.anchor().own());
         if (own.isPresent()) {
             if (which != Which.CLOSES || own.get() != Which.OPENS) {

@@ -2,52 +2,49 @@ package app.matsuri.core.plan;
 
 import java.util.Objects;
 import java.util.Optional;
-import java.util.function.Function;
+import java.util.function.UnaryOperator;
 
-/** What is said of one date apart from the plan: another rule, that there is no such date, or nothing, so that it is as planned. */
-public sealed interface Own {
+/**
+ * What is said of something apart from the plan: that it is another, that there is none, or nothing, so that it is as
+ * planned. Said of dates and of pins.
+ */
+public sealed interface Own<T> {
 
-    /** There is no such date. */
-    Own NONE = new None();
+    /** It is another. */
+    record Other<T>(T is) implements Own<T> {
 
-    /** Nothing is said: the date is as planned. */
-    Own AS_PLANNED = new AsPlanned();
-
-    /** Another rule. */
-    record Rule(DateRule is) implements Own {
-
-        public Rule {
+        public Other {
             Objects.requireNonNull(is, "is");
         }
 
         @Override
-        public <R> R on(Cases<R> cases) {
-            return cases.rule(is);
+        public <R> R on(Cases<T, R> cases) {
+            return cases.other(is);
         }
     }
 
-    /** See {@link #NONE}. */
-    record None() implements Own {
+    /** There is none. */
+    record None<T>() implements Own<T> {
 
         @Override
-        public <R> R on(Cases<R> cases) {
+        public <R> R on(Cases<T, R> cases) {
             return cases.none();
         }
     }
 
-    /** See {@link #AS_PLANNED}. */
-    record AsPlanned() implements Own {
+    /** Nothing is said: it is as planned. */
+    record AsPlanned<T>() implements Own<T> {
 
         @Override
-        public <R> R on(Cases<R> cases) {
+        public <R> R on(Cases<T, R> cases) {
             return cases.asPlanned();
         }
     }
 
     /** What is done with each. */
-    interface Cases<R> {
+    interface Cases<T, R> {
 
-        R rule(DateRule rule);
+        R other(T is);
 
         R none();
 
@@ -55,45 +52,60 @@ public sealed interface Own {
     }
 
     /** Does what is to be done with this one. */
-    <R> R on(Cases<R> cases);
+    <R> R on(Cases<T, R> cases);
 
-    /** Another rule. */
-    static Own rule(DateRule rule) {
-        return new Rule(rule);
+    /** It is another. */
+    static <T> Own<T> other(T is) {
+        return new Other<>(is);
     }
 
-    /** The rule, or that there is no date where it is null. */
-    static Own of(DateRule rule) {
-        return rule == null ? NONE : new Rule(rule);
+    /** There is none. */
+    static <T> Own<T> none() {
+        return new None<>();
     }
 
-    /** The rule that holds then: its own, or the planned one; null for no date. */
-    default DateRule over(DateRule planned) {
-        return on(new Cases<>() {
+    /** It is as planned. */
+    static <T> Own<T> asPlanned() {
+        return new AsPlanned<>();
+    }
+
+    /** Another, or that there is none where it is null. */
+    static <T> Own<T> of(T is) {
+        return is == null ? none() : new Other<>(is);
+    }
+
+    /** Whether nothing is said. */
+    default boolean planned() {
+        return equals(asPlanned());
+    }
+
+    /** What holds then: its own, or what is planned; null for none. */
+    default T over(T planned) {
+        return on(new Cases<T, T>() {
             @Override
-            public DateRule rule(DateRule rule) {
-                return rule;
+            public T other(T is) {
+                return is;
             }
 
             @Override
-            public DateRule none() {
+            public T none() {
                 return null;
             }
 
             @Override
-            public DateRule asPlanned() {
+            public T asPlanned() {
                 return planned;
             }
         });
     }
 
-    /** The rule that is said, if one is. */
-    default Optional<DateRule> said() {
+    /** What is said, if it is another. */
+    default Optional<T> said() {
         return Optional.ofNullable(over(null));
     }
 
-    /** The same with another rule in place of the one that is said. */
-    default Own with(Function<DateRule, DateRule> other) {
-        return said().map(rule -> Own.rule(other.apply(rule))).orElse(this);
+    /** The same with another in place of what is said. */
+    default Own<T> with(UnaryOperator<T> other) {
+        return said().map(is -> Own.other(other.apply(is))).orElse(this);
     }
 }

@@ -16,6 +16,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /**
  * A group that meets together, with its own decisions on top of the course's plan.
@@ -25,18 +28,9 @@ import java.util.function.Consumer;
  * @param students its roster
  * @param pace how lessons take its time
  * @param beat for a section without meetings; null where it meets
- * @param leavesOut ids of lessons left out here
- * @param gaps lesson id to sessions more (or, negative, fewer) to leave empty before it
- * @param lengths lesson id to its length here, in sessions
- * @param joined ids of lessons that share the last session of the lesson before them here
- * @param midWeek ids of lessons that may begin their unit on any session of a week here
- * @param pins lesson id to its date here; an empty date takes the plan's pin away
+ * @param lessons what it decided and recorded of lessons, by their ids
  * @param holdsEmpty names of sessions held empty
  * @param taught session name to the ids of the lessons taught in it; none for a session in which nothing was reached
- * @param partly ids of lessons taught in part, whose rest goes on
- * @param minutesHad by minutes, for lessons taught in part: the minutes that they had; where it is not known, each class that one
- *     had counts as a usual one
- * @param notes lesson id to why it took longer
  * @param told what its students were told
  * @param adjustments other dates for this section, or for one of its students
  */
@@ -49,17 +43,9 @@ public record Section(
         List<MeetingPattern> meets,
         Beat beat,
         List<SessionChange> sessionChanges,
-        Set<String> leavesOut,
-        Map<String, Integer> gaps,
-        Map<String, Integer> lengths,
-        Set<String> joined,
-        Set<String> midWeek,
-        Map<String, Optional<LocalDate>> pins,
+        Map<String, OwnLesson> lessons,
         Set<LocalDateTime> holdsEmpty,
         Map<LocalDateTime, List<String>> taught,
-        Set<String> partly,
-        Map<String, Integer> minutesHad,
-        Map<String, String> notes,
         Told told,
         List<Adjustment> adjustments,
         Extra extra) {
@@ -78,17 +64,11 @@ public record Section(
         students = List.copyOf(students);
         meets = List.copyOf(meets);
         sessionChanges = List.copyOf(sessionChanges);
-        leavesOut = Collections.unmodifiableSet(new LinkedHashSet<>(leavesOut));
-        gaps = Collections.unmodifiableMap(new LinkedHashMap<>(gaps));
-        lengths = Collections.unmodifiableMap(new LinkedHashMap<>(lengths));
-        joined = Collections.unmodifiableSet(new LinkedHashSet<>(joined));
-        midWeek = Collections.unmodifiableSet(new LinkedHashSet<>(midWeek));
-        pins = Collections.unmodifiableMap(new LinkedHashMap<>(pins));
+        Map<String, OwnLesson> own = new LinkedHashMap<>(lessons);
+        own.values().removeIf(OwnLesson.NOTHING::equals);
+        lessons = Collections.unmodifiableMap(own);
         holdsEmpty = Collections.unmodifiableSet(new LinkedHashSet<>(holdsEmpty));
         taught = Collections.unmodifiableMap(new LinkedHashMap<>(taught));
-        partly = Collections.unmodifiableSet(new LinkedHashSet<>(partly));
-        minutesHad = Collections.unmodifiableMap(new LinkedHashMap<>(minutesHad));
-        notes = Collections.unmodifiableMap(new LinkedHashMap<>(notes));
         Objects.requireNonNull(told, "told");
         adjustments = List.copyOf(adjustments);
     }
@@ -114,16 +94,8 @@ public record Section(
                 meets,
                 beat,
                 List.of(),
-                Set.of(),
-                Map.of(),
                 Map.of(),
                 Set.of(),
-                Set.of(),
-                Map.of(),
-                Set.of(),
-                Map.of(),
-                Set.of(),
-                Map.of(),
                 Map.of(),
                 Told.NOTHING,
                 List.of(),
@@ -135,20 +107,54 @@ public record Section(
         return new Timetable(course, code, meets, beat, sessionChanges, holdsEmpty, taught.keySet());
     }
 
+    /** What it decided and recorded of a lesson. */
+    public OwnLesson own(String lesson) {
+        return lessons.getOrDefault(lesson, OwnLesson.NOTHING);
+    }
+
+    /** The ids of the lessons of which something is so here. */
+    public Set<String> lessonsWhere(Predicate<OwnLesson> so) {
+        Set<String> ids = new LinkedHashSet<>();
+        lessons.forEach((id, own) -> {
+            if (so.test(own)) {
+                ids.add(id);
+            }
+        });
+        return ids;
+    }
+
+    /** What is said of one thing about lessons here, by their ids; without those of which nothing is. */
+    public <T> Map<String, T> ofLessons(Function<OwnLesson, T> said) {
+        Map<String, T> all = new LinkedHashMap<>();
+        lessons.forEach((id, own) -> {
+            T is = said.apply(own);
+            if (is != null) {
+                all.put(id, is);
+            }
+        });
+        return all;
+    }
+
     /** The date the lesson must be on here; null for none. */
     public LocalDate pin(Lesson lesson) {
-        Optional<LocalDate> own = pins.get(lesson.id());
-        return own == null ? lesson.pin() : own.orElse(null);
+        return own(lesson.id()).pin().over(lesson.pin());
     }
 
     /** Empty sessions to leave before the lesson here, 0 or more. */
     public int gap(Lesson lesson) {
-        return Math.max(0, lesson.gapBefore() + gaps.getOrDefault(lesson.id(), 0));
+        return Math.max(0, lesson.gapBefore() + gap(lesson.id()));
+    }
+
+    /** Sessions more, or fewer, to leave empty before the lesson than the plan does. */
+    public int gap(String lesson) {
+        Integer gap = own(lesson).gap();
+        return gap == null ? 0 : gap;
     }
 
     /** The lesson's length here, in sessions. */
     public int length(Lesson lesson) {
-        return lengths.getOrDefault(lesson.id(), lesson.length());
+        Integer length = own(lesson.id()).length();
+        return length == null ? lesson.length() : length;
     }
 
     /**
@@ -158,14 +164,14 @@ public record Section(
      * @param usual minutes of a usual class
      */
     public int minutesLeft(Lesson lesson, int classes, int usual) {
-        Integer had = minutesHad.get(lesson.id());
+        Integer had = own(lesson.id()).minutesHad();
         return had == null
                 ? Math.max(1, length(lesson) - classes) * usual
                 : Math.max(Timetable.LEAST_MINUTES, length(lesson) * usual - had);
     }
 
     public boolean leavesOut(Lesson lesson) {
-        return leavesOut.contains(lesson.id());
+        return own(lesson.id()).leftOut();
     }
 
     /** What a section is made of while one thing of it is changed. */
@@ -174,17 +180,9 @@ public record Section(
         List<Student> students;
         List<MeetingPattern> meets;
         List<SessionChange> sessionChanges;
-        Set<String> leavesOut;
-        Map<String, Integer> gaps;
-        Map<String, Integer> lengths;
-        Set<String> joined;
-        Set<String> midWeek;
-        Map<String, Optional<LocalDate>> pins;
+        Map<String, OwnLesson> lessons;
         Set<LocalDateTime> holdsEmpty;
         Map<LocalDateTime, List<String>> taught;
-        Set<String> partly;
-        Map<String, Integer> minutesHad;
-        Map<String, String> notes;
         Told told;
         List<Adjustment> adjustments;
     }
@@ -195,17 +193,9 @@ public record Section(
         draft.students = students;
         draft.meets = meets;
         draft.sessionChanges = sessionChanges;
-        draft.leavesOut = leavesOut;
-        draft.gaps = gaps;
-        draft.lengths = lengths;
-        draft.joined = joined;
-        draft.midWeek = midWeek;
-        draft.pins = pins;
+        draft.lessons = lessons;
         draft.holdsEmpty = holdsEmpty;
         draft.taught = taught;
-        draft.partly = partly;
-        draft.minutesHad = minutesHad;
-        draft.notes = notes;
         draft.told = told;
         draft.adjustments = adjustments;
         change.accept(draft);
@@ -218,17 +208,9 @@ public record Section(
                 draft.meets,
                 beat,
                 draft.sessionChanges,
-                draft.leavesOut,
-                draft.gaps,
-                draft.lengths,
-                draft.joined,
-                draft.midWeek,
-                draft.pins,
+                draft.lessons,
                 draft.holdsEmpty,
                 draft.taught,
-                draft.partly,
-                draft.minutesHad,
-                draft.notes,
                 draft.told,
                 draft.adjustments,
                 extra);
@@ -251,31 +233,37 @@ public record Section(
         return with(d -> d.sessionChanges = others);
     }
 
-    public Section withLeavesOut(Set<String> others) {
-        return with(d -> d.leavesOut = others);
+    /** The same with something else said of a lesson. */
+    public Section withOwn(String lesson, UnaryOperator<OwnLesson> other) {
+        Map<String, OwnLesson> now = new LinkedHashMap<>(lessons);
+        now.put(lesson, other.apply(own(lesson)));
+        return with(d -> d.lessons = now);
+    }
+
+    public Section withLeftOut(String lesson, boolean leave) {
+        return withOwn(lesson, own -> own.withLeftOut(leave));
     }
 
     /** The same with so many sessions more to leave empty before a lesson; 0 for none of its own. */
     public Section withGap(String lesson, int gap) {
-        return with(d -> d.gaps = With.entry(gaps, lesson, gap == 0 ? null : gap));
+        return withOwn(lesson, own -> own.withGap(gap == 0 ? null : gap));
     }
 
     /** The same with a length of its own for a lesson; null for none of its own. */
     public Section withLength(String lesson, Integer length) {
-        return with(d -> d.lengths = With.entry(lengths, lesson, length));
+        return withOwn(lesson, own -> own.withLength(length));
     }
 
-    public Section withJoined(Set<String> others) {
-        return with(d -> d.joined = others);
+    public Section withJoined(String lesson, boolean join) {
+        return withOwn(lesson, own -> own.withJoined(join));
     }
 
-    public Section withMidWeek(Set<String> others) {
-        return with(d -> d.midWeek = others);
+    public Section withMidWeek(String lesson, boolean anyDay) {
+        return withOwn(lesson, own -> own.withMidWeek(anyDay));
     }
 
-    /** The same with a pin of its own, one that takes the plan's away (empty), or none of its own (null). */
-    public Section withPin(String lesson, Optional<LocalDate> pin) {
-        return with(d -> d.pins = With.entry(pins, lesson, pin));
+    public Section withPin(String lesson, Own<LocalDate> pin) {
+        return withOwn(lesson, own -> own.withPin(pin));
     }
 
     public Section withHoldsEmpty(Set<LocalDateTime> others) {
@@ -284,22 +272,23 @@ public record Section(
 
     /** The same with other records; what minutes lessons had is kept of those taught in part alone. */
     public Section withTaught(Map<LocalDateTime, List<String>> records, Set<String> inPart) {
-        Map<String, Integer> had = new LinkedHashMap<>(minutesHad);
-        had.keySet().retainAll(inPart);
+        Map<String, OwnLesson> now = new LinkedHashMap<>();
+        lessons.forEach((id, own) -> now.put(id, own.withPartly(inPart.contains(id))));
+        inPart.forEach(id -> now.putIfAbsent(id, OwnLesson.NOTHING.withPartly(true)));
         return with(d -> {
             d.taught = records;
-            d.partly = inPart;
-            d.minutesHad = had;
+            d.lessons = now;
         });
     }
 
     /** The same with the minutes that a lesson taught in part had; null where it is not known. */
     public Section withMinutesHad(String lesson, Integer minutes) {
-        return with(d -> d.minutesHad = With.entry(minutesHad, lesson, minutes));
+        return withOwn(lesson, own -> own.withMinutesHad(minutes));
     }
 
-    public Section withNotes(Map<String, String> others) {
-        return with(d -> d.notes = others);
+    /** The same with why a lesson took longer; null for nothing noted. */
+    public Section withNote(String lesson, String note) {
+        return withOwn(lesson, own -> own.withNote(note));
     }
 
     public Section withTold(Told other) {

@@ -96,7 +96,7 @@ public final class InStep {
             Lesson lesson = placement.lesson();
             boolean may = such.test(lesson)
                     && section.pin(lesson) == null
-                    && !section.joined().contains(lesson.id());
+                    && !section.own(lesson.id()).joined();
             if (later && may && found.size() < most) {
                 found.add(lesson);
             }

@@ -72,7 +72,7 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
             }
             Asked asked = stretch.lessons().get(i);
             int first = own.get(0);
-            boolean joins = in.section().joined().contains(asked.id()) && asked.had() < 0 && !asked.reserve();
+            boolean joins = in.section().own(asked.id()).joined() && asked.had() < 0 && !asked.reserve();
             if (joins && first == sharable) {
                 places.add(Place.joined(first));
                 sharable = -1;
@@ -250,7 +250,7 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                     ? in.section().minutesLeft(lesson, had.size(), usual)
                     : Math.max(1, whole - had.size()) * usual;
             int length = (left + usual - 1) / usual;
-            int spent = minutes && in.section().minutesHad().containsKey(lesson.id()) ? whole - length : had.size();
+            int spent = minutes && in.section().own(lesson.id()).minutesHad() != null ? whole - length : had.size();
             int stillAsked = lesson.minLength() - spent;
             return new Asked(
                     lesson.id(),

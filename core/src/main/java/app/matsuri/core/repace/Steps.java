@@ -13,6 +13,7 @@ import app.matsuri.core.change.pace.SetLength;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.With;
@@ -60,16 +61,16 @@ final class Steps {
         for (int i = 0; i < pacing.places().size(); i++) {
             Place place = pacing.places().get(i);
             Lesson lesson = lesson(i);
-            boolean joined = section.joined().contains(lesson.id());
+            boolean joined = section.own(lesson.id()).joined();
             if (place.kind() == Kind.LEFT_OUT) {
                 givesWay(i);
             } else if (place.kind() == Kind.JOINED && !joined) {
-                section = section.withJoined(With.member(section.joined(), lesson.id(), true));
+                section = section.withJoined(lesson.id(), true);
                 add(
                         "Join " + title(i) + " to the lesson before it",
                         new Join(course, section.code(), lesson.id(), true));
             } else if (place.kind() == Kind.PLACED && joined) {
-                section = section.withJoined(With.member(section.joined(), lesson.id(), false));
+                section = section.withJoined(lesson.id(), false);
                 add("Give " + title(i) + " its own class again", new Join(course, section.code(), lesson.id(), false));
             }
             if (place.kind() == Kind.PLACED) {
@@ -97,13 +98,13 @@ final class Steps {
     private boolean gone(int i) {
         boolean had = paced.placements().get(i).slots().stream().anyMatch(Placement.Slot::taught);
         String id = lesson(i).id();
-        return section.leavesOut().contains(id) || had && !section.partly().contains(id);
+        return section.own(id).leftOut() || had && !section.own(id).partly();
     }
 
     /** Leaves out what finds no class; of what was taught in part the rest. */
     private boolean givesWay(int i) {
         Lesson lesson = lesson(i);
-        if (!section.partly().contains(lesson.id())) {
+        if (!section.own(lesson.id()).partly()) {
             leaveOut(i);
             return true;
         }
@@ -118,7 +119,7 @@ final class Steps {
             return false;
         }
         List<String> lessons = section.taught().get(last);
-        section = section.withTaught(section.taught(), With.member(section.partly(), lesson.id(), false));
+        section = section.withOwn(lesson.id(), own -> own.withPartly(false));
         add(
                 "Count " + title(i) + " as finished",
                 new RecordTaught(course, section.code(), last, lessons, false, true, ""));
@@ -127,7 +128,7 @@ final class Steps {
 
     private void leaveOut(int i) {
         Lesson lesson = lesson(i);
-        section = section.withLeavesOut(With.member(section.leavesOut(), lesson.id(), true));
+        section = section.withLeftOut(lesson.id(), true);
         add(
                 (lesson.reserve() ? "Give up the spare day " : "Leave out ") + title(i),
                 new LeaveOut(course, section.code(), lesson.id(), true));
@@ -208,7 +209,7 @@ final class Steps {
         if (day.equals(section.pin(lesson))) {
             return false;
         }
-        section = section.withPin(lesson.id(), Optional.of(day));
+        section = section.withPin(lesson.id(), Own.other(day));
         add(
                 "Begin " + title(i) + " with the class of " + Say.day(day),
                 new Pin(course, section.code(), lesson.id(), day));
@@ -234,8 +235,8 @@ final class Steps {
                 paced.stretch().slots().get(pacing.places().get(i).first()).weekStart();
         boolean within = pacing.places().get(i).used() > 0;
         boolean gapFirst = begins && !within && section.gap(lesson) > 0;
-        if (opensUnit(i) && !section.midWeek().contains(lesson.id()) && !gapFirst) {
-            section = section.withMidWeek(With.member(section.midWeek(), lesson.id(), true));
+        if (opensUnit(i) && !section.own(lesson.id()).midWeek() && !gapFirst) {
+            section = section.withMidWeek(lesson.id(), true);
             add(
                     "Begin the unit of " + title(i) + " mid-week",
                     new BeginMidWeek(course, section.code(), lesson.id(), true));

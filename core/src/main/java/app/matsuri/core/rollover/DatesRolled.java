@@ -70,7 +70,7 @@ final class DatesRolled {
             }
             for (Item item : before.items()) {
                 Map<Which, DateRule> others = new EnumMap<>(Which.class);
-                Map<String, Map<Which, Own>> apart = new HashMap<>();
+                Map<String, Map<Which, Own<DateRule>>> apart = new HashMap<>();
                 for (Which which : Which.values()) {
                     DateRule rule = item.rule(which);
                     DateRule now = rule == null ? null : choice(before, item, which, rule, apart);
@@ -81,7 +81,7 @@ final class DatesRolled {
                 if (!others.isEmpty()) {
                     course = course.withItem(item.withRules(others));
                 }
-                for (Map.Entry<String, Map<Which, Own>> each : apart.entrySet()) {
+                for (Map.Entry<String, Map<Which, Own<DateRule>>> each : apart.entrySet()) {
                     Section section = course.section(each.getKey()).orElseThrow();
                     course = course.withSection(section.adjusted(new Adjustment(item.id(), null, each.getValue(), "")));
                 }
@@ -109,7 +109,8 @@ final class DatesRolled {
     }
 
     /** The plan's rule in the new term; null for none. {@code apart} takes what sections have otherwise. */
-    private DateRule choice(Unit unit, Item item, Which which, DateRule rule, Map<String, Map<Which, Own>> apart) {
+    private DateRule choice(
+            Unit unit, Item item, Which which, DateRule rule, Map<String, Map<Which, Own<DateRule>>> apart) {
         Map<String, Carried> there = new LinkedHashMap<>();
         in.had.forEach((code, had) -> {
             LocalDateTime old = item.details().concerns(code) ? at(dates(had, unit, item), which) : null;
@@ -147,7 +148,11 @@ final class DatesRolled {
 
     /** The dates written down: that of the first section is the plan's, others stand apart where they differ. */
     private DateRule written(
-            Item item, Which which, DateRule rule, Map<String, Carried> there, Map<String, Map<Which, Own>> apart) {
+            Item item,
+            Which which,
+            DateRule rule,
+            Map<String, Carried> there,
+            Map<String, Map<Which, Own<DateRule>>> apart) {
         Map<String, LocalDateTime> places = new LinkedHashMap<>();
         LocalDateTime plan = null;
         for (Map.Entry<String, Carried> each : there.entrySet()) {
@@ -169,7 +174,7 @@ final class DatesRolled {
         places.forEach((code, at) -> {
             if (!Objects.equals(at, first)) {
                 apart.computeIfAbsent(code, c -> new EnumMap<>(Which.class))
-                        .put(which, at == null ? Own.NONE : Own.rule(DateRule.at(at)));
+                        .put(which, at == null ? Own.none() : Own.other(DateRule.at(at)));
             }
         });
         return plan == null ? null : DateRule.at(plan).onDayOff(rule.fixed() ? rule.onDayOff() : null);

@@ -6,6 +6,8 @@ import app.matsuri.core.flow.Usable;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Own;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.Schedule;
@@ -71,37 +73,45 @@ final class LessonsRolled {
     private Section decided(Section there, SectionSchedule had) {
         Section was = had.section();
         Section section = there;
-        Set<String> out = new LinkedHashSet<>(there.leavesOut());
-        Set<String> joined = new LinkedHashSet<>(there.joined());
-        Set<String> midWeek = new LinkedHashSet<>(there.midWeek());
         for (Unit unit : in.units) {
             for (Lesson lesson : unit.lessons()) {
-                String id = lesson.id();
-                take(was.leavesOut(), id, out);
-                take(was.joined(), id, joined);
-                section = section.withLength(id, was.lengths().get(id));
-                Optional<LocalDate> pin = was.pins().get(id);
-                if (pin != null && pin.isPresent() && in.pinned(id) != null && lesson.pin() == null) {
-                    section = section.withPin(id, Optional.of(in.pinned(id).toLocalDate()));
-                } else if (pin != null && pin.isEmpty()) {
-                    section = section.withPin(id, Optional.empty());
-                }
+                OwnLesson own = was.own(lesson.id());
+                section = section.withOwn(
+                        lesson.id(),
+                        now -> now.withLeftOut(now.leftOut() || own.leftOut())
+                                .withJoined(now.joined() || own.joined())
+                                .withLength(own.length())
+                                .withPin(pin(lesson, own, now.pin())));
                 if (byRule) {
-                    take(was.midWeek(), id, midWeek);
-                    section = section.withGap(id, was.gaps().getOrDefault(id, 0));
+                    section = section.withOwn(
+                            lesson.id(),
+                            now -> now.withMidWeek(now.midWeek() || own.midWeek())
+                                    .withGap(own.gap()));
                 }
             }
         }
-        return section.withLeavesOut(out)
-                .withJoined(joined)
-                .withMidWeek(midWeek)
-                .withHoldsEmpty(holds(section, had));
+        return section.withHoldsEmpty(holds(section, had));
     }
 
-    private static void take(Set<String> from, String id, Set<String> to) {
-        if (from.contains(id)) {
-            to.add(id);
-        }
+    /** The pin there: where the section had one of its own, on the day that it comes to; what had none keeps none. */
+    private Own<LocalDate> pin(Lesson lesson, OwnLesson had, Own<LocalDate> now) {
+        return had.pin().on(new Own.Cases<>() {
+            @Override
+            public Own<LocalDate> other(LocalDate was) {
+                LocalDateTime to = in.pinned(lesson.id());
+                return to != null && lesson.pin() == null ? Own.other(to.toLocalDate()) : now;
+            }
+
+            @Override
+            public Own<LocalDate> none() {
+                return Own.none();
+            }
+
+            @Override
+            public Own<LocalDate> asPlanned() {
+                return now;
+            }
+        });
     }
 
     private Set<LocalDateTime> holds(Section section, SectionSchedule had) {
@@ -141,7 +151,7 @@ final class LessonsRolled {
                 boolean whole = was.placed() && !was.noSession();
                 boolean joins = was.placed() && was.first() == last && !lesson.reserve();
                 if (joins) {
-                    section = section.withJoined(plus(section.joined(), lesson.id()));
+                    section = section.withJoined(lesson.id(), true);
                     continue;
                 }
                 last = was.placed() ? was.last() : last;
@@ -160,7 +170,7 @@ final class LessonsRolled {
                     }
                     section = section.withGap(lesson.id(), gap - lesson.gapBefore());
                     if (opens && goal < usable.size() && !usable.opensWeek(goal)) {
-                        section = section.withMidWeek(plus(section.midWeek(), lesson.id()));
+                        section = section.withMidWeek(lesson.id(), true);
                     }
                 }
                 at = goal + section.length(lesson);
@@ -180,12 +190,6 @@ final class LessonsRolled {
             at++;
         }
         return at;
-    }
-
-    private static Set<String> plus(Set<String> ids, String id) {
-        Set<String> all = new LinkedHashSet<>(ids);
-        all.add(id);
-        return all;
     }
 
     /** The first usable session behind what the section has in the new term already. */
@@ -236,13 +240,13 @@ final class LessonsRolled {
             }
             Section section = course.section(code).orElseThrow();
             if (is.first() > usable.session(goal)) {
-                boolean waits = !section.midWeek().contains(lesson.id())
+                boolean waits = !section.own(lesson.id()).midWeek()
                         && course.unitOfLesson(lesson.id()).orElseThrow().startsWeek();
                 if (!waits && section.gap(lesson) == 0) {
                     return course; // what stands before it reaches so far
                 }
                 section = waits
-                        ? section.withMidWeek(plus(section.midWeek(), lesson.id()))
+                        ? section.withMidWeek(lesson.id(), true)
                         : section.withGap(lesson.id(), -lesson.gapBefore());
             } else {
                 section = later(section, lesson, follows, is, usable, goal);
@@ -263,7 +267,7 @@ final class LessonsRolled {
         int more = goal - at - (within ? 1 : 0);
         if (more == 0) {
             LocalDate day = follows.sessions().get(usable.session(goal)).date();
-            return section.withPin(lesson.id(), Optional.of(day));
+            return section.withPin(lesson.id(), Own.other(day));
         }
         return section.withGap(lesson.id(), section.gap(lesson) - lesson.gapBefore() + more);
     }

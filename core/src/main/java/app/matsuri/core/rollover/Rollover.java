@@ -5,6 +5,7 @@ import app.matsuri.core.change.plan.BringCourses;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Unit;
@@ -22,7 +23,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 
@@ -180,11 +180,9 @@ public record Rollover(
         Section section = given;
         for (Unit unit : of.units) {
             for (Lesson lesson : unit.lessons()) {
-                boolean pinned = section.pins()
-                        .getOrDefault(lesson.id(), Optional.empty())
-                        .isPresent();
+                boolean pinned = section.own(lesson.id()).pin().said().isPresent();
                 if (pinned && of.pinned(lesson.id()) == null) {
-                    section = section.withPin(lesson.id(), null);
+                    section = section.withPin(lesson.id(), Own.asPlanned());
                 }
             }
         }

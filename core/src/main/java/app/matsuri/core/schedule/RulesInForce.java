@@ -49,8 +49,8 @@ public record RulesInForce(Map<Which, DateRule> rules, Map<Which, From> from) {
                 where = rule == null ? null : From.AROUND;
             }
             for (Adjustment adjustment : adjustments) {
-                Own own = adjustment == null ? Own.AS_PLANNED : adjustment.own(which);
-                if (!own.equals(Own.AS_PLANNED)) {
+                Own<DateRule> own = adjustment == null ? Own.asPlanned() : adjustment.own(which);
+                if (!own.planned()) {
                     rule = own.over(null);
                     where = From.ADJUSTMENT;
                 }

@@ -142,17 +142,17 @@ public record SectionSchedule(
      *
      * @param beside its other dates that would differ too; the rest are as they are
      */
-    public Resolved would(ItemDates dates, Which which, DateRule rule, Map<Which, Own> beside) {
+    public Resolved would(ItemDates dates, Which which, DateRule rule, Map<Which, Own<DateRule>> beside) {
         Dates resolver = resolver();
         if (dates.unit() == NoticeAsItem.NO_UNIT) {
-            Own own = beside.getOrDefault(Which.OPENS, Own.AS_PLANNED);
-            Resolved opens = own.equals(Own.AS_PLANNED)
+            Own<DateRule> own = beside.getOrDefault(Which.OPENS, Own.asPlanned());
+            Resolved opens = own.planned()
                     ? dates.opens()
                     : own.said().map(r -> resolver.notice(r, byItem, null)).orElse(null);
             LocalDateTime begins = which == Which.CLOSES && opens != null ? opens.at() : null;
             return rule == null ? null : resolver.notice(rule, byItem, begins);
         }
-        Map<Which, Own> all = new HashMap<>(beside);
+        Map<Which, Own<DateRule>> all = new HashMap<>(beside);
         all.put(which, Own.of(rule));
         Adjustment trial = new Adjustment(dates.item().id(), null, all, "");
         Adjustment own = section.adjustment(dates.item().id()).orElse(null);

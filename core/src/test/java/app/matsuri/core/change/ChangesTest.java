@@ -125,7 +125,7 @@ class ChangesTest {
         assertThat(start(after, "L2")).isEqualTo(day("2026-09-02"));
         assertThat(start(after, "L3")).isEqualTo(day("2026-09-11"));
         assertThat(start(after, "L4")).isEqualTo(day("2026-09-14"));
-        assertThat(after.courses().get(0).sections().get(0).gaps()).containsEntry("L3", 2);
+        assertThat(after.courses().get(0).sections().get(0).gap("L3")).isEqualTo(2);
         assertThat(after.courses().get(0).lessons().get(2).gapBefore())
                 .as("the plan's own gap stays")
                 .isZero();
@@ -347,17 +347,9 @@ class ChangesTest {
                 List.of(MeetingPattern.of("FREQ=WEEKLY;BYDAY=TU", LocalTime.of(9, 0), 50)),
                 null,
                 now.sessionChanges(),
-                now.leavesOut(),
-                now.gaps(),
-                now.lengths(),
-                now.joined(),
-                now.midWeek(),
-                now.pins(),
+                now.lessons(),
                 now.holdsEmpty(),
                 now.taught(),
-                now.partly(),
-                now.minutesHad(),
-                now.notes(),
                 now.told(),
                 now.adjustments(),
                 now.extra());
@@ -408,7 +400,7 @@ class ChangesTest {
 
     @Test
     void takingOutALessonForgetsWhatSectionsDecidedAboutIt() {
-        Section own = sectionA().withGap("L2", 1).withLeavesOut(Set.of("L2")).withLength("L2", 3);
+        Section own = sectionA().withGap("L2", 1).withLeftOut("L2", true).withLength("L2", 3);
         Decisions after = make(plan(own, unit(3)), new RemoveLesson(HYD, "L2"));
         assertThat(after.courses().get(0).sections().get(0)).isEqualTo(sectionA());
         assertThat(after.courses().get(0).lessons()).extracting(Lesson::id).containsExactly("L1", "L3");

@@ -120,7 +120,7 @@ class GoneTest {
                 .adjusted(new Adjustment(
                         "I",
                         "4101",
-                        Map.of(Which.DUE, Own.rule(with("L2").plus(1, app.matsuri.core.plan.Offset.Unit.DAYS))),
+                        Map.of(Which.DUE, Own.other(with("L2").plus(1, app.matsuri.core.plan.Offset.Unit.DAYS))),
                         "ill"));
         Decisions before = plan(a, unit)
                 .withCourse(HYD, c -> c.withNotice(Notice.of("N", "Boots", NoticeTime.once(false, with("L2"), null))));
@@ -128,7 +128,7 @@ class GoneTest {
         var course = after.decisions().courses().get(0);
         assertThat(course.item("I").orElseThrow().due()).isEqualTo(DateRule.at(at("2026-09-02T10:00")));
         assertThat(course.sections().get(0).adjustments().get(0).dates().get(Which.DUE))
-                .isEqualTo(Own.rule(DateRule.at(at("2026-09-03T10:00"))));
+                .isEqualTo(Own.other(DateRule.at(at("2026-09-03T10:00"))));
         assertThat(course.notice("N").orElseThrow().when().begins()).isEqualTo(DateRule.at(at("2026-09-02T10:00")));
         assertThat(after.notes())
                 .containsExactly("2 things that hung on it are fixed where they stood: “Quiz”, “Boots”.");

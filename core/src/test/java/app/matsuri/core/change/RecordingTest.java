@@ -13,6 +13,7 @@ import app.matsuri.core.change.pace.RecordHeld;
 import app.matsuri.core.change.pace.RecordTaught;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.Schedule;
@@ -62,7 +63,8 @@ class RecordingTest {
         assertThat(starts(first, "L1")).containsExactly(at("2026-08-31T10:00"), at("2026-09-02T10:00"));
         assertThat(starts(first, "L2")).containsExactly(at("2026-09-04T10:00"));
         Decisions second = make(first, new RecordTaught(HYD, "A", at("2026-09-02T10:00"), List.of("L1"), false, ""));
-        assertThat(second.courses().get(0).sections().get(0).partly()).isEmpty();
+        assertThat(second.courses().get(0).sections().get(0).lessonsWhere(OwnLesson::partly))
+                .isEmpty();
     }
 
     @Test
@@ -82,7 +84,7 @@ class RecordingTest {
                 starts(Schedule.of(before).sections().get(0));
         Decisions after = make(before, new RecordTaught(HYD, "B", at("2026-09-01T13:00"), List.of("L1"), false, ""));
         Section section = after.courses().get(0).sections().get(0);
-        assertThat(section.minutesHad()).containsEntry("L1", 75);
+        assertThat(section.own("L1").minutesHad()).isEqualTo(75);
         assertThat(starts(Schedule.of(after).sections().get(0))).isEqualTo(planned);
     }
 

@@ -188,7 +188,7 @@ class RedateTest {
     @Test
     void datesThatWereTypedGoToThePlanOrToTheSectionsMeant() {
         Decisions plan = two(item("R", WITH_L3));
-        Own fixed = Own.rule(DateRule.at(at("2026-09-15T17:00")));
+        Own<DateRule> fixed = Own.other(DateRule.at(at("2026-09-15T17:00")));
         Decisions inB =
                 make(plan, new PutDates(List.of(new PutDates.Entry(HYD, "R", List.of("B"), Map.of(Which.DUE, fixed)))));
         assertThat(date(inB, "B", "R", Which.DUE)).isEqualTo(at("2026-09-15T17:00"));
@@ -201,7 +201,7 @@ class RedateTest {
         assertThat(date(all, "A", "R", Which.DUE)).isEqualTo(at("2026-09-15T17:00"));
         Decisions none = make(
                 plan,
-                new PutDates(List.of(new PutDates.Entry(HYD, "R", List.of("A", "B"), Map.of(Which.DUE, Own.NONE)))));
+                new PutDates(List.of(new PutDates.Entry(HYD, "R", List.of("A", "B"), Map.of(Which.DUE, Own.none())))));
         assertThat(date(none, "A", "R", Which.DUE)).isNull();
         assertThat(none.courses().get(0).section("A").orElseThrow().adjustments())
                 .isEmpty();
@@ -231,7 +231,7 @@ class RedateTest {
         assertThat(date(outcome.decisions(), "A", "X", Which.DUE)).isEqualTo(at("2026-09-04T10:00"));
         assertThatThrownBy(() -> make(
                         two(exam),
-                        new PutDates(List.of(new PutDates.Entry(HYD, "X", List.of(), Map.of(Which.DUE, Own.NONE))))))
+                        new PutDates(List.of(new PutDates.Entry(HYD, "X", List.of(), Map.of(Which.DUE, Own.none()))))))
                 .isInstanceOf(Refused.class);
     }
 
@@ -261,8 +261,8 @@ class RedateTest {
         DateRule later = WITH_L3.plus(1, Offset.Unit.WEEKS);
         Section a = sectionA()
                 .withAdjustments(List.of(
-                        new Adjustment("R", null, Map.of(Which.CLOSES, Own.rule(AFTER_DUE)), ""),
-                        new Adjustment("R", "7", Map.of(Which.DUE, Own.rule(later)), "ill")));
+                        new Adjustment("R", null, Map.of(Which.CLOSES, Own.other(AFTER_DUE)), ""),
+                        new Adjustment("R", "7", Map.of(Which.DUE, Own.other(later)), "ill")));
         Decisions plan = Decisions.of(
                 demoTerm(), List.of(Course.of(HYD, "Rivers", 50, List.of(a), List.of(unit(6, item("R", WITH_L3))))));
         var section = Schedule.of(plan).section(HYD, "A").orElseThrow();
@@ -279,7 +279,7 @@ class RedateTest {
         Section a = sectionA().withStudents(List.of(new app.matsuri.core.plan.Student("7", "Wren Oakes", "")));
         Decisions plan = Decisions.of(
                 demoTerm(), List.of(Course.of(HYD, "Rivers", 50, List.of(a), List.of(unit(6, item("R", WITH_L3))))));
-        Map<Which, Own> longer = Map.of(Which.DUE, Own.rule(WITH_L3.plus(1, Offset.Unit.WEEKS)));
+        Map<Which, Own<DateRule>> longer = Map.of(Which.DUE, Own.other(WITH_L3.plus(1, Offset.Unit.WEEKS)));
         PutAdjustment give = new PutAdjustment(HYD, "A", new Adjustment("R", "7", longer, "ill"));
         assertThat(give.sentence(plan)).isEqualTo("Give one student of A other dates of “R”");
         Decisions given = make(plan, give);

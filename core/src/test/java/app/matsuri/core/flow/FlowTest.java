@@ -12,6 +12,7 @@ import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.flow.Placement.Lack;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.Schedule;
@@ -20,7 +21,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -105,9 +105,9 @@ class FlowTest {
     @Test
     void aSectionsPinGoesBeforeThePlansAndMayTakeItAway() {
         Unit pinned = lessons(Lesson.of("L1", "", 1).withPin(day("2026-10-02")));
-        Section own = sectionA().withPin("L1", Optional.of(day("2026-10-05")));
+        Section own = sectionA().withPin("L1", Own.other(day("2026-10-05")));
         assertThat(days(follows(plan(own, pinned)), "L1")).containsExactly(day("2026-10-05"));
-        Section free = sectionA().withPin("L1", Optional.empty());
+        Section free = sectionA().withPin("L1", Own.none());
         assertThat(days(follows(plan(free, pinned)), "L1")).containsExactly(day("2026-08-31"));
     }
 

@@ -73,7 +73,7 @@ class LatenessTest {
     void aStudentWithOtherDatesIsLeftAlone() {
         Decisions longer = plan(
                 section.adjusted(new Adjustment(
-                        "W", "ill", Map.of(Which.DUE, Own.rule(DateRule.at(at("2026-09-20T17:00")))), "")),
+                        "W", "ill", Map.of(Which.DUE, Own.other(DateRule.at(at("2026-09-20T17:00")))), "")),
                 unit(6, work));
         assertThat(between(longer, after(longer, FLOOD), in("early", "2026-09-08T20:00")))
                 .containsExactly(new Lateness("HYD 210", "A", "W", "Log", 0, 2, 1));

@@ -34,7 +34,7 @@ class LookBackTest {
         records.put(at("2026-09-04T10:00"), List.of("L2"));
         records.put(at("2026-09-09T10:00"), List.of("L3"));
         records.put(at("2026-09-11T10:00"), List.of("L4"));
-        return Plans.plan(a.withTaught(records, Set.of()).withNotes(Map.of("L2", "The meter broke")), one, two);
+        return Plans.plan(a.withTaught(records, Set.of()).withNote("L2", "The meter broke"), one, two);
     }
 
     private static List<Lesson> lessons(int from) {

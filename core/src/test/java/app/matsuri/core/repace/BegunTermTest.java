@@ -25,6 +25,7 @@ import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Weights.Cost;
@@ -38,7 +39,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -170,7 +170,7 @@ class BegunTermTest {
         cases.forEach((name, lessons) -> {
             // L2 is fixed on the next class, so that nothing of L1 has room but what the flags let go
             LocalDate pin = name.contains("more") ? day("2026-09-04") : day("2026-09-02");
-            Section pinned = a.withPin("L2", Optional.of(pin));
+            Section pinned = a.withPin("L2", Own.other(pin));
             Way tidy = Ways.tidy(follows(plan(pinned, lessons)));
             assertThat(tidy.costs().getOrDefault(Cost.SHORTEN, 0)).as(name).isEqualTo(shortened.get(name));
             assertThat(tidy.costs().containsKey(Cost.NO_ROOM)).as(name).isEqualTo(name.startsWith("must"));
@@ -184,7 +184,7 @@ class BegunTermTest {
         for (int i = 1; i <= 44; i++) {
             lessons.add(lesson("L" + i, 1, 1, i % 5 == 0));
         }
-        Section section = sectionA().withPin("L19", Optional.of(day("2026-10-16")));
+        Section section = sectionA().withPin("L19", Own.other(day("2026-10-16")));
         Decisions plan = plan(section, lessons, quiz("L18"));
         Decisions after = Change.make(
                         new AddClosure(Closure.of(day("2026-10-14"), day("2026-10-20"), "Snow", "weather")), plan)

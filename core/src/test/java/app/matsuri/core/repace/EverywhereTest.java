@@ -14,6 +14,7 @@ import app.matsuri.core.change.pace.RecordTaught;
 import app.matsuri.core.change.pace.SetLength;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -43,8 +44,8 @@ class EverywhereTest {
     @Test
     void whatOneSectionLeavesOutOrShortensAllDo() {
         Decisions after = make(plan, new LeaveOut(HYD, "A", "L3", true), new SetLength(HYD, "A", "L4", 2));
-        assertThat(section(after, "B").leavesOut()).containsExactly("L3");
-        assertThat(section(after, "B").lengths()).containsEntry("L4", 2);
+        assertThat(section(after, "B").lessonsWhere(OwnLesson::leftOut)).containsExactly("L3");
+        assertThat(section(after, "B").own("L4").length()).isEqualTo(2);
     }
 
     @Test
@@ -60,7 +61,7 @@ class EverywhereTest {
                         new RecordTaught(HYD, "B", at("2026-09-01T13:00"), List.of("L3"), false, ""), plan)
                 .decisions();
         Decisions after = make(taught, new LeaveOut(HYD, "A", "L3", true));
-        assertThat(section(after, "A").leavesOut()).containsExactly("L3");
-        assertThat(section(after, "B").leavesOut()).isEmpty();
+        assertThat(section(after, "A").lessonsWhere(OwnLesson::leftOut)).containsExactly("L3");
+        assertThat(section(after, "B").lessonsWhere(OwnLesson::leftOut)).isEmpty();
     }
 }

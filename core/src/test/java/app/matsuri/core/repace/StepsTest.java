@@ -130,7 +130,7 @@ class StepsTest {
                 boolean dropped = now.leftOut() || asked.begun() && now.taught();
                 places.add(dropped && may ? Place.LEFT_OUT : Place.NO_ROOM);
             } else {
-                boolean joined = then.section().joined().contains(asked.id());
+                boolean joined = then.section().own(asked.id()).joined();
                 int given = paced.stretch().usual() == 0
                         ? slots.size()
                         : asked.length()

@@ -133,8 +133,8 @@ final class RandomCourse {
                     c -> c.withSection(c.section(section.code())
                             .orElseThrow()
                             .withStudents(List.of(new Student("1", "Wren Oakes", "w@quillmarsh.example")))
-                            .withNotes(Map.of("L1", "The gauge was dry"))
-                            .adjusted(new Adjustment("I1", "1", Map.of(Which.DUE, Own.rule(other)), "ill"))));
+                            .withNote("L1", "The gauge was dry")
+                            .adjusted(new Adjustment("I1", "1", Map.of(Which.DUE, Own.other(other)), "ill"))));
         }
         return now;
     }

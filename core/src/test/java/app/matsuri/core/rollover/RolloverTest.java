@@ -16,6 +16,7 @@ import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Took;
@@ -108,8 +109,8 @@ class RolloverTest {
             for (Section section : course.sections()) {
                 assertThat(section.students()).isEmpty();
                 assertThat(section.taught()).isEmpty();
-                assertThat(section.partly()).isEmpty();
-                assertThat(section.notes()).isEmpty();
+                assertThat(section.lessonsWhere(OwnLesson::partly)).isEmpty();
+                assertThat(section.ofLessons(OwnLesson::note)).isEmpty();
                 assertThat(section.told()).isEqualTo(Told.NOTHING);
                 assertThat(section.adjustments()).allMatch(a -> a.student() == null);
             }
@@ -178,7 +179,8 @@ class RolloverTest {
                 .isEqualTo(at("2027-02-12T10:00"));
         assertThat(row(over, "lesson", "L12").now()).isEqualTo(at("2027-02-17T10:00"));
         assertThat(row(over, "lesson", "L43").now()).isEqualTo(at("2027-05-07T10:00"));
-        assertThat(over.after().courses().get(0).sections().get(0).gaps()).isEmpty();
+        assertThat(over.after().courses().get(0).sections().get(0).ofLessons(OwnLesson::gap))
+                .isEmpty();
         assertThat(row(over, "lesson", "L1").changesWeekday()).isTrue();
         assertThat(row(over, "lesson", "L4").changesWeekday())
                 .as("behind the holiday of the old term both are Wednesdays")
@@ -335,7 +337,7 @@ class RolloverTest {
                         from, List.of("HYD 210"), Set.of(), new RollBy.ByClass(), Map.of(), true, false)
                 .into(shorter);
         Section section = fitted.after().courses().get(0).sections().get(0);
-        assertThat(section.leavesOut())
+        assertThat(section.lessonsWhere(OwnLesson::leftOut))
                 .allSatisfy(id -> assertThat(
                                 from.courses().get(0).lesson(id).orElseThrow().optional())
                         .isTrue());

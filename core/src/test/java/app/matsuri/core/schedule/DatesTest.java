@@ -20,7 +20,6 @@ import app.matsuri.core.plan.Which;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.List;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.threeten.extra.LocalDateRange;
 
@@ -170,7 +169,7 @@ class DatesTest {
     @Test
     void aLessonThatTheSectionLeavesOutGivesNoDate() {
         Item item = Item.of("I", null, "homework", "Work", with("L2", Edge.START));
-        Decisions left = plan(sectionA().withLeavesOut(Set.of("L2")), unit(6, item));
+        Decisions left = plan(sectionA().withLeftOut("L2", true), unit(6, item));
         assertThat(Schedule.of(left).sections().get(0).byItem().get("I").due().why())
                 .contains("leaves out");
     }

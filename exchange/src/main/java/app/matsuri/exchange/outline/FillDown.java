@@ -72,19 +72,19 @@ public final class FillDown {
      * @param k from 1
      * @return empty where the classes do not reach so far
      */
-    public Optional<Own> step(From from, Step step, int k, String course, String item) {
+    public Optional<Own<DateRule>> step(From from, Step step, int k, String course, String item) {
         if (from.date() == null || step == Step.SAME) {
             return Optional.of(Own.of(from.rule()).with(rule -> beside(rule, from.lesson(), lesson(course, item))));
         }
         if (step == Step.WEEK) {
-            return Optional.of(Own.rule(DateRule.at(from.date().plusWeeks(k))));
+            return Optional.of(Own.other(DateRule.at(from.date().plusWeeks(k))));
         }
         int index =
                 from.follows().sessions().firstAfter(from.date().toLocalDate().atTime(23, 59)) + k - 1;
         if (index >= from.follows().sessions().size()) {
             return Optional.empty();
         }
-        return Optional.of(Own.rule(from.follows().placements().stream()
+        return Optional.of(Own.other(from.follows().placements().stream()
                 .filter(p -> p.placed() && p.first() == index)
                 .findFirst()
                 .map(p -> DateRule.of(new Anchor.WithLesson(p.lesson().id(), Edge.START)))

@@ -100,26 +100,26 @@ public final class DetailsReader {
         String item = in.required("item");
         String student = in.text("student", null);
         String why = in.text("why", "");
-        Map<Which, Own> dates = dates(in);
+        Map<Which, Own<DateRule>> dates = dates(in);
         in.extra();
         return item == null || why == null ? null : new Adjustment(item, student, dates, why);
     }
 
     /** The dates that stand there: a rule each, or null for a date that is taken away. */
-    public static Map<Which, Own> dates(In in) {
-        Map<Which, Own> dates = new EnumMap<>(Which.class);
+    public static Map<Which, Own<DateRule>> dates(In in) {
+        Map<Which, Own<DateRule>> dates = new EnumMap<>(Which.class);
         for (Which which : Which.values()) {
             String field = Words.word(which);
             if (!in.stands(field)) {
                 continue;
             }
             if (!in.has(field)) {
-                dates.put(which, Own.NONE);
+                dates.put(which, Own.none());
                 continue;
             }
             DateRule rule = in.object(field, RuleReader::rule);
             if (rule != null) {
-                dates.put(which, Own.rule(rule));
+                dates.put(which, Own.other(rule));
             }
         }
         return dates;

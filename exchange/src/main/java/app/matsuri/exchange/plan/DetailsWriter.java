@@ -1,6 +1,7 @@
 package app.matsuri.exchange.plan;
 
 import app.matsuri.core.plan.Adjustment;
+import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.FileUse;
 import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.LessonDetails;
@@ -80,7 +81,7 @@ public final class DetailsWriter {
     }
 
     /** The dates, a rule each, or null for one that is taken away. */
-    public static Map<String, Object> dates(Map<Which, Own> dates) {
+    public static Map<String, Object> dates(Map<Which, Own<DateRule>> dates) {
         Map<String, Object> out = new LinkedHashMap<>();
         dates.forEach((which, rule) -> out.put(Words.word(which), PlanWriter.rule(rule.over(null))));
         return out;

@@ -11,6 +11,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.HoursAsked;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Unit;
@@ -134,7 +135,11 @@ public final class PlanWriter {
 
     public static Map<String, Object> section(Section section) {
         Map<String, String> pins = new LinkedHashMap<>();
-        section.pins().forEach((id, date) -> pins.put(id, text(date.orElse(null))));
+        section.lessons().forEach((id, own) -> {
+            if (!own.pin().planned()) {
+                pins.put(id, text(own.pin().over(null)));
+            }
+        });
         Map<String, List<String>> taught = new LinkedHashMap<>();
         section.taught().forEach((name, lessons) -> taught.put(Words.moment(name), lessons));
         return new Out()
@@ -158,19 +163,19 @@ public final class PlanWriter {
                         section.sessionChanges().stream()
                                 .map(PlanWriter::change)
                                 .toList())
-                .some("leavesOut", section.leavesOut())
-                .some("gaps", section.gaps())
-                .some("lengths", section.lengths())
-                .some("joined", section.joined())
-                .some("midWeek", section.midWeek())
+                .some("leavesOut", section.lessonsWhere(OwnLesson::leftOut))
+                .some("gaps", section.ofLessons(OwnLesson::gap))
+                .some("lengths", section.ofLessons(OwnLesson::length))
+                .some("joined", section.lessonsWhere(OwnLesson::joined))
+                .some("midWeek", section.lessonsWhere(OwnLesson::midWeek))
                 .some("pins", pins)
                 .some(
                         "holdsEmpty",
                         section.holdsEmpty().stream().map(Words::moment).toList())
                 .some("taught", taught)
-                .some("partly", section.partly())
-                .some("minutesHad", section.minutesHad())
-                .some("notes", section.notes())
+                .some("partly", section.lessonsWhere(OwnLesson::partly))
+                .some("minutesHad", section.ofLessons(OwnLesson::minutesHad))
+                .some("notes", section.ofLessons(OwnLesson::note))
                 .all(ToldJson.write(section.told()))
                 .some(
                         "adjustments",

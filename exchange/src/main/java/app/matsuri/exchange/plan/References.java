@@ -11,6 +11,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
@@ -114,13 +115,13 @@ final class References {
                         .forEach(
                                 (which, rule) -> rule(rule.over(null), here + "/" + Words.word(which), lessons, units));
             }
-            known(section.leavesOut(), lessons, place + "/leavesOut");
-            known(section.gaps().keySet(), lessons, place + "/gaps");
-            known(section.lengths().keySet(), lessons, place + "/lengths");
-            known(section.pins().keySet(), lessons, place + "/pins");
-            known(section.joined(), lessons, place + "/joined");
-            known(section.midWeek(), lessons, place + "/midWeek");
-            known(section.partly(), lessons, place + "/partly");
+            known(section.lessonsWhere(OwnLesson::leftOut), lessons, place + "/leavesOut");
+            known(section.ofLessons(OwnLesson::gap).keySet(), lessons, place + "/gaps");
+            known(section.ofLessons(OwnLesson::length).keySet(), lessons, place + "/lengths");
+            known(section.lessonsWhere(own -> !own.pin().planned()), lessons, place + "/pins");
+            known(section.lessonsWhere(OwnLesson::joined), lessons, place + "/joined");
+            known(section.lessonsWhere(OwnLesson::midWeek), lessons, place + "/midWeek");
+            known(section.lessonsWhere(OwnLesson::partly), lessons, place + "/partly");
             section.taught().values().forEach(ids -> known(ids, lessons, place + "/taught"));
             for (int m = 0; m < section.meets().size(); m++) {
                 recurrence(section.meets().get(m).rule(), place + "/meets/" + m + "/rule", "class");

@@ -2,6 +2,8 @@ package app.matsuri.exchange.plan;
 
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Adjustment;
+import app.matsuri.core.plan.Own;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.Told;
@@ -15,8 +17,9 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
 
 /** Reads a section with its meetings and its own decisions. */
 public final class SectionReader {
@@ -39,19 +42,19 @@ public final class SectionReader {
             return read;
         });
         List<SessionChange> changes = in.objects("sessionChanges", SectionReader::change);
-        Set<String> leavesOut = new LinkedHashSet<>(in.texts("leavesOut", "a lesson's id", x -> x));
-        Map<String, Integer> gaps = numbers(in, "gaps", -1000);
-        Map<String, Integer> lengths = numbers(in, "lengths", 1);
-        Set<String> joined = new LinkedHashSet<>(in.texts("joined", "a lesson's id", x -> x));
-        Set<String> midWeek = new LinkedHashSet<>(in.texts("midWeek", "a lesson's id", x -> x));
-        Map<String, Optional<LocalDate>> pins = new LinkedHashMap<>();
+        Map<String, OwnLesson> lessons = new LinkedHashMap<>();
+        flags(in, "leavesOut", lessons, own -> own.withLeftOut(true));
+        numbers(in, "gaps", -1000, lessons, OwnLesson::withGap);
+        numbers(in, "lengths", 1, lessons, OwnLesson::withLength);
+        flags(in, "joined", lessons, own -> own.withJoined(true));
+        flags(in, "midWeek", lessons, own -> own.withMidWeek(true));
         in.entries("pins", entry -> {
             if (entry.none()) {
-                pins.put(entry.key(), Optional.empty());
+                own(lessons, entry.key(), own -> own.withPin(Own.none()));
             } else {
                 LocalDate date = entry.text("a date such as 2026-10-02", LocalDate::parse);
                 if (date != null) {
-                    pins.put(entry.key(), Optional.of(date));
+                    own(lessons, entry.key(), own -> own.withPin(Own.other(date)));
                 }
             }
         });
@@ -59,18 +62,17 @@ public final class SectionReader {
         Map<LocalDateTime, List<String>> taught = new LinkedHashMap<>();
         in.entries("taught", entry -> {
             LocalDateTime session = entry.keyAs(SESSION, LocalDateTime::parse);
-            List<String> lessons = entry.texts();
+            List<String> had = entry.texts();
             if (session != null) {
-                taught.put(session, List.copyOf(lessons));
+                taught.put(session, List.copyOf(had));
             }
         });
-        Set<String> partly = new LinkedHashSet<>(in.texts("partly", "a lesson's id", x -> x));
-        Map<String, Integer> minutesHad = numbers(in, "minutesHad", 0);
-        Map<String, String> notes = new LinkedHashMap<>();
+        flags(in, "partly", lessons, own -> own.withPartly(true));
+        numbers(in, "minutesHad", 0, lessons, OwnLesson::withMinutesHad);
         in.entries("notes", entry -> {
             String note = entry.text("a text in quotes", x -> x);
             if (note != null) {
-                notes.put(entry.key(), note);
+                own(lessons, entry.key(), own -> own.withNote(note));
             }
         });
         Told told = ToldJson.read(in);
@@ -88,17 +90,9 @@ public final class SectionReader {
                 meets,
                 beat,
                 changes,
-                leavesOut,
-                gaps,
-                lengths,
-                joined,
-                midWeek,
-                pins,
+                lessons,
                 holdsEmpty,
                 taught,
-                partly,
-                minutesHad,
-                notes,
                 told,
                 adjustments,
                 extra);
@@ -116,15 +110,26 @@ public final class SectionReader {
         return new Student(id, name, mail);
     }
 
-    private static Map<String, Integer> numbers(In in, String field, int least) {
-        Map<String, Integer> numbers = new LinkedHashMap<>();
+    private static void own(Map<String, OwnLesson> lessons, String id, UnaryOperator<OwnLesson> said) {
+        lessons.put(id, said.apply(lessons.getOrDefault(id, OwnLesson.NOTHING)));
+    }
+
+    private static void flags(In in, String field, Map<String, OwnLesson> lessons, UnaryOperator<OwnLesson> said) {
+        in.texts(field, "a lesson's id", x -> x).forEach(id -> own(lessons, id, said));
+    }
+
+    private static void numbers(
+            In in,
+            String field,
+            int least,
+            Map<String, OwnLesson> lessons,
+            BiFunction<OwnLesson, Integer, OwnLesson> said) {
         in.entries(field, entry -> {
             Integer number = entry.number(least);
             if (number != null) {
-                numbers.put(entry.key(), number);
+                own(lessons, entry.key(), own -> said.apply(own, number));
             }
         });
-        return numbers;
     }
 
     /** When it meets; null when a fault leaves it without meaning. */

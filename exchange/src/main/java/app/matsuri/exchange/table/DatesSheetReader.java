@@ -3,6 +3,7 @@ package app.matsuri.exchange.table;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.dates.PutDates;
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.NoticeAsItem;
@@ -37,7 +38,7 @@ public final class DatesSheetReader {
     private final Schedule schedule;
     private final CellWords words;
     private final List<Line> lines = new ArrayList<>();
-    private final Map<Place, Map<String, Own>> changed = new LinkedHashMap<>();
+    private final Map<Place, Map<String, Own<DateRule>>> changed = new LinkedHashMap<>();
 
     private record Place(String course, String item, Which which) {}
 
@@ -148,7 +149,7 @@ public final class DatesSheetReader {
                     course.code() + " has no section “" + section + "”."));
             return;
         }
-        Map<Which, Own> beside = new EnumMap<>(Which.class);
+        Map<Which, Own<DateRule>> beside = new EnumMap<>(Which.class);
         for (Which which : Which.values()) {
             String name = Words.word(which);
             if (columns.containsKey(name)) {
@@ -165,7 +166,7 @@ public final class DatesSheetReader {
             String section,
             Which which,
             String given,
-            Map<Which, Own> beside,
+            Map<Which, Own<DateRule>> beside,
             boolean doubt) {
         ItemDates dates = course.sections().stream()
                 .filter(s -> section == null || s.code().equals(section))
@@ -221,11 +222,11 @@ public final class DatesSheetReader {
     private List<PutDates.Entry> entries() {
         List<PutDates.Entry> entries = new ArrayList<>();
         changed.forEach((place, bySection) -> {
-            Map<Own, List<String>> alike = new LinkedHashMap<>();
+            Map<Own<DateRule>, List<String>> alike = new LinkedHashMap<>();
             bySection.forEach((section, rule) ->
                     alike.computeIfAbsent(rule, r -> new ArrayList<>()).add(section));
             alike.forEach((rule, sections) -> {
-                Map<Which, Own> dates = new EnumMap<>(Which.class);
+                Map<Which, Own<DateRule>> dates = new EnumMap<>(Which.class);
                 dates.put(place.which(), rule);
                 entries.add(new PutDates.Entry(
                         place.course(), place.item(), sections.contains("") ? List.of() : sections, dates));

@@ -72,7 +72,7 @@ public final class CellWords {
      * @param said the rule in words
      * @param date what it comes to there; null for no date
      */
-    public record Cell(Own own, String said, Resolved date) {}
+    public record Cell(Own<DateRule> own, String said, Resolved date) {}
 
     /** Reads a cell alone. */
     public Cell read(String course, String item, String section, Which which, String given) throws NotUnderstood {
@@ -85,7 +85,8 @@ public final class CellWords {
      * @param section the section it is for; null for the plan, seen in the first section that the item is for
      * @param beside what the cells of its other dates say, where they are read with it
      */
-    public Cell read(String course, String item, String section, Which which, String given, Map<Which, Own> beside)
+    public Cell read(
+            String course, String item, String section, Which which, String given, Map<Which, Own<DateRule>> beside)
             throws NotUnderstood {
         Course in = decisions
                 .course(course)
@@ -102,7 +103,7 @@ public final class CellWords {
                 .orElseThrow(() -> new NotUnderstood("“" + thing.title() + "” is not for that section."));
         String text = given.strip();
         if (NONE.matcher(text).matches()) {
-            return new Cell(Own.NONE, which == Which.OPENS ? "always open" : "no date", null);
+            return new Cell(Own.none(), which == Which.OPENS ? "always open" : "no date", null);
         }
         if (AS_PLANNED.matcher(text).matches()) {
             DateRule plan = thing.rule(which);
@@ -110,7 +111,7 @@ public final class CellWords {
         }
         DateRule rule = rule(text, in, thing, which, dates, follows);
         Resolved date = follows.would(dates, which, rule, beside);
-        return new Cell(Own.rule(rule), RuleSaid.brief(rule), date);
+        return new Cell(Own.other(rule), RuleSaid.brief(rule), date);
     }
 
     private DateRule rule(String text, Course course, Item item, Which which, ItemDates dates, SectionSchedule follows)

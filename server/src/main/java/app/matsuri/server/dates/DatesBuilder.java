@@ -234,7 +234,7 @@ final class DatesBuilder {
                 told(sections, which, item.id()));
     }
 
-    private static String said(Own own) {
+    private static String said(Own<DateRule> own) {
         return own.said().map(RuleSaid::brief).orElse("");
     }
 }

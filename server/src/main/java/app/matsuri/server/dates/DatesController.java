@@ -2,6 +2,7 @@ package app.matsuri.server.dates;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.dates.PutDates;
+import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
@@ -111,14 +112,14 @@ class DatesController {
         }
         CellWords words = words(stored, locale);
         List<CellUnderstood> cells = new ArrayList<>();
-        Map<List<Object>, Map<Which, Own>> dates = new LinkedHashMap<>();
+        Map<List<Object>, Map<Which, Own<DateRule>>> dates = new LinkedHashMap<>();
         for (CellTyped cell : typed.cells()) {
             try {
                 Which which = Words.constant(Which.class, cell.date());
                 // each section that is meant is tried, so that words which none of them understands are said
                 String first =
                         cell.sections().isEmpty() ? null : cell.sections().get(0);
-                Map<Which, Own> beside = dates.computeIfAbsent(
+                Map<Which, Own<DateRule>> beside = dates.computeIfAbsent(
                         List.of(cell.course(), cell.item(), cell.sections()), k -> new LinkedHashMap<>());
                 CellWords.Cell read = words.read(cell.course(), cell.item(), first, which, cell.text(), beside);
                 LocalDateTime at = read.date() == null ? null : read.date().at();
@@ -148,7 +149,7 @@ class DatesController {
     }
 
     @SuppressWarnings("unchecked")
-    private static PutDates.Entry entry(List<Object> place, Map<Which, Own> rules) {
+    private static PutDates.Entry entry(List<Object> place, Map<Which, Own<DateRule>> rules) {
         return new PutDates.Entry((String) place.get(0), (String) place.get(1), (List<String>) place.get(2), rules);
     }
 
@@ -174,7 +175,7 @@ class DatesController {
                 fill.from().course(), fill.from().item(), first(fill.from().sections()), which(fill.from()));
         for (int i = 0; i < fill.to().size(); i++) {
             CellPlace to = fill.to().get(i);
-            Optional<Own> own = down.step(from, step, i + 1, to.course(), to.item());
+            Optional<Own<DateRule>> own = down.step(from, step, i + 1, to.course(), to.item());
             if (own.isEmpty()) {
                 cells.add(new CellUnderstood(false, "There is no class so far on.", null));
                 continue;

@@ -6,6 +6,8 @@ import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Own;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Student;
@@ -44,7 +46,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -214,58 +215,24 @@ final class RowReader {
 
         Section section(SectionRow row) {
             SectionRef key = new SectionRef(row.course, row.code);
-            Set<String> leavesOut = new LinkedHashSet<>();
-            Map<String, Integer> gaps = new LinkedHashMap<>();
-            Map<String, Integer> lengths = new LinkedHashMap<>();
-            Set<String> joined = new LinkedHashSet<>();
-            Set<String> midWeek = new LinkedHashSet<>();
-            Map<String, Optional<LocalDate>> pins = new LinkedHashMap<>();
-            Set<String> partly = new LinkedHashSet<>();
-            Map<String, Integer> minutesHad = new LinkedHashMap<>();
-            Map<String, String> notes = new LinkedHashMap<>();
+            Map<String, OwnLesson> own = new LinkedHashMap<>();
             Map<String, LocalDate> told = new LinkedHashMap<>();
-            for (SectionLessonRow own : lessons.getOrDefault(key, List.of())) {
-                if (own.leftOut) {
-                    leavesOut.add(own.lesson);
-                }
-                if (own.gap != null) {
-                    gaps.put(own.lesson, own.gap);
-                }
-                if (own.length != null) {
-                    lengths.put(own.lesson, own.length);
-                }
-                if (own.pin != null || own.pinTakenAway) {
-                    pins.put(own.lesson, Optional.ofNullable(own.pin));
-                }
-                if (own.joined) {
-                    joined.add(own.lesson);
-                }
-                if (own.midWeek) {
-                    midWeek.add(own.lesson);
-                }
-                if (own.partly) {
-                    partly.add(own.lesson);
-                }
-                if (own.minutesHad != null) {
-                    minutesHad.put(own.lesson, own.minutesHad);
-                }
-                if (own.told != null) {
-                    told.put(own.lesson, own.told);
-                }
-                if (own.note != null) {
-                    notes.put(own.lesson, own.note);
+            for (SectionLessonRow lesson : lessons.getOrDefault(key, List.of())) {
+                own.put(lesson.lesson, own(lesson));
+                if (lesson.told != null) {
+                    told.put(lesson.lesson, lesson.told);
                 }
             }
             Set<LocalDateTime> held = new LinkedHashSet<>();
             Map<LocalDateTime, List<String>> records = new LinkedHashMap<>();
-            for (SectionSessionRow own : sessions.getOrDefault(key, List.of())) {
-                if (own.heldEmpty) {
-                    held.add(own.session);
+            for (SectionSessionRow session : sessions.getOrDefault(key, List.of())) {
+                if (session.heldEmpty) {
+                    held.add(session.session);
                 }
-                if (own.recorded) {
+                if (session.recorded) {
                     records.put(
-                            own.session,
-                            taught.getOrDefault(new Held(key, own.session), List.of()).stream()
+                            session.session,
+                            taught.getOrDefault(new Held(key, session.session), List.of()).stream()
                                     .map(t -> t.lesson)
                                     .toList());
                 }
@@ -295,17 +262,9 @@ final class RowReader {
                     changes.getOrDefault(key, List.of()).stream()
                             .map(this::change)
                             .toList(),
-                    leavesOut,
-                    gaps,
-                    lengths,
-                    joined,
-                    midWeek,
-                    pins,
+                    own,
                     held,
                     records,
-                    partly,
-                    minutesHad,
-                    notes,
                     tellings.told(row, told),
                     adjustments.getOrDefault(key, List.of()).stream()
                             .map(a -> new Adjustment(
@@ -315,6 +274,19 @@ final class RowReader {
                                     a.why))
                             .toList(),
                     extra(row.extra));
+        }
+
+        private static OwnLesson own(SectionLessonRow row) {
+            return new OwnLesson(
+                    row.leftOut,
+                    row.gap,
+                    row.length,
+                    row.joined,
+                    row.midWeek,
+                    row.pinTakenAway ? Own.none() : row.pin == null ? Own.asPlanned() : Own.other(row.pin),
+                    row.partly,
+                    row.minutesHad,
+                    row.note);
         }
 
         private SessionChange change(SessionChangeRow row) {

@@ -7,6 +7,8 @@ import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Own;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.session.MeetingPattern;
@@ -34,7 +36,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /** Lays decisions out as rows. */
@@ -247,15 +248,7 @@ final class RowWriter {
     }
 
     private void lessonsOf(String course, Section section) {
-        Set<String> ids = new LinkedHashSet<>(section.leavesOut());
-        ids.addAll(section.gaps().keySet());
-        ids.addAll(section.lengths().keySet());
-        ids.addAll(section.pins().keySet());
-        ids.addAll(section.joined());
-        ids.addAll(section.midWeek());
-        ids.addAll(section.partly());
-        ids.addAll(section.minutesHad().keySet());
-        ids.addAll(section.notes().keySet());
+        Set<String> ids = new LinkedHashSet<>(section.lessons().keySet());
         ids.addAll(section.told().lessons().keySet());
         for (String id : ids) {
             SectionLessonRow row = new SectionLessonRow();
@@ -263,17 +256,17 @@ final class RowWriter {
             row.course = course;
             row.section = section.code();
             row.lesson = id;
-            row.leftOut = section.leavesOut().contains(id);
-            row.gap = section.gaps().get(id);
-            row.length = section.lengths().get(id);
-            Optional<LocalDate> pin = section.pins().get(id);
-            row.pin = pin == null ? null : pin.orElse(null);
-            row.pinTakenAway = pin != null && pin.isEmpty();
-            row.joined = section.joined().contains(id);
-            row.midWeek = section.midWeek().contains(id);
-            row.partly = section.partly().contains(id);
-            row.minutesHad = section.minutesHad().get(id);
-            row.note = section.notes().get(id);
+            OwnLesson own = section.own(id);
+            row.leftOut = own.leftOut();
+            row.gap = own.gap();
+            row.length = own.length();
+            row.pin = own.pin().over(null);
+            row.pinTakenAway = own.pin().equals(Own.none());
+            row.joined = own.joined();
+            row.midWeek = own.midWeek();
+            row.partly = own.partly();
+            row.minutesHad = own.minutesHad();
+            row.note = own.note();
             row.told = section.told().lessons().get(id);
             rows.put(row);
         }

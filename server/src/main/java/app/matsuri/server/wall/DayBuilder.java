@@ -150,7 +150,7 @@ final class DayBuilder {
                                 placement.slots().size(),
                                 slot.taught(),
                                 follows.section().pin(lesson) != null,
-                                follows.section().joined().contains(lesson.id()),
+                                follows.section().own(lesson.id()).joined(),
                                 lesson.optional(),
                                 lesson.reserve(),
                                 i == 0 ? told.of(Untold.LESSON, lesson.id()) : null,

@@ -193,10 +193,10 @@ public record Move(
         Order.leaving(in, ordered).forEach(notes::add);
         for (Lesson lesson : block) {
             if (section != null
-                    && view.section().pins().containsKey(lesson.id())
+                    && !view.section().own(lesson.id()).pin().planned()
                     && view.section().pin(lesson) != null) {
                 ordered = ordered.withSection(
-                        ordered.section(section).orElseThrow().withPin(lesson.id(), Optional.of(to)));
+                        ordered.section(section).orElseThrow().withPin(lesson.id(), Own.other(to)));
             } else if (lesson.pin() != null) {
                 ordered = ordered.withLesson(lesson.id(), l -> l.withPin(to));
             }
@@ -262,7 +262,7 @@ public record Move(
                         section != null
                                 ? List.of(section)
                                 : ItemRules.standing(view.section(), placed.id(), rule.getKey()),
-                        Map.of(rule.getKey(), Own.rule(rule.getValue())));
+                        Map.of(rule.getKey(), Own.other(rule.getValue())));
             }
         }
         return moved;

@@ -42,7 +42,7 @@ public final class NoticesRedated {
             for (Map.Entry<String, NoticeTime> own : each.getValue().sections().entrySet()) {
                 Optional<Section> section = now.section(own.getKey());
                 if (section.isPresent() && !series(each.getKey())) {
-                    Map<Which, Own> dates = new EnumMap<>(Which.class);
+                    Map<Which, Own<DateRule>> dates = new EnumMap<>(Which.class);
                     NoticeAsItem.rules(own.getValue()).forEach((which, rule) -> dates.put(which, Own.of(rule)));
                     now = now.withSection(section.get().adjusted(new Adjustment(each.getKey(), null, dates, "")));
                 }
@@ -90,7 +90,7 @@ public final class NoticesRedated {
 
     /** The time with those rules where they differ. */
     private static NoticeTime time(NoticeTime was, Notice notice, Map<Which, DateRule> rules) {
-        Map<Which, Own> dates = new EnumMap<>(Which.class);
+        Map<Which, Own<DateRule>> dates = new EnumMap<>(Which.class);
         NoticeAsItem.rules(was).forEach((which, rule) -> {
             if (!Objects.equals(rule, rules.get(which))) {
                 dates.put(which, Own.of(rules.get(which)));

@@ -8,6 +8,7 @@ import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.With;
 import app.matsuri.core.schedule.Schedule;
@@ -53,9 +54,9 @@ public final class Pushing {
         }
         if (pin != null) {
             LocalDate date = sessionDate(view, first, n);
-            return view.section().pins().containsKey(first.id())
-                    ? course.withSection(view.section().withPin(first.id(), Optional.of(date)))
-                    : course.withLesson(first.id(), l -> l.withPin(date));
+            return view.section().own(first.id()).pin().planned()
+                    ? course.withLesson(first.id(), l -> l.withPin(date))
+                    : course.withSection(view.section().withPin(first.id(), Own.other(date)));
         }
         Course moved = course.withLesson(first.id(), l -> l.withGap(l.gapBefore() + n));
         for (SectionSchedule other : Schedule.of(before).sections(course.code())) {
@@ -64,7 +65,7 @@ public final class Pushing {
             int own = open && shift.in() != Shift.In.SESSIONS ? difference(other, first, n) : 0;
             if (own != 0) {
                 Section section = other.section();
-                int gap = section.gaps().getOrDefault(first.id(), 0) + own;
+                int gap = section.gap(first.id()) + own;
                 moved = moved.withSection(section.withGap(first.id(), gap));
             }
         }
@@ -78,7 +79,7 @@ public final class Pushing {
         Placement placement = in.byLesson().get(first.id());
         boolean resumed = placement.slots().stream().anyMatch(Placement.Slot::taught);
         if (section.pin(first) != null && !resumed) {
-            return section.withPin(first.id(), Optional.of(sessionDate(in, first, n)));
+            return section.withPin(first.id(), Own.other(sessionDate(in, first, n)));
         }
         if (n < 0) {
             return earlier(in, section, first, -n);
@@ -93,14 +94,14 @@ public final class Pushing {
             }
             return section.withHoldsEmpty(held);
         }
-        return section.withGap(first.id(), section.gaps().getOrDefault(first.id(), 0) + n);
+        return section.withGap(first.id(), section.gap(first.id()) + n);
     }
 
     private Section earlier(SectionSchedule in, Section section, Lesson first, int wanted) {
         int left = wanted;
         Section now = section;
         int gap = Math.min(now.gap(first), left);
-        now = now.withGap(first.id(), now.gaps().getOrDefault(first.id(), 0) - gap);
+        now = now.withGap(first.id(), now.gap(first.id()) - gap);
         left -= gap;
         List<Placement> order = in.placements();
         int at = order.indexOf(in.byLesson().get(first.id()));
@@ -128,9 +129,9 @@ public final class Pushing {
             int length = now.length(lesson);
             int freed = length + now.gap(lesson);
             if (left >= length) {
-                now = now.withLeavesOut(With.member(now.leavesOut(), lesson.id(), true));
+                now = now.withLeftOut(lesson.id(), true);
                 int over = Math.max(0, freed - left);
-                now = now.withGap(first.id(), now.gaps().getOrDefault(first.id(), 0) + over);
+                now = now.withGap(first.id(), now.gap(first.id()) + over);
                 left = Math.max(0, left - freed);
             } else {
                 now = now.withLength(lesson.id(), length - left);

@@ -40,11 +40,11 @@ public record PutDates(List<Entry> entries) implements Change {
      * @param sections codes of the sections that are meant; none for the plan, and so for all
      * @param dates the dates that change
      */
-    public record Entry(String course, String item, List<String> sections, Map<Which, Own> dates) {
+    public record Entry(String course, String item, List<String> sections, Map<Which, Own<DateRule>> dates) {
 
         public Entry {
             sections = List.copyOf(sections);
-            Map<Which, Own> copy = new EnumMap<>(Which.class);
+            Map<Which, Own<DateRule>> copy = new EnumMap<>(Which.class);
             copy.putAll(dates);
             dates = Collections.unmodifiableMap(copy);
         }
@@ -64,7 +64,7 @@ public record PutDates(List<Entry> entries) implements Change {
                 in.course().code(),
                 dates.item().id(),
                 own ? List.of(in.section().code()) : List.of(),
-                Map.of(which, Own.rule(rule)))));
+                Map.of(which, Own.other(rule)))));
     }
 
     @Override

@@ -120,7 +120,7 @@ public final class Redating {
                 continue;
             }
             Resolved resolved = dates.get(which);
-            Optional<Own> next = next(rule, resolved, which, item, first);
+            Optional<Own<DateRule>> next = next(rule, resolved, which, item, first);
             if (next.isPresent()) {
                 plan.put(which, next.get().over(rule));
                 changed++;
@@ -162,11 +162,11 @@ public final class Redating {
             if (rule == null) {
                 continue;
             }
-            Optional<Own> next = next(rule, in0.get(which), which, item, view);
+            Optional<Own<DateRule>> next = next(rule, in0.get(which), which, item, view);
             if (next.isPresent()) {
                 Section was = now.section(section.code()).orElseThrow();
                 Optional<Adjustment> own = was.adjustment(item.id());
-                Map<Which, Own> all = new EnumMap<>(Which.class);
+                Map<Which, Own<DateRule>> all = new EnumMap<>(Which.class);
                 own.ifPresent(a -> all.putAll(a.dates()));
                 all.put(which, next.get());
                 String why = own.map(Adjustment::why).orElse("");
@@ -178,44 +178,44 @@ public final class Redating {
     }
 
     /** The rule after the change; empty where it stays as it is. */
-    private Optional<Own> next(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
+    private Optional<Own<DateRule>> next(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
         return redate.how().on(new How.Cases<>() {
             @Override
-            public Optional<Own> clear(How.Clear clear) {
+            public Optional<Own<DateRule>> clear(How.Clear clear) {
                 if (item.kind().equals(NoticeAsItem.KIND) && which == Which.OPENS) {
                     notes.add("“" + item.title() + "” keeps its beginning: a notice has one.");
                     return Optional.empty();
                 }
-                return Optional.of(Own.NONE);
+                return Optional.of(Own.none());
             }
 
             @Override
-            public Optional<Own> by(How.By by) {
+            public Optional<Own<DateRule>> by(How.By by) {
                 return Redating.this.by(rule, by, item, which, view);
             }
 
             @Override
-            public Optional<Own> at(How.At at) {
+            public Optional<Own<DateRule>> at(How.At at) {
                 return own(Redate.at(rule, at.time()));
             }
 
             @Override
-            public Optional<Own> snap(How.SnapTo snap) {
+            public Optional<Own<DateRule>> snap(How.SnapTo snap) {
                 return own(snapped(rule, snap));
             }
 
             @Override
-            public Optional<Own> toClass(How.ToClass to) {
+            public Optional<Own<DateRule>> toClass(How.ToClass to) {
                 return resolved() ? Redating.this.toClass(now, to, item, view) : Optional.empty();
             }
 
             @Override
-            public Optional<Own> fix(How.Fix fix) {
+            public Optional<Own<DateRule>> fix(How.Fix fix) {
                 return resolved() && !rule.plain() ? own(DateRule.at(now.at())) : Optional.empty();
             }
 
             @Override
-            public Optional<Own> follow(How.Follow follow) {
+            public Optional<Own<DateRule>> follow(How.Follow follow) {
                 return resolved() ? Redating.this.follow(rule, now, which, item, view) : Optional.empty();
             }
 
@@ -228,17 +228,17 @@ public final class Redating {
         });
     }
 
-    private static Optional<Own> own(DateRule rule) {
-        return Optional.of(Own.rule(rule));
+    private static Optional<Own<DateRule>> own(DateRule rule) {
+        return Optional.of(Own.other(rule));
     }
 
-    private Optional<Own> by(DateRule rule, How.By by, Item item, Which which, SectionSchedule view) {
+    private Optional<Own<DateRule>> by(DateRule rule, How.By by, Item item, Which which, SectionSchedule view) {
         if (comesAlong(rule.anchor())) {
             return Optional.empty();
         }
         if (rule.plain()) {
             LocalDateTime at = rule.typed();
-            return later(at, by, item, view).map(to -> Own.rule(rule.from(new Anchor.Fixed(to), Offset.NONE)));
+            return later(at, by, item, view).map(to -> Own.other(rule.from(new Anchor.Fixed(to), Offset.NONE)));
         }
         Offset sum = sum(rule.plus(), by);
         if (sum == null) {
@@ -329,7 +329,7 @@ public final class Redating {
         return rule.snapped(snap.weekday(), snap.before());
     }
 
-    private Optional<Own> toClass(Resolved now, How.ToClass to, Item item, SectionSchedule view) {
+    private Optional<Own<DateRule>> toClass(Resolved now, How.ToClass to, Item item, SectionSchedule view) {
         LocalDate day = now.at().toLocalDate();
         int index = to.before()
                 ? view.sessions().lastBefore(day.atTime(23, 59))
@@ -345,7 +345,7 @@ public final class Redating {
     }
 
     /** A rule that hangs on a lesson and gives the same date in the section. */
-    private Optional<Own> follow(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
+    private Optional<Own<DateRule>> follow(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
         if (rule.anchor().named(Anchor.Sort.LESSON).isPresent()) {
             return Optional.empty();
         }

@@ -212,7 +212,7 @@ public final class Shifting {
                         shift.section() != null
                                 ? List.of(shift.section())
                                 : ItemRules.standing(view.section(), id, which),
-                        Map.of(which, Own.rule(next.get())));
+                        Map.of(which, Own.other(next.get())));
             }
         }
         return moved;

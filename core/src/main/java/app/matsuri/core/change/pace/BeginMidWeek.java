@@ -6,7 +6,6 @@ import app.matsuri.core.change.Hand;
 import app.matsuri.core.change.TakesHold;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
-import app.matsuri.core.plan.With;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -24,7 +23,7 @@ public record BeginMidWeek(String course, String section, String lesson, boolean
     public Outcome apply(Decisions before) {
         Find.lesson(before, course, lesson);
         Section was = Find.section(before, course, section);
-        Section other = was.withMidWeek(With.member(was.midWeek(), lesson, anyDay));
+        Section other = was.withMidWeek(lesson, anyDay);
         return Outcome.of(before.withCourse(course, c -> c.withSection(other)));
     }
 

@@ -8,7 +8,6 @@ import app.matsuri.core.change.TakesHold;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
-import app.matsuri.core.plan.With;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -26,7 +25,7 @@ public record Join(String course, String section, String lesson, boolean join) i
             throw new Refused(
                     "“" + in.title() + "” is a spare day and takes a class of its own. Leave it out instead.");
         }
-        Section other = was.withJoined(With.member(was.joined(), lesson, join));
+        Section other = was.withJoined(lesson, join);
         return Outcome.of(before.withCourse(course, c -> c.withSection(other)));
     }
 

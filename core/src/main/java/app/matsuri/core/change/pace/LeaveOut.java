@@ -8,7 +8,6 @@ import app.matsuri.core.change.TakesHold;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
-import app.matsuri.core.plan.With;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -25,7 +24,7 @@ public record LeaveOut(String course, String section, String lesson, boolean lea
         if (leave && in.taught().values().stream().anyMatch(ids -> ids.contains(lesson))) {
             throw new Refused("“" + out.title() + "” was taught in section " + section + ".");
         }
-        Section other = in.withLeavesOut(With.member(in.leavesOut(), lesson, leave));
+        Section other = in.withLeftOut(lesson, leave);
         return Outcome.of(before.withCourse(course, c -> c.withSection(other)));
     }
 

@@ -8,6 +8,7 @@ import app.matsuri.core.change.Refused;
 import app.matsuri.core.change.TakesHold;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -34,8 +35,7 @@ public record Pin(String course, String section, String lesson, LocalDate date) 
             return Outcome.of(before.withCourse(course, c -> c.withLesson(lesson, l -> l.withPin(date))));
         }
         var own = Find.section(before, course, section);
-        Optional<LocalDate> pin =
-                date != null ? Optional.of(date) : pinned.pin() == null ? null : Optional.<LocalDate>empty();
+        Own<LocalDate> pin = date != null ? Own.other(date) : pinned.pin() == null ? Own.asPlanned() : Own.none();
         return Outcome.of(before.withCourse(course, c -> c.withSection(own.withPin(lesson, pin))));
     }
 

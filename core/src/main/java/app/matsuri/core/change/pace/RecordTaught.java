@@ -8,7 +8,6 @@ import app.matsuri.core.change.Refused;
 import app.matsuri.core.change.TakesHold;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
-import app.matsuri.core.plan.With;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -66,7 +65,7 @@ public record RecordTaught(
         }
         Section recorded = recording.section();
         if (!note.isEmpty() && !lessons.isEmpty()) {
-            recorded = recorded.withNotes(With.entry(in.notes(), lessons.get(lessons.size() - 1), note));
+            recorded = recorded.withNote(lessons.get(lessons.size() - 1), note);
         }
         Section done = recorded;
         return Outcome.of(before.withCourse(course, c -> c.withSection(done)));

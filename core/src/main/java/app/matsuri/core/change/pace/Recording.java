@@ -2,6 +2,7 @@ package app.matsuri.core.change.pace;
 
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Timetable;
@@ -26,8 +27,8 @@ public final class Recording {
     Recording(SectionSchedule in) {
         this.in = in;
         taught = new LinkedHashMap<>(in.section().taught());
-        partly = new LinkedHashSet<>(in.section().partly());
-        had = new LinkedHashMap<>(in.section().minutesHad());
+        partly = new LinkedHashSet<>(in.section().lessonsWhere(OwnLesson::partly));
+        had = new LinkedHashMap<>(in.section().ofLessons(OwnLesson::minutesHad));
     }
 
     /** Records a class as planned; with no lesson, that nothing of the plan was reached. */

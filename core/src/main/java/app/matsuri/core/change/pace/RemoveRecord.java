@@ -5,6 +5,7 @@ import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Find;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.With;
 import java.time.LocalDateTime;
@@ -22,10 +23,10 @@ public record RemoveRecord(String course, String section, LocalDateTime session)
             throw new Refused("Nothing is recorded for the class of " + Say.moment(session) + ".");
         }
         var left = With.entry(in.taught(), session, null);
-        Set<String> partly = in.partly();
+        Set<String> partly = in.lessonsWhere(OwnLesson::partly);
         for (String lesson : lessons) {
             boolean still = left.values().stream().anyMatch(ids -> ids.contains(lesson));
-            partly = With.member(partly, lesson, still && in.partly().contains(lesson));
+            partly = With.member(partly, lesson, still && in.own(lesson).partly());
         }
         Section without = in.withTaught(left, partly);
         return Outcome.of(before.withCourse(course, c -> c.withSection(without)));
