@@ -70,4 +70,24 @@ public final class Plans {
     public static Decisions plan(Section section, Unit... units) {
         return Decisions.of(demoTerm(), List.of(course(section, units)));
     }
+
+    /** The same work with an official date. */
+    public static Item official(Item item) {
+        return new Item(
+                item.id(),
+                item.lesson(),
+                item.kind(),
+                item.title(),
+                item.shortName(),
+                item.points(),
+                item.minutes(),
+                item.marking(),
+                true,
+                item.place(),
+                item.opens(),
+                item.due(),
+                item.closes(),
+                item.details(),
+                item.extra());
+    }
 }
