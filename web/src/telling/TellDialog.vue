@@ -103,7 +103,8 @@ function close() {
       </p>
       <p v-if="!section.begun">
         Students see a date when they are told it. From the first telling on, each change tells them what it alters,
-        unless you untick “students see this”. There are {{ count(section.dates.length, "date") }} to tell.
+        unless you untick “students see this”. There {{ section.dates.length === 1 ? "is" : "are" }}
+        {{ count(section.dates.length, "date") }} to tell.
       </p>
       <p v-else-if="!section.dates.length">Students were told every date{{ section.upTo ? " up to that day" : "" }}.</p>
       <div v-else class="scroll">
