@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import DatePicker from "primevue/datepicker";
+import type PrimeDatePicker from "primevue/datepicker";
 import Popover from "primevue/popover";
 import { usePrimeVue } from "primevue/config";
-import { computed, ref } from "vue";
+import { computed, ref, shallowRef } from "vue";
 import { api, ask } from "../api/client";
 import { me } from "../api/me";
 import ReadField from "./ReadField.vue";
@@ -58,9 +58,13 @@ const chosen = computed(() => {
 });
 /** The days are pressed, not chosen among: they are no options. */
 const DAYS = { day: { "aria-selected": undefined, "aria-disabled": undefined } };
-function open(event: Event) {
+/** The month is fetched when it is first opened. */
+const Month = shallowRef<typeof PrimeDatePicker>();
+async function open(event: Event) {
+  const at = event.currentTarget;
+  Month.value ??= (await import("primevue/datepicker")).default;
   if (prime.config.locale) prime.config.locale.firstDayOfWeek = me.value?.preferences.weekStart === "SU" ? 0 : 1;
-  month.value?.toggle(event);
+  month.value?.toggle(event, at as HTMLElement);
 }
 const two = (n: number) => String(n).padStart(2, "0");
 async function pick(value: Date) {
@@ -95,7 +99,13 @@ async function pick(value: Date) {
       </svg>
     </button>
     <Popover ref="month">
-      <DatePicker inline :pt="DAYS" :model-value="chosen" @update:model-value="(v) => v instanceof Date && pick(v)" />
+      <component
+        :is="Month"
+        inline
+        :pt="DAYS"
+        :model-value="chosen"
+        @update:model-value="(v: unknown) => v instanceof Date && pick(v)"
+      />
     </Popover>
   </ReadField>
 </template>

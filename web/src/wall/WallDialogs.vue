@@ -4,17 +4,33 @@ export type WallDialog = "" | "off" | "shift" | "move" | "keys" | "read" | "noti
 </script>
 
 <script setup lang="ts">
+import { defineAsyncComponent, onMounted } from "vue";
 import type { WallView } from "../api/client";
-import NoticeDialog from "../notice/NoticeDialog.vue";
-import WordsDialog from "../notice/WordsDialog.vue";
-import RhythmDialog from "../rhythm/RhythmDialog.vue";
 import DayOffDialog from "./DayOffDialog.vue";
-import EditDialog from "./EditDialog.vue";
 import FactsDialog from "./FactsDialog.vue";
 import KeysDialog from "./KeysDialog.vue";
 import MoveDialog from "./MoveDialog.vue";
-import ReadOutline from "./ReadOutline.vue";
 import ShiftDialog from "./ShiftDialog.vue";
+
+/** The large dialogs, which look something up before they open anyway, are fetched when the wall stands. */
+const LARGE = {
+  edit: () => import("./EditDialog.vue"),
+  notice: () => import("../notice/NoticeDialog.vue"),
+  words: () => import("../notice/WordsDialog.vue"),
+  rhythm: () => import("../rhythm/RhythmDialog.vue"),
+  read: () => import("./ReadOutline.vue"),
+};
+const EditDialog = defineAsyncComponent(LARGE.edit);
+const NoticeDialog = defineAsyncComponent(LARGE.notice);
+const WordsDialog = defineAsyncComponent(LARGE.words);
+const RhythmDialog = defineAsyncComponent(LARGE.rhythm);
+const ReadOutline = defineAsyncComponent(LARGE.read);
+onMounted(() =>
+  window.setTimeout(() => {
+    // one that cannot be fetched now is fetched again, and said, when it is opened
+    for (const fetch of Object.values(LARGE)) fetch().catch(() => undefined);
+  }, 300),
+);
 
 /** Whichever dialog of the wall is open. */
 defineProps<{
