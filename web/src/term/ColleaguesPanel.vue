@@ -107,10 +107,8 @@ const parts = (body: string) => body.split(/(\/invitation\/\S+)/);
             <b>{{ l.name }}</b>
           </td>
           <td>
-            {{ SAID[l.role]
-            }}<template v-if="l.course && l.first && l.last">
-              {{ l.course }} {{ l.section }}, {{ span(l.first, l.last) }}</template
-            >
+            {{ SAID[l.role] }}
+            {{ l.course && l.first && l.last ? `${l.course} ${l.section}, ${span(l.first, l.last)}` : "" }}
           </td>
           <td class="soft">{{ l.accepted ? "joined" : "invited" }}</td>
           <td class="r">

@@ -17,11 +17,13 @@ export interface Asked {
 /** The server as a list of answers, by method and the end of the address. */
 export function server(answers: Record<string, (asked: Asked) => unknown>): Asked[] {
   const asked: Asked[] = [];
-  vi.stubGlobal("fetch", async (request: Request) => {
+  vi.stubGlobal("fetch", async (input: Request | string, init?: RequestInit) => {
+    const request = typeof input === "string" ? new Request(new URL(input, window.location.href), init) : input;
     const url = new URL(request.url);
     const key = `${request.method} ${url.pathname.slice(url.pathname.lastIndexOf("/") + 1)}`;
     const text = request.method === "GET" ? "" : await request.clone().text();
-    const one = { key, query: url.searchParams, body: text ? JSON.parse(text) : null };
+    const json = request.headers.get("Content-Type")?.includes("json");
+    const one = { key, query: url.searchParams, body: text ? (json ? JSON.parse(text) : text) : null };
     asked.push(one);
     const answer = answers[key]?.(one);
     const refused = answer instanceof Refused;
