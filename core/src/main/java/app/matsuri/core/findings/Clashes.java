@@ -80,8 +80,7 @@ final class Clashes {
         String place = one.session().place();
         boolean samePlace =
                 !place.isEmpty() && place.equalsIgnoreCase(other.session().place());
-        boolean samePeople =
-                one.in().key().equals(partOf(other)) || other.in().key().equals(partOf(one));
+        boolean samePeople = half(one, other) || half(other, one);
         boolean sameInstructor = one.in()
                 .section()
                 .instructor()
@@ -97,6 +96,10 @@ final class Clashes {
             return made;
         });
         pair.times++;
+    }
+
+    private static boolean half(Held of, Held half) {
+        return !partOf(half).isEmpty() && partOf(half).equals(of.in().key());
     }
 
     private static String partOf(Held held) {

@@ -3,6 +3,7 @@ package app.matsuri.core.findings;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.findings.Finding.About;
 import app.matsuri.core.findings.Finding.Severity;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.schedule.ItemDates;
@@ -33,15 +34,15 @@ final class TestsTogether {
 
     static void look(Schedule schedule, Consumer<Finding> found) {
         List<SectionSchedule> sections = schedule.sections();
-        Map<String, Set<String>> people = new HashMap<>();
-        sections.forEach(s -> people.put(s.key(), names(s)));
+        Map<SectionRef, Set<String>> people = new HashMap<>();
+        sections.forEach(s -> people.put(s.ref(), names(s)));
         for (int i = 0; i < sections.size(); i++) {
             SectionSchedule in = sections.get(i);
             List<Sat> sat = new ArrayList<>(tests(in));
             for (int k = 0; k < sections.size(); k++) {
                 SectionSchedule other = sections.get(k);
                 boolean shared = !in.course().code().equals(other.course().code())
-                        && people.get(in.key()).stream().anyMatch(people.get(other.key())::contains);
+                        && people.get(in.ref()).stream().anyMatch(people.get(other.ref())::contains);
                 if (shared) {
                     sat.addAll(tests(other));
                 }

@@ -21,6 +21,11 @@ public sealed interface Own<T> {
         public <R> R on(Cases<T, R> cases) {
             return cases.other(is);
         }
+
+        @Override
+        public T over(T planned) {
+            return is;
+        }
     }
 
     /** There is none. */
@@ -30,6 +35,11 @@ public sealed interface Own<T> {
         public <R> R on(Cases<T, R> cases) {
             return cases.none();
         }
+
+        @Override
+        public T over(T planned) {
+            return null;
+        }
     }
 
     /** Nothing is said: it is as planned. */
@@ -38,6 +48,16 @@ public sealed interface Own<T> {
         @Override
         public <R> R on(Cases<T, R> cases) {
             return cases.asPlanned();
+        }
+
+        @Override
+        public boolean planned() {
+            return true;
+        }
+
+        @Override
+        public T over(T planned) {
+            return planned;
         }
     }
 
@@ -76,28 +96,11 @@ public sealed interface Own<T> {
 
     /** Whether nothing is said. */
     default boolean planned() {
-        return equals(asPlanned());
+        return false;
     }
 
     /** What holds then: its own, or what is planned; null for none. */
-    default T over(T planned) {
-        return on(new Cases<T, T>() {
-            @Override
-            public T other(T is) {
-                return is;
-            }
-
-            @Override
-            public T none() {
-                return null;
-            }
-
-            @Override
-            public T asPlanned() {
-                return planned;
-            }
-        });
-    }
+    T over(T planned);
 
     /** What is said, if it is another. */
     default Optional<T> said() {
