@@ -5,12 +5,14 @@ import app.matsuri.core.change.Refused;
 import app.matsuri.core.change.Together;
 import app.matsuri.core.change.pace.Join;
 import app.matsuri.core.change.pace.LeaveOut;
+import app.matsuri.core.change.pace.OwnLessonChange;
 import app.matsuri.core.change.pace.SetLength;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Steps of one section's way out that hold for the whole plan: what it leaves out, shortens or joins, the other sections of its
@@ -54,20 +56,13 @@ public final class Everywhere {
         return all;
     }
 
+    /** What is decided of a lesson's content, and so for all; gaps and beginnings are each section's own. */
+    private static final Set<Class<?>> CONTENT = Set.of(LeaveOut.class, SetLength.class, Join.class);
+
     private static List<Change> others(Change change, Decisions decisions) {
-        if (change instanceof LeaveOut out) {
-            return others(decisions, out.course(), out.section()).stream()
-                    .<Change>map(s -> new LeaveOut(out.course(), s, out.lesson(), out.leave()))
-                    .toList();
-        }
-        if (change instanceof SetLength set) {
-            return others(decisions, set.course(), set.section()).stream()
-                    .<Change>map(s -> new SetLength(set.course(), s, set.lesson(), set.length()))
-                    .toList();
-        }
-        if (change instanceof Join join) {
-            return others(decisions, join.course(), join.section()).stream()
-                    .<Change>map(s -> new Join(join.course(), s, join.lesson(), join.join()))
+        if (change instanceof OwnLessonChange own && CONTENT.contains(own.getClass())) {
+            return others(decisions, own.course(), own.section()).stream()
+                    .<Change>map(own::in)
                     .toList();
         }
         return List.of();

@@ -1,5 +1,6 @@
 package app.matsuri.server.change;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.proposal.Proposal;
@@ -19,7 +20,7 @@ class Proposals {
     private final Moment moment;
     private final Computing computing;
     private final Cache<Key, Proposal> looked = Caffeine.newBuilder()
-            .maximumSize(8)
+            .maximumSize(4)
             .expireAfterWrite(Duration.ofMinutes(2))
             .build();
 
@@ -28,9 +29,20 @@ class Proposals {
         this.computing = computing;
     }
 
-    /** What a proposal follows from, and nothing else. */
+    /**
+     * What a proposal follows from, and nothing else.
+     *
+     * @param clock whether its sentences are on a clock of 12 hours
+     */
     private record Key(
-            long termId, long version, long whatIf, LocalDate day, Change change, boolean held, boolean seen) {}
+            long termId,
+            long version,
+            long whatIf,
+            LocalDate day,
+            Change change,
+            boolean held,
+            boolean seen,
+            boolean clock) {}
 
     /**
      * What a change would do now.
@@ -50,7 +62,8 @@ class Proposals {
                 day,
                 change,
                 given.held(),
-                seen && plan);
+                seen && plan,
+                Say.twelveHours());
         return looked.get(key, k -> worked(stored, k));
     }
 

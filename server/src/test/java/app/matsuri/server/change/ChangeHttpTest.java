@@ -90,6 +90,17 @@ class ChangeHttpTest {
                 .isEqualTo(2);
     }
 
+    /** What somebody else looked at a moment ago is said on one's own clock all the same. */
+    @Test
+    void eachReadsAProposalOnTheirOwnClock() throws Exception {
+        String class9 = "{\"kind\":\"change-session\",\"course\":\"HYD 210\",\"section\":\"A\",\"change\":"
+                + "{\"move\":\"2026-10-09T10:00\",\"to\":\"2026-10-09T13:30\",\"minutes\":50}}";
+        String at = "/api/terms/" + term + "/proposals";
+        assertThat(browser.post(at, class9).body().path("does").stringValue()).contains("13:30");
+        assertThat(browser.onTwelveHours().post(at, class9).body().path("does").stringValue())
+                .contains("1:30 pm");
+    }
+
     /** What a proposal worked out serves the change; the store keeps the value that it wrote, and reads it back equal. */
     @Test
     void whatIsKeptReadsBackEqual() throws Exception {

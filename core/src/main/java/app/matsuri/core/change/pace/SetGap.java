@@ -1,50 +1,34 @@
 package app.matsuri.core.change.pace;
 
-import app.matsuri.core.change.Change;
-import app.matsuri.core.change.Find;
-import app.matsuri.core.change.Hand;
 import app.matsuri.core.change.Refused;
-import app.matsuri.core.change.TakesHold;
-import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
-import app.matsuri.core.schedule.SectionSchedule;
-import java.time.LocalDateTime;
-import java.util.List;
-import java.util.Optional;
-import java.util.Set;
 
 /**
  * Says how many classes are left empty before a lesson, in one section.
  *
  * @param empty 0 or more
  */
-public record SetGap(String course, String section, String lesson, int empty) implements Change {
+public record SetGap(String course, String section, String lesson, int empty) implements OwnLessonChange {
 
     @Override
-    public Outcome apply(Decisions before) {
-        Lesson in = Find.lesson(before, course, lesson);
-        Section was = Find.section(before, course, section);
+    public OwnLesson other(Lesson in, Section was) {
         if (empty < 0) {
             throw new Refused("Fewer than no classes cannot be left empty before “" + in.title() + "”.");
         }
-        return Outcome.of(before.withCourse(course, c -> c.withSection(was.withGap(lesson, empty - in.gapBefore()))));
+        int more = empty - in.gapBefore();
+        return was.own(lesson).withGap(more == 0 ? null : more);
     }
 
     @Override
-    public Optional<LocalDateTime> takesHold(SectionSchedule in) {
-        return TakesHold.lessons(in, course, section, List.of(lesson), null);
-    }
-
-    @Override
-    public String sentence(Decisions before) {
-        String title = "“" + Find.lesson(before, course, lesson).title() + "”";
+    public String does(String title, Lesson in, Section was) {
         String what = empty == 0 ? "no class" : empty == 1 ? "one class" : empty + " classes";
-        return "Leave " + what + " empty before " + title + Find.in(course, section);
+        return "Leave " + what + " empty before " + title;
     }
 
     @Override
-    public Set<Hand> hands(Decisions before) {
-        return Set.of(new Hand(course, lesson));
+    public SetGap in(String other) {
+        return new SetGap(course, other, lesson, empty);
     }
 }
