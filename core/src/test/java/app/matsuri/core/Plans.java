@@ -2,12 +2,15 @@ package app.matsuri.core;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.change.Change;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.MeetingPattern;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -89,5 +92,20 @@ public final class Plans {
                 item.closes(),
                 item.details(),
                 item.extra());
+    }
+
+    /** The first section after a change. */
+    public static SectionSchedule after(Change change, Decisions before) {
+        return Schedule.of(Change.make(change, before).decisions()).sections().get(0);
+    }
+
+    /** The day of a lesson's first class. */
+    public static LocalDate start(SectionSchedule in, String lesson) {
+        return in.start(lesson).orElseThrow().toLocalDate();
+    }
+
+    /** When work is due. */
+    public static LocalDateTime due(SectionSchedule in, String item) {
+        return in.byItem().get(item).due().at();
     }
 }

@@ -1,10 +1,13 @@
 package app.matsuri.core.change.dates;
 
+import static app.matsuri.core.Plans.after;
 import static app.matsuri.core.Plans.at;
 import static app.matsuri.core.Plans.day;
+import static app.matsuri.core.Plans.due;
 import static app.matsuri.core.Plans.official;
 import static app.matsuri.core.Plans.plan;
 import static app.matsuri.core.Plans.sectionA;
+import static app.matsuri.core.Plans.start;
 import static app.matsuri.core.Plans.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -19,8 +22,6 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -39,18 +40,6 @@ class MoveTest {
 
     private static Move lesson(String id, String to) {
         return move(List.of(id), List.of(), to, false, false);
-    }
-
-    private static SectionSchedule after(Change change, Decisions before) {
-        return Schedule.of(Change.make(change, before).decisions()).sections().get(0);
-    }
-
-    private static LocalDate start(SectionSchedule in, String lesson) {
-        return in.start(lesson).orElseThrow().toLocalDate();
-    }
-
-    private static LocalDateTime due(SectionSchedule in, String item) {
-        return in.byItem().get(item).due().at();
     }
 
     private static Item dated(String id, String due) {
