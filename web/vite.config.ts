@@ -6,5 +6,5 @@ export default defineConfig({
   plugins: [vue(), budget({ "/terms/TermsPage.vue": 120, "/wall/WallPage.vue": 170 })],
   build: { target: "es2022", assetsInlineLimit: 0, modulePreload: { polyfill: false } },
   server: { proxy: { "/api": { target: "http://localhost:8460" } } },
-  test: { environment: "happy-dom", include: ["src/**/*.test.ts"] },
+  test: { environment: "happy-dom", include: ["src/**/*.test.ts"], isolate: false, setupFiles: ["src/test/setup.ts"] },
 });

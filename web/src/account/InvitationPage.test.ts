@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { frame, routed } from "../test/pages";
 import { Refused, server, settled } from "../test/stand";
 import InvitationPage from "./InvitationPage.vue";
@@ -23,8 +23,6 @@ async function page(invitation: unknown, signedIn: boolean, answers: Record<stri
 }
 
 describe("an invitation", () => {
-  afterEach(() => vi.unstubAllGlobals());
-
   it("says who invites to what, and for what", async () => {
     const { at } = await page(INVITED, true);
     expect(at.text()).toContain("Dear B. Sayer, I. Tolvanen invites you to Autumn 2026, to look at it.");

@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { frame, routed } from "../test/pages";
 import { Refused, server, settled } from "../test/stand";
 import SignInPage from "./SignInPage.vue";
@@ -31,8 +31,6 @@ async function page(welcome: object, answers: Record<string, () => unknown> = {}
 }
 
 describe("signing in", () => {
-  afterEach(() => vi.unstubAllGlobals());
-
   it("makes the first account, with what it is shown as", async () => {
     const { gate, asked, router, send } = await page(FIRST);
     expect(gate.text()).toContain("The first visit.");

@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { notedChanges } from "../test/stand";
 import ChangeLine from "./ChangeLine.vue";
 
@@ -14,7 +14,6 @@ function line(more: object = {}) {
 
 describe("the line below a view", () => {
   beforeEach(() => void vi.useFakeTimers());
-  afterEach(() => void vi.useRealTimers());
 
   it("says what was done with a way back, and lets go of it after a while", async () => {
     const { at, state } = line();

@@ -1,5 +1,5 @@
 import type { Change } from "../api/client";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { day, wallOf } from "../wall/testWall";
 import { useWall } from "./useWall";
 
@@ -38,7 +38,6 @@ describe("the wall and its changes", () => {
   beforeEach(() => {
     answers = { "GET wall": () => ({ body: wallOf() }) };
   });
-  afterEach(() => vi.unstubAllGlobals());
 
   it("makes a quiet change at once and says so with an undo", async () => {
     answers["POST proposals"] = () => ({ body: proposal(true) });

@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { Refused, notedChanges, server, settled, stubs } from "../test/stand";
 import FindingsPanel from "./FindingsPanel.vue";
 
@@ -28,8 +28,6 @@ async function panel(answer: unknown = ALL) {
 }
 
 describe("findings", () => {
-  afterEach(() => vi.unstubAllGlobals());
-
   it("shows those of the section that is looked at first, counted by how grave they are", async () => {
     const { at } = await panel();
     expect(at.findAll("h2").map((h) => h.text())).toEqual(["C A", "C B"]);

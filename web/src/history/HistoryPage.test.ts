@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { frame, routed } from "../test/pages";
 import { Refused, server, settled } from "../test/stand";
 import HistoryPage from "./HistoryPage.vue";
@@ -33,8 +33,6 @@ async function page(answers: Record<string, () => unknown> = {}) {
 }
 
 describe("the history", () => {
-  afterEach(() => vi.unstubAllGlobals());
-
   it("is read from the newest on, with names and who it was", async () => {
     const { at } = await page();
     const lines = at.findAll("li").map((l) => l.text());

@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { notedWall, server, settled, stubs } from "../test/stand";
 import { wallOf } from "../wall/testWall";
 import WordsDialog from "./WordsDialog.vue";
@@ -33,11 +33,6 @@ async function dialog(day: string) {
 }
 
 describe("words on a day and its week", () => {
-  afterEach(() => {
-    vi.unstubAllGlobals();
-    document.body.innerHTML = "";
-  });
-
   it("shows what stands there and changes nothing that stays the same", async () => {
     const { at, value, save } = await dialog("2026-10-05");
     expect(value("#words-day")).toBe("Bring boots");

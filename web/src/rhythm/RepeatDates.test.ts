@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Change } from "../api/client";
 import { Refused, server, settled } from "../test/stand";
 import RepeatDates from "./RepeatDates.vue";
@@ -13,10 +13,6 @@ const CHANGE = { kind: "put-rhythm", course: "C" } as unknown as Change;
 
 describe("every date of what repeats", () => {
   beforeEach(() => void vi.useFakeTimers());
-  afterEach(() => {
-    vi.useRealTimers();
-    vi.unstubAllGlobals();
-  });
   async function shown(answer: unknown, change: Change | null = CHANGE) {
     const asked = server({ "POST repeats": () => answer });
     const at = mount(RepeatDates, { props: { termId: 7, course: "C", section: "A", change } });

@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { defineComponent, h } from "vue";
 import { useStart } from "./useStart";
 
@@ -66,10 +66,6 @@ describe("a new term while it is typed", () => {
   beforeEach(() => {
     vi.useFakeTimers();
     at = server();
-  });
-  afterEach(() => {
-    vi.useRealTimers();
-    vi.unstubAllGlobals();
   });
 
   it("is understood and kept a moment after the last key, not at each", async () => {

@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { shallowRef } from "vue";
 import { notedChanges, server, settled, stubs } from "../test/stand";
 import ClassesDialog from "./ClassesDialog.vue";
@@ -47,11 +47,6 @@ async function dialog(openAt = "") {
 const SECTION = { course: "C", section: "A" };
 
 describe("the classes of a section", () => {
-  afterEach(() => {
-    vi.unstubAllGlobals();
-    document.body.innerHTML = "";
-  });
-
   it("are listed with what became of them", async () => {
     const { at } = await dialog();
     const rows = at.findAll("tbody tr").map((r) => r.text());

@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { Refused, server, settled, stubs } from "../test/stand";
 import ColleaguesPanel from "./ColleaguesPanel.vue";
 
@@ -27,8 +27,6 @@ async function panel(lines: unknown, answers: Record<string, () => unknown> = {}
 }
 
 describe("colleagues", () => {
-  afterEach(() => vi.unstubAllGlobals());
-
   it("says who may do what, and whether they came", async () => {
     const rows = (await panel(LINES)).at.findAll("tr").map((r) => r.text());
     expect(rows[0]).toContain("B. Sayermay change everything");

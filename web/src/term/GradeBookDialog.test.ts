@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import { Refused, notedChanges, server, settled, stubs } from "../test/stand";
 import GradeBookDialog from "./GradeBookDialog.vue";
 import { TERM } from "./useTerm";
@@ -25,8 +25,6 @@ async function dialog(answers: Record<string, () => unknown>) {
 }
 
 describe("the grade book that stands in", () => {
-  afterEach(() => vi.unstubAllGlobals());
-
   it("says what it knows", async () => {
     expect((await dialog({ "GET grade-book": () => book(0) })).at.text()).toContain("no hand-in yet");
     const { at } = await dialog({ "GET grade-book": () => book(61) });

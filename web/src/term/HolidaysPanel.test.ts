@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it } from "vitest";
 import { shallowRef } from "vue";
 import { notedChanges, server, settled, stubs } from "../test/stand";
 import HolidaysPanel from "./HolidaysPanel.vue";
@@ -40,10 +40,6 @@ async function panel(holidays: object[] = HOLIDAYS, checked = true) {
 
 describe("public holidays", () => {
   beforeEach(() => localStorage.setItem("matsuri.holidays", "us/"));
-  afterEach(() => {
-    vi.unstubAllGlobals();
-    localStorage.clear();
-  });
 
   it("are those on days that teach; the rest is counted", async () => {
     const { at } = await panel();

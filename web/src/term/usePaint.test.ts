@@ -34,10 +34,8 @@ describe("painting over days", () => {
     wrapper = mount(Grid, { attachTo: document.body });
   });
   afterEach(() => {
-    wrapper.unmount();
     painted.mockClear();
     stretched.mockClear();
-    vi.useRealTimers();
   });
 
   it("gives a run, first day first, whichever way it was drawn", () => {

@@ -1,8 +1,6 @@
-import { enableAutoUnmount, mount } from "@vue/test-utils";
-import { afterEach, describe, expect, it } from "vitest";
+import { mount } from "@vue/test-utils";
+import { describe, expect, it } from "vitest";
 import TypedLines from "./TypedLines.vue";
-
-enableAutoUnmount(afterEach);
 
 const lines = [
   { number: 1, state: "unit", said: "unit BA Basins" },

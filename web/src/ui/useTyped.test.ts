@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { defineComponent, h, ref, useModel } from "vue";
 import ReadField from "./ReadField.vue";
 import { waitForReading } from "./reading";
@@ -43,10 +43,6 @@ function form(start = "") {
 
 describe("a field that the server reads", () => {
   beforeEach(() => void vi.useFakeTimers());
-  afterEach(() => {
-    vi.useRealTimers();
-    document.body.innerHTML = "";
-  });
 
   it("is not rewritten before it is left", async () => {
     const { value, answers, input, field, settle, says } = form();

@@ -1,5 +1,5 @@
 import { mount } from "@vue/test-utils";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it } from "vitest";
 import { defineComponent, h } from "vue";
 import { useDrag } from "./useDrag";
 
@@ -7,12 +7,11 @@ describe("carrying with a pointer", () => {
   const drop = vi.fn();
   let drag!: ReturnType<typeof useDrag>;
   let picked: ReadonlySet<string> = new Set();
-  let wrapper: ReturnType<typeof mount>;
   beforeEach(() => {
     vi.useFakeTimers();
     drop.mockClear();
     picked = new Set();
-    wrapper = mount(
+    mount(
       defineComponent({
         setup() {
           drag = useDrag(() => picked, drop);
@@ -26,10 +25,6 @@ describe("carrying with a pointer", () => {
       { attachTo: document.body },
     );
     document.elementFromPoint = () => document.getElementById("day");
-  });
-  afterEach(() => {
-    wrapper.unmount();
-    vi.useRealTimers();
   });
 
   function pointer(type: string, x: number, more: PointerEventInit = {}) {
