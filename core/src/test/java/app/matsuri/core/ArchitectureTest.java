@@ -83,10 +83,11 @@ class ArchitectureTest {
             .mayNotBeAccessedByAnyLayer();
 
     @ArchTest
-    static final ArchRule KNOWS_ONLY_THE_JDK_AND_TWO_LIBRARIES = classes()
+    static final ArchRule KNOWS_ONLY_THE_JDK_TWO_LIBRARIES_AND_WHAT_MAY_BE_NULL = classes()
             .should()
             .onlyDependOnClassesThat()
-            .resideInAnyPackage("app.matsuri.core..", "java..", "org.threeten.extra..", "org.dmfs..");
+            .resideInAnyPackage(
+                    "app.matsuri.core..", "java..", "org.threeten.extra..", "org.dmfs..", "org.jspecify.annotations..");
 
     @ArchTest
     static final ArchRule ASKS_NO_CLOCK = noClasses()

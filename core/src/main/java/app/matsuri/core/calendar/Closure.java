@@ -5,6 +5,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
 
 /**
@@ -23,14 +24,14 @@ import org.threeten.extra.LocalDateRange;
  */
 public record Closure(
         LocalDateRange days,
-        LocalTime from,
-        LocalTime to,
+        @Nullable LocalTime from,
+        @Nullable LocalTime to,
         String reason,
         String kind,
         boolean noClass,
         boolean planPauses,
         boolean nothingDue,
-        List<String> only,
+        @Nullable List<String> only,
         boolean justInCase,
         Extra extra) {
 
@@ -85,7 +86,9 @@ public record Closure(
 
     /** When it ends on a day, exclusive. */
     public LocalDateTime ends(LocalDate day) {
-        return from == null || to.equals(LocalTime.MIDNIGHT) ? day.plusDays(1).atStartOfDay() : day.atTime(to);
+        return from == null || to == null || to.equals(LocalTime.MIDNIGHT)
+                ? day.plusDays(1).atStartOfDay()
+                : day.atTime(to);
     }
 
     public LocalDate first() {

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
 
 /**
@@ -26,7 +27,7 @@ public final class TeachingCalendar {
     private final LocalDate[] teachingWeeks;
     private final int[] teachingWeekNumber;
     /** Day letter of day i of the term, null for none; null without a rotation. */
-    private final String[] letters;
+    private final String @Nullable [] letters;
 
     private TeachingCalendar(Term term) {
         this.term = term;

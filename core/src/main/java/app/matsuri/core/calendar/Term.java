@@ -13,6 +13,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A term: its bounds, which weekdays teach, and what departs from that.
@@ -36,11 +37,11 @@ public record Term(
         ZoneId zone,
         Set<DayOfWeek> weekdays,
         DayOfWeek weekStart,
-        LocalDate firstPlanDay,
+        @Nullable LocalDate firstPlanDay,
         List<Closure> closures,
         SortedSet<LocalDate> extraDays,
         SortedMap<LocalDate, DayOfWeek> runsAs,
-        DayRotation rotation,
+        @Nullable DayRotation rotation,
         Extra extra) {
 
     /** The longest term, in days: five years. */
@@ -102,7 +103,7 @@ public record Term(
     }
 
     /** The same with another first plan day; null for the first day. */
-    public Term withFirstPlanDay(LocalDate day) {
+    public Term withFirstPlanDay(@Nullable LocalDate day) {
         return with(closures, day, extraDays, runsAs, rotation);
     }
 
@@ -117,10 +118,10 @@ public record Term(
 
     private Term with(
             List<Closure> off,
-            LocalDate planDay,
+            @Nullable LocalDate planDay,
             SortedSet<LocalDate> more,
             SortedMap<LocalDate, DayOfWeek> swapped,
-            DayRotation letters) {
+            @Nullable DayRotation letters) {
         return new Term(name, first, last, zone, weekdays, weekStart, planDay, off, more, swapped, letters, extra);
     }
 }

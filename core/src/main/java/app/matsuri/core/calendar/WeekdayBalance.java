@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How many teaching days of a term run as each weekday, and one day that would make them more even. Schools mend the
@@ -14,7 +15,8 @@ import java.util.Optional;
  * @param mend the day that would even them out, and as what it would run; null where they differ by less than two or no
  *     day would help
  */
-public record WeekdayBalance(Map<DayOfWeek, Integer> days, Swap mend) {
+public record WeekdayBalance(
+        Map<DayOfWeek, Integer> days, @Nullable Swap mend) {
 
     /** A day that would run as another weekday. */
     public record Swap(LocalDate day, DayOfWeek as) {}
@@ -41,13 +43,12 @@ public record WeekdayBalance(Map<DayOfWeek, Integer> days, Swap mend) {
     }
 
     /** The first day after a lost one of the weekday that has fewest, of a weekday that can spare it. */
-    private static Swap swap(TeachingCalendar calendar, Map<DayOfWeek, Integer> days) {
+    private static @Nullable Swap swap(TeachingCalendar calendar, Map<DayOfWeek, Integer> days) {
         Term term = calendar.term();
-        DayOfWeek fewest = days.entrySet().stream()
-                .min(Map.Entry.comparingByValue())
-                .map(Map.Entry::getKey)
-                .orElseThrow();
-        int has = days.get(fewest);
+        Map.Entry<DayOfWeek, Integer> least =
+                days.entrySet().stream().min(Map.Entry.comparingByValue()).orElseThrow();
+        DayOfWeek fewest = least.getKey();
+        int has = least.getValue();
         for (LocalDate lost = term.first(); !lost.isAfter(term.last()); lost = lost.plusDays(1)) {
             if (lost.getDayOfWeek() != fewest || calendar.teaches(lost) && term.runsAs(lost) == fewest) {
                 continue;

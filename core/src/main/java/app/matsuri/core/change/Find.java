@@ -12,6 +12,7 @@ import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** Finds what a change or a question names. Each throws {@link NoSuch} where it is not there. */
 public final class Find {
@@ -79,7 +80,7 @@ public final class Find {
     }
 
     /** What follows for the section, or for the course's first one where none is named. */
-    public static SectionSchedule follows(Decisions in, String course, String section) {
+    public static SectionSchedule follows(Decisions in, String course, @Nullable String section) {
         Course found = course(in, course);
         if (section != null) {
             section(in, course, section);
@@ -91,7 +92,7 @@ public final class Find {
     }
 
     /** ", section A" or "" for the whole plan. */
-    public static String in(String course, String section) {
+    public static String in(String course, @Nullable String section) {
         return section == null ? " in every section of " + course : " in " + course + " " + section;
     }
 }

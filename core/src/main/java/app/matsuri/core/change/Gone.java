@@ -1,5 +1,6 @@
 package app.matsuri.core.change;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
@@ -31,6 +32,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Lessons, units and work that go out of a course: nothing that stays names them any more, but for what students were told. A date
@@ -78,7 +80,7 @@ public final class Gone {
         return out;
     }
 
-    private boolean hangs(DateRule rule) {
+    private boolean hangs(@Nullable DateRule rule) {
         if (rule == null) {
             return false;
         }
@@ -87,11 +89,11 @@ public final class Gone {
                 || rule.names(Anchor.Sort.ITEM, items::contains);
     }
 
-    private static DateRule at(LocalDateTime moment) {
+    private static @Nullable DateRule at(@Nullable LocalDateTime moment) {
         return moment == null ? null : DateRule.at(moment);
     }
 
-    private static LocalDateTime moment(Resolved date) {
+    private static @Nullable LocalDateTime moment(@Nullable Resolved date) {
         return date == null ? null : date.at();
     }
 
@@ -124,7 +126,7 @@ public final class Gone {
         return out;
     }
 
-    private LocalDateTime around(Unit unit, Which which) {
+    private @Nullable LocalDateTime around(Unit unit, Which which) {
         Item everything = Item.of("unit:" + unit.id(), null, "other", unit.title(), null);
         return views.values().stream()
                 .map(v -> moment(v.would(unit, everything).get(which)))
@@ -144,7 +146,7 @@ public final class Gone {
             LocalDateTime plan = null;
             Map<String, LocalDateTime> stood = new LinkedHashMap<>();
             for (Section section : out.sections()) {
-                ItemDates dates = views.get(section.code()).byItem().get(item.id());
+                ItemDates dates = Known.in(views, section.code()).byItem().get(item.id());
                 boolean own = section.adjustment(item.id())
                         .filter(a -> a.dates().containsKey(which))
                         .isPresent();
@@ -189,7 +191,7 @@ public final class Gone {
         Map<Which, Own<DateRule>> dates = new EnumMap<>(Which.class);
         own.dates().forEach((which, rule) -> {
             if (hangs(rule.over(null))) {
-                dates.put(which, Own.of(at(stood(views.get(section), own, which))));
+                dates.put(which, Own.of(at(stood(Known.in(views, section), own, which))));
             } else {
                 dates.put(which, rule);
             }
@@ -197,12 +199,12 @@ public final class Gone {
         return new Adjustment(own.item(), own.student(), dates, own.why());
     }
 
-    private static LocalDateTime stood(SectionSchedule view, Adjustment own, Which which) {
+    private static @Nullable LocalDateTime stood(SectionSchedule view, Adjustment own, Which which) {
         if (own.student() == null) {
             return view.dated(own.item()).map(d -> moment(d.get(which))).orElse(null);
         }
         return view.studentDates().stream()
-                .filter(d -> d.student().equals(own.student())
+                .filter(d -> own.student().equals(d.student())
                         && d.dates().item().id().equals(own.item()))
                 .map(d -> moment(d.dates().get(which)))
                 .filter(Objects::nonNull)
@@ -223,12 +225,12 @@ public final class Gone {
                 : out;
     }
 
-    private Optional<NoticeDates> view(Notice notice, String section) {
+    private Optional<NoticeDates> view(Notice notice, @Nullable String section) {
         SectionSchedule view = views.get(section);
         return view == null ? Optional.empty() : view.notice(view.course().code(), notice.id());
     }
 
-    private NoticeTime time(Notice notice, NoticeTime when, String section) {
+    private NoticeTime time(Notice notice, NoticeTime when, @Nullable String section) {
         if (when.series() || !hangs(when.begins()) && !hangs(when.ends())) {
             return when;
         }

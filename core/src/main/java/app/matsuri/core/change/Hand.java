@@ -1,11 +1,13 @@
 package app.matsuri.core.change;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * A thing that a change moves by hand, as against what moves because of it.
  *
  * @param section code of the section in which it does; null for every section
  */
-public record Hand(String course, String id, String section) {
+public record Hand(String course, String id, @Nullable String section) {
 
     /** In every section. */
     public Hand(String course, String id) {

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Puts lessons in another place in the order of a plan. */
 public final class Order {
@@ -36,7 +37,7 @@ public final class Order {
      * @param before id of a lesson that is not among them; null for the end of the plan
      * @param keepUnit they stay in the unit of the first of them: at its end where the other one lies behind it, else at its beginning
      */
-    public static Course before(Course course, List<Lesson> lessons, String before, boolean keepUnit) {
+    public static Course before(Course course, List<Lesson> lessons, @Nullable String before, boolean keepUnit) {
         Set<String> ids = lessons.stream().map(Lesson::id).collect(Collectors.toSet());
         String home = course.unitOfLesson(lessons.get(0).id()).orElseThrow().id();
         List<Unit> units = new ArrayList<>();

@@ -10,13 +10,14 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Where repairs take hold of a section: at which of its classes. */
 public final class TakesHold {
 
     private TakesHold() {}
 
-    private static boolean concerns(SectionSchedule in, String course, String section) {
+    private static boolean concerns(SectionSchedule in, String course, @Nullable String section) {
         return in.course().code().equals(course)
                 && (section == null || in.section().code().equals(section));
     }
@@ -49,7 +50,7 @@ public final class TakesHold {
     }
 
     /** The lessons of units; either may be null, or not in the plan. */
-    public static List<String> inUnits(SectionSchedule in, String unit, String other) {
+    public static List<String> inUnits(SectionSchedule in, String unit, @Nullable String other) {
         return in.course().units().stream()
                 .filter(u -> u.id().equals(unit) || u.id().equals(other))
                 .flatMap(u -> u.lessons().stream())
@@ -65,7 +66,11 @@ public final class TakesHold {
      * @param day null for none
      */
     public static Optional<LocalDateTime> lessons(
-            SectionSchedule in, String course, String section, Collection<String> lessons, LocalDate day) {
+            SectionSchedule in,
+            String course,
+            @Nullable String section,
+            Collection<String> lessons,
+            @Nullable LocalDate day) {
         if (!concerns(in, course, section)) {
             return Optional.empty();
         }

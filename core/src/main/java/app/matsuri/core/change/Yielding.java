@@ -16,12 +16,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /** What a rhythm yields, by id, and how that takes the place of what it yielded before. */
 public record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
 
     /** What the rhythm yields, so many times; nothing where there is no rhythm. */
-    public static Yielding of(Rhythm rhythm) {
+    public static Yielding of(@Nullable Rhythm rhythm) {
         Map<String, Item> items = new LinkedHashMap<>();
         Map<String, Notice> reminders = new LinkedHashMap<>();
         for (int n = 1; rhythm != null && n <= rhythm.comes(); n++) {
@@ -40,7 +41,7 @@ public record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
      * @param unit where new items go; null where there are none
      * @param notes takes a sentence about what was left as it is
      */
-    public Course inPlaceOf(Yielding was, Course in, String unit, List<String> notes) {
+    public Course inPlaceOf(Yielding was, Course in, @Nullable String unit, List<String> notes) {
         Map<String, Item> coming = new LinkedHashMap<>(items);
         List<String> kept = new ArrayList<>();
         List<Unit> units = in.units().stream()
@@ -106,7 +107,7 @@ public record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
     private static Item merged(Item item, Item was, Item next) {
         Map<Which, DateRule> rules = new EnumMap<>(Which.class);
         for (Which which : Which.values()) {
-            rules.put(which, kept(item.rule(which), was.rule(which), next.rule(which)));
+            rules.put(which, given(item.rule(which), was.rule(which), next.rule(which)));
         }
         ItemDetails details = item.details().within(was.details().within()).equals(was.details())
                 ? next.details().within(item.details().within())
@@ -117,10 +118,10 @@ public record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
                         kept(item.kind(), was.kind(), next.kind()),
                         kept(item.title(), was.title(), next.title()),
                         kept(item.shortName(), was.shortName(), next.shortName()),
-                        kept(item.points(), was.points(), next.points()),
-                        kept(item.minutes(), was.minutes(), next.minutes()),
+                        given(item.points(), was.points(), next.points()),
+                        given(item.minutes(), was.minutes(), next.minutes()),
                         kept(item.marking(), was.marking(), next.marking()),
-                        kept(item.locked(), was.locked(), next.locked()),
+                        item.locked() == was.locked() ? next.locked() : item.locked(),
                         item.place(),
                         null,
                         null,
@@ -130,7 +131,11 @@ public record Yielding(Map<String, Item> items, Map<String, Notice> reminders) {
                 .withRules(rules);
     }
 
-    private static <T> T kept(T stands, T was, T next) {
+    private static String kept(String stands, String was, String next) {
+        return stands.equals(was) ? next : stands;
+    }
+
+    private static <T> @Nullable T given(@Nullable T stands, @Nullable T was, @Nullable T next) {
         return Objects.equals(stands, was) ? next : stands;
     }
 

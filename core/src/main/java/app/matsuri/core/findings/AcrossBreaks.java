@@ -1,5 +1,6 @@
 package app.matsuri.core.findings;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.flow.Placement;
@@ -41,7 +42,7 @@ final class AcrossBreaks implements Check {
         in.course().units().stream()
                 .filter(unit -> unit.startsWeek() && units.containsKey(unit.id()))
                 .forEach(unit -> breaks.stream()
-                        .filter(off -> within(off, units.get(unit.id())[0], units.get(unit.id())[1]))
+                        .filter(off -> within(off, Known.in(units, unit.id())[0], Known.in(units, unit.id())[1]))
                         .forEach(off -> found.accept(new Finding(
                                 "unit-across-break",
                                 Severity.REMARK,

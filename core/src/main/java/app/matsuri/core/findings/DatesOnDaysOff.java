@@ -19,18 +19,18 @@ final class DatesOnDaysOff implements Check {
         for (ItemDates dates : in.dates()) {
             for (Which which : new Which[] {Which.DUE, Which.CLOSES}) {
                 Resolved date = dates.get(which);
-                if (date == null || !date.resolved() || !in.nothingDue(date.at())) {
+                DateRule rule = dates.rule(which);
+                if (rule == null || date == null || !date.resolved() || !in.nothingDue(date.moment())) {
                     continue;
                 }
                 Item item = dates.item();
-                DateRule rule = dates.rule(which);
                 DateRule rolled = rule.onDayOff(date.stuck() ? DateRule.OnDayOff.PREVIOUS : DateRule.OnDayOff.NEXT);
                 String verb = which == Which.DUE ? " is due on " : " closes on ";
                 found.accept(new Finding(
                         "due-on-day-off",
                         Severity.PROBLEM,
                         Check.about(in, which == Which.DUE ? "due" : "closes", item.id()),
-                        "“" + item.title() + "”" + verb + Say.moment(date.at()) + ", a day off on which nothing may"
+                        "“" + item.title() + "”" + verb + Say.moment(date.moment()) + ", a day off on which nothing may"
                                 + " be due" + (date.stuck() ? ", and the term has no later day for it." : "."),
                         item.locked() ? null : PutDates.mend(in, dates, which, rolled)));
             }

@@ -11,6 +11,7 @@ import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /** Items that do not open before they are due, or are not due before they close. */
 final class DatesOutOfOrder implements Check {
@@ -39,15 +40,15 @@ final class DatesOutOfOrder implements Check {
         }
     }
 
-    private static boolean later(Resolved first, Resolved second) {
+    private static boolean later(@Nullable Resolved first, @Nullable Resolved second) {
         return first != null
                 && second != null
                 && first.resolved()
                 && second.resolved()
-                && first.at().isAfter(second.at());
+                && first.moment().isAfter(second.moment());
     }
 
-    private static String said(String word, Resolved date) {
-        return date == null || !date.resolved() ? "" : word + " " + Say.moment(date.at()) + ", ";
+    private static String said(String word, @Nullable Resolved date) {
+        return date == null || !date.resolved() ? "" : word + " " + Say.moment(date.moment()) + ", ";
     }
 }

@@ -2,6 +2,7 @@ package app.matsuri.core.findings;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.findings.Finding.Severity;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
@@ -14,21 +15,19 @@ final class DueBeforeLesson implements Check {
     public void look(SectionSchedule in, Consumer<Finding> found) {
         for (ItemDates dates : in.dates()) {
             String lesson = dates.item().lesson();
-            if (lesson == null
-                    || dates.item().kind().equals("reading")
-                    || dates.due() == null
-                    || !dates.due().resolved()) {
+            LocalDateTime due = dates.at(Which.DUE);
+            if (lesson == null || due == null || dates.item().kind().equals("reading")) {
                 continue;
             }
             LocalDateTime start = in.start(lesson).orElse(null);
-            if (start != null && dates.due().at().isBefore(start)) {
+            if (start != null && due.isBefore(start)) {
                 found.accept(new Finding(
                         "due-before-lesson",
                         Severity.WARNING,
                         Check.about(in, "item", dates.item().id()),
                         "“" + dates.item().title() + "” is due on "
-                                + Say.moment(dates.due().at()) + ", before “"
-                                + in.byLesson().get(lesson).lesson().title() + "” on "
+                                + Say.moment(due) + ", before “"
+                                + in.placement(lesson).lesson().title() + "” on "
                                 + Say.day(start.toLocalDate()) + ".",
                         null));
             }

@@ -15,19 +15,21 @@ import java.util.function.Consumer;
 /** Work due at the time of a class on a day on which the section does not meet: its rule counts days and says no time. */
 final class DueOutsideClassTime implements Check {
 
+    private static boolean atClassTime(DateRule rule) {
+        return rule.anchor().named(Anchor.Sort.LESSON).isPresent()
+                && rule.time() == null
+                && rule.plus().n() != 0
+                && !rule.plus().unit().ofClass();
+    }
+
     @Override
     public void look(SectionSchedule in, Consumer<Finding> found) {
         for (ItemDates dates : in.dates()) {
             DateRule rule = dates.rule(Which.DUE);
-            boolean classTime = rule != null
-                    && rule.anchor().named(Anchor.Sort.LESSON).isPresent()
-                    && rule.time() == null
-                    && rule.plus().n() != 0
-                    && !rule.plus().unit().ofClass();
-            if (!classTime || !dates.due().resolved()) {
+            LocalDateTime due = dates.at(Which.DUE);
+            if (rule == null || due == null || !atClassTime(rule)) {
                 continue;
             }
-            LocalDateTime due = dates.due().at();
             int next = in.sessions().firstAfter(due.minusMinutes(1));
             boolean begins = next < in.sessions().size()
                     && in.sessions().get(next).start().equals(due);

@@ -1,6 +1,7 @@
 package app.matsuri.core.findings;
 
 import app.matsuri.core.change.Change;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something about a plan that a person should know.
@@ -9,7 +10,12 @@ import app.matsuri.core.change.Change;
  * @param sentence plain words, with a full stop
  * @param mend a change that mends it; null where there is none
  */
-public record Finding(String code, Severity severity, About about, String sentence, Change mend) {
+public record Finding(
+        String code,
+        Severity severity,
+        About about,
+        String sentence,
+        @Nullable Change mend) {
 
     /** How much it matters. */
     public enum Severity {

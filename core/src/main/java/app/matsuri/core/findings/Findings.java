@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** All findings of a schedule. To add a kind: one class, and one line in the list. */
 public final class Findings {
@@ -43,7 +44,7 @@ public final class Findings {
      *
      * @param today the day on which they are looked for; null for those alone that hang on no day
      */
-    public static List<Finding> of(Schedule schedule, LocalDate today) {
+    public static List<Finding> of(Schedule schedule, @Nullable LocalDate today) {
         List<Finding> all = new ArrayList<>();
         schedule.sections().forEach(section -> CHECKS.forEach(check -> check.look(section, all::add)));
         if (today != null) {

@@ -5,6 +5,7 @@ import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.NoticeDates.Entry;
 import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDateTime;
 import java.util.function.Consumer;
 
 /** Notices that end before they begin, lie outside the term, or are still hidden when they are over. */
@@ -25,30 +26,28 @@ final class NoticesAmiss implements Check {
     }
 
     private static void look(SectionSchedule in, NoticeDates notice, Entry entry, Consumer<Finding> found) {
+        LocalDateTime hidden =
+                notice.hiddenUntil() == null ? null : notice.hiddenUntil().at();
         String title = "Notice “" + notice.notice().title() + "”";
-        if (entry.ends().isBefore(entry.begins())) {
+        if (entry.end().isBefore(entry.beginning())) {
             found.accept(finding(
                     in,
                     notice,
                     "dates-out-of-order",
-                    title + " ends on " + Say.moment(entry.ends()) + ", before it begins on "
-                            + Say.moment(entry.begins()) + "."));
-        } else if (!in.calendar().term().contains(entry.begins().toLocalDate())) {
+                    title + " ends on " + Say.moment(entry.end()) + ", before it begins on "
+                            + Say.moment(entry.beginning()) + "."));
+        } else if (!in.calendar().term().contains(entry.beginning().toLocalDate())) {
             found.accept(finding(
                     in,
                     notice,
                     "notice-outside-term",
-                    title + " is on " + Say.day(entry.begins().toLocalDate()) + ", outside the term."));
-        } else if (notice.hiddenUntil() != null
-                && notice.hiddenUntil().resolved()
-                && notice.hiddenUntil().at().isAfter(entry.ends())
-                && !entry.allDay()) {
+                    title + " is on " + Say.day(entry.beginning().toLocalDate()) + ", outside the term."));
+        } else if (hidden != null && hidden.isAfter(entry.end()) && !entry.allDay()) {
             found.accept(finding(
                     in,
                     notice,
                     "notice-hidden-too-long",
-                    title + " is hidden until "
-                            + Say.moment(notice.hiddenUntil().at()) + " and over before that."));
+                    title + " is hidden until " + Say.moment(hidden) + " and over before that."));
         }
     }
 

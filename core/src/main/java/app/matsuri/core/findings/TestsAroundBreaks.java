@@ -2,9 +2,11 @@ package app.matsuri.core.findings;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.findings.Finding.Severity;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.function.Consumer;
 import org.threeten.extra.LocalDateRange;
@@ -16,10 +18,11 @@ final class TestsAroundBreaks implements Check {
     public void look(SectionSchedule in, Consumer<Finding> found) {
         List<LocalDateRange> breaks = in.calendar().breaks();
         for (ItemDates dates : in.dates()) {
-            if (!dates.item().test() || dates.due() == null || !dates.due().resolved()) {
+            LocalDateTime due = dates.at(Which.DUE);
+            if (due == null || !dates.item().test()) {
                 continue;
             }
-            LocalDate day = dates.due().at().toLocalDate();
+            LocalDate day = due.toLocalDate();
             for (LocalDateRange off : breaks) {
                 int before = in.sessions().lastBefore(off.getStart().atStartOfDay());
                 if (before >= 0

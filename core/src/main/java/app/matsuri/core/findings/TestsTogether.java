@@ -1,16 +1,19 @@
 package app.matsuri.core.findings;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.findings.Finding.About;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.ThingRef;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -18,6 +21,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /**
  * Tests, quizzes and presentations that fall together for the same students, across all their courses: two on a day, or
@@ -42,7 +46,7 @@ final class TestsTogether {
             for (int k = 0; k < sections.size(); k++) {
                 SectionSchedule other = sections.get(k);
                 boolean shared = !in.course().code().equals(other.course().code())
-                        && people.get(in.ref()).stream().anyMatch(people.get(other.ref())::contains);
+                        && !Collections.disjoint(Known.in(people, in.ref()), Known.in(people, other.ref()));
                 if (shared) {
                     sat.addAll(tests(other));
                 }
@@ -60,8 +64,8 @@ final class TestsTogether {
 
     private static List<Sat> tests(SectionSchedule in) {
         return in.dates().stream()
-                .filter(d -> d.item().test() && d.due() != null && d.due().resolved())
-                .map(d -> new Sat(in, d, d.due().at().toLocalDate()))
+                .filter(d -> d.item().test())
+                .flatMap(d -> Stream.ofNullable(d.at(Which.DUE)).map(due -> new Sat(in, d, due.toLocalDate())))
                 .toList();
     }
 
@@ -139,7 +143,7 @@ final class TestsTogether {
             }
         }
         for (ThingRef key : order) {
-            Map<LocalDate, List<Sat>> days = byTest.get(key);
+            Map<LocalDate, List<Sat>> days = Known.in(byTest, key);
             if (days.size() > 1) {
                 Sat first = days.values().iterator().next().get(0);
                 List<String> said = new ArrayList<>();

@@ -19,6 +19,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /** Dates that found no place when the course was rolled over, as long as nobody gave them one. */
 final class WaitsForHand implements Check {
@@ -85,14 +86,14 @@ final class WaitsForHand implements Check {
         }
     }
 
-    private static Object rule(Notice notice, Waiting waiting) {
+    private static @Nullable Object rule(Notice notice, Waiting waiting) {
         DateRule rule = waiting.what().equals("begins")
                 ? notice.when().begins()
                 : notice.when().ends();
         return rule == null ? null : rule.anchor();
     }
 
-    private static Change mend(SectionSchedule in, Waiting waiting) {
+    private static @Nullable Change mend(SectionSchedule in, Waiting waiting) {
         String course = in.course().code();
         boolean dated = List.of("opens", "due", "closes").contains(waiting.what());
         if (waiting.suggested() == null || waiting.id().startsWith("unit:")) {

@@ -15,6 +15,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Places the lessons of a course on the sessions of one section, in order. Deterministic; linear in lessons plus
@@ -65,7 +66,13 @@ public final class Flow {
 
     /** What is still to be placed of a lesson. */
     private record Rest(
-            Unit unit, Lesson lesson, boolean resumed, boolean opensUnit, int length, int minutes, LocalDate pin) {
+            Unit unit,
+            Lesson lesson,
+            boolean resumed,
+            boolean opensUnit,
+            int length,
+            int minutes,
+            @Nullable LocalDate pin) {
 
         boolean joins(Section section) {
             return section.own(lesson.id()).joined() && !resumed && !lesson.reserve();
@@ -87,15 +94,16 @@ public final class Flow {
                 boolean resumed = had != null && section.own(lesson.id()).partly();
                 if (had == null || resumed) {
                     int length = section.length(lesson);
+                    int classes = had == null ? 0 : had.size();
                     int minutes = resumed
-                            ? section.minutesLeft(lesson, had.size(), course.usualMinutes())
+                            ? section.minutesLeft(lesson, classes, course.usualMinutes())
                             : length * course.usualMinutes();
                     rests.add(new Rest(
                             unit,
                             lesson,
                             resumed,
                             first,
-                            resumed ? Math.max(1, length - had.size()) : length,
+                            resumed ? Math.max(1, length - classes) : length,
                             minutes,
                             resumed ? null : section.pin(lesson)));
                     places.add(done.size());
@@ -121,7 +129,7 @@ public final class Flow {
         private int shared = -1;
 
         private int used;
-        private Lack lack;
+        private @Nullable Lack lack;
 
         Cursor(List<Rest> rests) {
             this.rests = rests;
@@ -240,7 +248,7 @@ public final class Flow {
         }
 
         /** Goes to where the lesson may begin by its gap, week start and pin; why not, when its pin has no room. */
-        private Lack approach(Rest rest) {
+        private @Nullable Lack approach(Rest rest) {
             if (rest.pin() != null) {
                 int session = pinned(rest);
                 if (session >= usable.size() || session < at || session == at && used > 0) {

@@ -3,6 +3,7 @@ package app.matsuri.core.flow;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Unit;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Where one lesson of a section falls.
@@ -14,7 +15,13 @@ import java.util.List;
  * @param why why it has no session; null when it has
  */
 public record Placement(
-        Unit unit, Lesson lesson, List<Slot> slots, boolean leftOut, boolean noSession, int missing, Lack why) {
+        Unit unit,
+        Lesson lesson,
+        List<Slot> slots,
+        boolean leftOut,
+        boolean noSession,
+        int missing,
+        @Nullable Lack why) {
 
     /** Why a lesson has no session. */
     public enum Lack {

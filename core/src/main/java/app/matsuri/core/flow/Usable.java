@@ -5,6 +5,7 @@ import app.matsuri.core.session.Sessions;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 
 /** The sessions of a section that lessons may take: open and without a record, in order. */
 public final class Usable {
@@ -71,7 +72,7 @@ public final class Usable {
     }
 
     /** The first on or after the day, those before the start included; as many as there are where none is. */
-    public int onOrAfter(LocalDate day) {
+    public int onOrAfter(@Nullable LocalDate day) {
         int low = 0;
         int high = sessions.length;
         while (low < high) {

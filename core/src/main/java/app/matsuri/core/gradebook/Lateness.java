@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Whom another due date of a piece of work makes late, or no longer late. A student is late who handed it in after it
@@ -68,7 +69,11 @@ public record Lateness(
      * @param told null where they were told no due date
      */
     public static Lateness told(
-            SectionSchedule in, ItemDates dates, LocalDateTime told, List<HandIn> handIns, LocalDateTime now) {
+            SectionSchedule in,
+            ItemDates dates,
+            @Nullable LocalDateTime told,
+            List<HandIn> handIns,
+            LocalDateTime now) {
         Map<String, LocalDateTime> after = due(in, dates);
         Map<String, LocalDateTime> before = new HashMap<>(after);
         LocalDateTime usual = at(dates.due());
@@ -108,7 +113,7 @@ public record Lateness(
                 handedIn.size());
     }
 
-    private static boolean late(LocalDateTime due, LocalDateTime done) {
+    private static boolean late(@Nullable LocalDateTime due, LocalDateTime done) {
         return due != null && done.isAfter(due);
     }
 
@@ -124,7 +129,7 @@ public record Lateness(
         return due;
     }
 
-    private static LocalDateTime at(Resolved date) {
+    private static @Nullable LocalDateTime at(@Nullable Resolved date) {
         return date == null ? null : date.at();
     }
 

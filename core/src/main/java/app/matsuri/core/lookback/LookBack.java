@@ -1,5 +1,6 @@
 package app.matsuri.core.lookback;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.lookback.UnitPace.Cell;
@@ -55,7 +56,7 @@ public final class LookBack {
         List<String> notes = new ArrayList<>();
         boolean all = true;
         for (Lesson lesson : unit.lessons()) {
-            Placement placement = in.byLesson().get(lesson.id());
+            Placement placement = in.placement(lesson.id());
             placement.slots().forEach(slot -> {
                 sessions.computeIfAbsent(slot.session(), s -> new ArrayList<>()).add(placement);
                 taught.merge(slot.session(), slot.taught(), (a, b) -> a || b);
@@ -73,7 +74,7 @@ public final class LookBack {
         State state = done == 0 ? State.TO_COME : all ? State.TAUGHT : State.UNDER_WAY;
         LocalDate first = sessions.isEmpty() ? null : date(sessions.firstKey());
         LocalDate last = sessions.isEmpty() ? null : date(sessions.lastKey());
-        List<UnitPace.Test> tests = first == null ? List.of() : tests(unit, first, last);
+        List<UnitPace.Test> tests = first == null || last == null ? List.of() : tests(unit, first, last);
         return new UnitPace(
                 unit,
                 in.section().code(),
@@ -86,11 +87,11 @@ public final class LookBack {
                                 .sum(),
                         sessions.size()),
                 lengths,
-                first == null ? List.of() : cells(sessions, taught, tests, first, last),
+                first == null || last == null ? List.of() : cells(sessions, taught, tests, first, last),
                 first,
                 last,
-                first == null ? 0 : weeks(first, last, false),
-                first == null ? 0 : weeks(first, last, true),
+                first == null || last == null ? 0 : weeks(first, last, false),
+                first == null || last == null ? 0 : weeks(first, last, true),
                 tests,
                 notes);
     }
@@ -134,7 +135,7 @@ public final class LookBack {
             String what = String.join(
                     ", ", lessons.stream().map(p -> p.lesson().title()).toList());
             boolean test = tests.stream().anyMatch(t -> t.date().equals(session.date()));
-            cells.add(new Cell(session.date(), taught.get(index) ? Kind.TAUGHT : Kind.TO_COME, what, test));
+            cells.add(new Cell(session.date(), Known.in(taught, index) ? Kind.TAUGHT : Kind.TO_COME, what, test));
         });
         in.sessions().lost().forEach(lost -> lost(lost.name().toLocalDate(), lost.reason(), first, last, cells));
         in.sessions().cancelled().forEach(name -> lost(name.toLocalDate(), "cancelled", first, last, cells));

@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Unit;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How long a unit takes, or took, in one section.
@@ -30,8 +31,8 @@ public record UnitPace(
         int usual,
         Map<String, Integer> lengths,
         List<Cell> cells,
-        LocalDate first,
-        LocalDate last,
+        @Nullable LocalDate first,
+        @Nullable LocalDate last,
         int weeks,
         int teachingWeeks,
         List<Test> tests,

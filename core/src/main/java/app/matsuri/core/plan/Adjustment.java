@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Other dates of one item for a section, or for one of its students.
@@ -13,7 +14,7 @@ import java.util.Objects;
  * @param dates the dates that differ
  * @param why a private word of why; may be empty
  */
-public record Adjustment(String item, String student, Map<Which, Own<DateRule>> dates, String why) {
+public record Adjustment(String item, @Nullable String student, Map<Which, Own<DateRule>> dates, String why) {
 
     public Adjustment {
         Objects.requireNonNull(item, "item");
@@ -30,7 +31,7 @@ public record Adjustment(String item, String student, Map<Which, Own<DateRule>> 
     }
 
     /** Whether it adjusts the same thing for the same people. */
-    public boolean same(String otherItem, String otherStudent) {
+    public boolean same(String otherItem, @Nullable String otherStudent) {
         return item.equals(otherItem) && Objects.equals(student, otherStudent);
     }
 }

@@ -3,6 +3,7 @@ package app.matsuri.core.plan;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a course has besides its plan: notices, rhythms, words on days and weeks.
@@ -67,7 +68,7 @@ public record Besides(
     }
 
     /** The same for a section by another code, or without it (null). */
-    Besides renamed(String section, String code) {
+    Besides renamed(String section, @Nullable String code) {
         Map<String, String> now = code == null ? Map.of() : Map.of(section, code);
         return eachNotice(n -> n.renamed(section, code))
                 .withRhythms(rhythms.stream().map(r -> r.renamed(section, code)).toList())

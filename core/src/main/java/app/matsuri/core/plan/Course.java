@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A course in a term: one plan, shared by its sections.
@@ -20,8 +21,8 @@ import java.util.function.UnaryOperator;
 public record Course(
         String code,
         String title,
-        Integer requiredMinutes,
-        HoursAsked asks,
+        @Nullable Integer requiredMinutes,
+        @Nullable HoursAsked asks,
         int usualMinutes,
         int weekLimit,
         int dayLimit,
@@ -80,7 +81,7 @@ public record Course(
         return sections.stream().filter(s -> s.code().equals(id)).findFirst();
     }
 
-    public Optional<Unit> unit(String id) {
+    public Optional<Unit> unit(@Nullable String id) {
         return units.stream().filter(u -> u.id().equals(id)).findFirst();
     }
 
@@ -112,7 +113,7 @@ public record Course(
     }
 
     /** The same with items that are for a section by its old code for it by the new one; for nobody of it where null. */
-    public Course renamedSection(String old, String code) {
+    public Course renamedSection(String old, @Nullable String code) {
         return withUnits(units.stream()
                         .map(unit -> unit.withItems(unit.items().stream()
                                 .map(item -> item.withDetails(item.details().renamed(old, code)))

@@ -6,6 +6,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.Objects;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How one of an item's dates follows: an anchor, then in this order an offset, a weekday to snap to, a time of day and
@@ -19,10 +20,10 @@ import java.util.function.Predicate;
 public record DateRule(
         Anchor anchor,
         Offset plus,
-        DayOfWeek snapTo,
+        @Nullable DayOfWeek snapTo,
         boolean snapBefore,
-        LocalTime time,
-        OnDayOff onDayOff,
+        @Nullable LocalTime time,
+        @Nullable OnDayOff onDayOff,
         Extra extra) {
 
     /** What happens to a date on which nothing may be due. */
@@ -67,7 +68,7 @@ public record DateRule(
     }
 
     /** The same with something else happening on a day off. */
-    public DateRule onDayOff(OnDayOff other) {
+    public DateRule onDayOff(@Nullable OnDayOff other) {
         return new DateRule(anchor, plus, snapTo, snapBefore, time, other, extra);
     }
 

@@ -2,6 +2,7 @@ package app.matsuri.core.plan;
 
 import java.time.LocalDate;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A few words on a day.
@@ -9,7 +10,7 @@ import java.util.Objects;
  * @param section code of the section it is for; null for all of the course
  * @param own for oneself and whoever stands in, never for students
  */
-public record DayNote(LocalDate date, String section, String text, boolean own) {
+public record DayNote(LocalDate date, @Nullable String section, String text, boolean own) {
 
     public DayNote {
         Objects.requireNonNull(date, "date");

@@ -2,6 +2,7 @@ package app.matsuri.core.plan;
 
 import java.time.LocalDateTime;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A stored file as one thing uses it.
@@ -11,7 +12,8 @@ import java.util.Objects;
  * @param publish whether students may have it; bought material may not be published
  * @param from when students get it, in the term's zone; null for as soon as the thing opens
  */
-public record FileUse(String file, String name, boolean publish, LocalDateTime from) {
+public record FileUse(
+        String file, String name, boolean publish, @Nullable LocalDateTime from) {
 
     public FileUse {
         Objects.requireNonNull(file, "file");

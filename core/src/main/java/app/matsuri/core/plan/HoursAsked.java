@@ -1,5 +1,7 @@
 package app.matsuri.core.plan;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * What a course must give, as it was asked for.
  *
@@ -32,17 +34,17 @@ public record HoursAsked(In in, int amount) {
     }
 
     /** Minutes of class asked for; null where the measure only asks for work in all. */
-    public Integer classMinutes() {
+    public @Nullable Integer classMinutes() {
         return in == In.CREDITS ? (Integer) (amount * CLASS_MINUTES_PER_CREDIT) : null;
     }
 
     /** The fewest minutes of class and work together; null where nothing is asked of them together. */
-    public Integer leastMinutes() {
+    public @Nullable Integer leastMinutes() {
         return in == In.ECTS ? (Integer) (amount * LEAST_HOURS_PER_ECTS * 60) : null;
     }
 
     /** The most minutes of class and work together; null likewise. */
-    public Integer mostMinutes() {
+    public @Nullable Integer mostMinutes() {
         return in == In.ECTS ? (Integer) (amount * MOST_HOURS_PER_ECTS * 60) : null;
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Dated work or material.
@@ -24,18 +25,18 @@ import java.util.Set;
  */
 public record Item(
         String id,
-        String lesson,
+        @Nullable String lesson,
         String kind,
         String title,
         String shortName,
-        BigDecimal points,
-        Integer minutes,
+        @Nullable BigDecimal points,
+        @Nullable Integer minutes,
         String marking,
         boolean locked,
         int place,
-        DateRule opens,
-        DateRule due,
-        DateRule closes,
+        @Nullable DateRule opens,
+        @Nullable DateRule due,
+        @Nullable DateRule closes,
         ItemDetails details,
         Extra extra) {
 
@@ -59,7 +60,7 @@ public record Item(
     }
 
     /** Something to read or do, due as said. */
-    public static Item of(String id, String lesson, String kind, String title, DateRule due) {
+    public static Item of(String id, @Nullable String lesson, String kind, String title, @Nullable DateRule due) {
         return new Item(
                 id, lesson, kind, title, "", null, null, "", false, 0, null, due, null, ItemDetails.NONE, Extra.NONE);
     }
@@ -70,7 +71,7 @@ public record Item(
     }
 
     /** The rule of one of its dates; null where it has no such date. */
-    public DateRule rule(Which which) {
+    public @Nullable DateRule rule(Which which) {
         return switch (which) {
             case OPENS -> opens;
             case DUE -> due;
@@ -78,7 +79,7 @@ public record Item(
         };
     }
 
-    public Item withRule(Which which, DateRule rule) {
+    public Item withRule(Which which, @Nullable DateRule rule) {
         Map<Which, DateRule> rules = new EnumMap<>(Which.class);
         rules.put(which, rule);
         return withRules(rules);
@@ -116,7 +117,7 @@ public record Item(
                 extra);
     }
 
-    public Item withLesson(String other) {
+    public Item withLesson(@Nullable String other) {
         return new Item(
                 id, other, kind, title, shortName, points, minutes, marking, locked, place, opens, due, closes, details,
                 extra);

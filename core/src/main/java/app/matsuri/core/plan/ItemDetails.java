@@ -2,6 +2,7 @@ package app.matsuri.core.plan;
 
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What an item is, beside its dates.
@@ -16,7 +17,7 @@ import java.util.Objects;
  * @param hidden not listed for students before it opens
  */
 public record ItemDetails(
-        String within,
+        @Nullable String within,
         String instructions,
         String handIn,
         String handInPlace,
@@ -59,7 +60,7 @@ public record ItemDetails(
     }
 
     /** The same for a section by another code, or without it (null); where it was for that one only, for all. */
-    public ItemDetails renamed(String section, String code) {
+    public ItemDetails renamed(String section, @Nullable String code) {
         if (!only.contains(section)) {
             return this;
         }
@@ -82,7 +83,7 @@ public record ItemDetails(
                 within, instructions, handIn, handInPlace, links, files, others, audience, shared, hidden);
     }
 
-    public ItemDetails within(String other) {
+    public ItemDetails within(@Nullable String other) {
         return new ItemDetails(other, instructions, handIn, handInPlace, links, files, only, audience, shared, hidden);
     }
 

@@ -3,6 +3,7 @@ package app.matsuri.core.plan;
 import app.matsuri.core.calendar.Extra;
 import java.time.LocalDate;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A lesson of a unit.
@@ -25,7 +26,7 @@ public record Lesson(
         boolean optional,
         boolean joinable,
         boolean reserve,
-        LocalDate pin,
+        @Nullable LocalDate pin,
         int gapBefore,
         String notes,
         LessonDetails details,
@@ -46,7 +47,7 @@ public record Lesson(
         return new Lesson(id, title, length, 1, false, false, false, null, 0, "", LessonDetails.NONE, Extra.NONE);
     }
 
-    public Lesson withPin(LocalDate date) {
+    public Lesson withPin(@Nullable LocalDate date) {
         return new Lesson(
                 id, title, length, minLength, optional, joinable, reserve, date, gapBefore, notes, details, extra);
     }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * An entry that nobody hands in: a reminder, an event, a trip, a span of days such as "work on the report".
@@ -21,7 +22,7 @@ import java.util.Objects;
  */
 public record Notice(
         String id,
-        String unit,
+        @Nullable String unit,
         String title,
         String text,
         String place,
@@ -31,7 +32,7 @@ public record Notice(
         Reach reach,
         List<String> only,
         List<String> shared,
-        DateRule hiddenUntil,
+        @Nullable DateRule hiddenUntil,
         Extra extra) {
 
     /** Whom a notice is for. */
@@ -103,12 +104,12 @@ public record Notice(
     }
 
     /** The same with another time for one section of its course; with the usual one where null. */
-    public Notice withWhen(String section, NoticeTime other) {
+    public Notice withWhen(String section, @Nullable NoticeTime other) {
         return with(when, With.entry(sections, section, other), only, shared);
     }
 
     /** The same hidden until another time; null for as soon as students are told. */
-    public Notice hiddenUntil(DateRule other) {
+    public Notice hiddenUntil(@Nullable DateRule other) {
         return new Notice(id, unit, title, text, place, links, when, sections, reach, only, shared, other, extra);
     }
 
@@ -118,7 +119,7 @@ public record Notice(
     }
 
     /** The same for a section of its course by another code, or without it (null). */
-    public Notice renamed(String section, String code) {
+    public Notice renamed(String section, @Nullable String code) {
         Map<String, NoticeTime> times = new LinkedHashMap<>();
         sections.forEach((s, time) -> {
             if (!s.equals(section)) {

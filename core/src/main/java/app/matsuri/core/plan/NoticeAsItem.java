@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A notice among dated work, as the table of dates shows it: its beginning stands where work opens, its end where work
@@ -51,7 +52,7 @@ public final class NoticeAsItem {
     }
 
     /** Whether the id means a notice of whole days, in the section or where null in those without a time of their own. */
-    public static boolean wholeDays(Course course, String id, String section) {
+    public static boolean wholeDays(Course course, String id, @Nullable String section) {
         return find(course, id)
                 .map(n -> section == null ? n.when() : n.when(section))
                 .filter(NoticeTime::allDay)
@@ -94,10 +95,11 @@ public final class NoticeAsItem {
     }
 
     /** The rule that was typed, else the one there was; what hangs on where work opens hangs on the beginning. */
-    private static DateRule rule(Map<Which, Own<DateRule>> dates, Which which, DateRule was, String title) {
+    private static @Nullable DateRule rule(
+            Map<Which, Own<DateRule>> dates, Which which, @Nullable DateRule was, String title) {
         DateRule rule = dates.getOrDefault(which, Own.asPlanned()).over(was);
         Optional<Which> own = Optional.ofNullable(rule).flatMap(r -> r.anchor().own());
-        if (own.isPresent()) {
+        if (rule != null && own.isPresent()) {
             if (which != Which.CLOSES || own.get() != Which.OPENS) {
                 throw new IllegalArgumentException("“" + title
                         + "” is a notice: only its end can hang on a date of its own, and only on its beginning.");
@@ -112,7 +114,7 @@ public final class NoticeAsItem {
         return rule.plain() && !Set.of(LocalTime.of(23, 59), LocalTime.MIDNIGHT).contains(time(rule));
     }
 
-    private static DateRule day(DateRule rule) {
+    private static @Nullable DateRule day(@Nullable DateRule rule) {
         return rule != null && rule.plain()
                 ? DateRule.at(rule.typed().toLocalDate().atStartOfDay())
                 : rule;

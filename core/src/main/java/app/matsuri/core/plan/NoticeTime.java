@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * When a notice is: once, from one rule to another, or as a series.
@@ -22,8 +23,8 @@ import java.util.TreeMap;
  */
 public record NoticeTime(
         boolean allDay,
-        DateRule begins,
-        DateRule ends,
+        @Nullable DateRule begins,
+        @Nullable DateRule ends,
         List<Repeat> repeats,
         Map<LocalDate, Optional<LocalDateTime>> instead) {
 
@@ -36,7 +37,12 @@ public record NoticeTime(
      * @param time when on its day; null for the whole day
      * @param minutes how long; 0 for a moment or the whole day
      */
-    public record Repeat(String rule, LocalDate from, LocalDate until, LocalTime time, int minutes) {
+    public record Repeat(
+            String rule,
+            @Nullable LocalDate from,
+            @Nullable LocalDate until,
+            @Nullable LocalTime time,
+            int minutes) {
 
         public Repeat {
             Objects.requireNonNull(rule, "rule");
@@ -64,7 +70,7 @@ public record NoticeTime(
     }
 
     /** From one rule to another; the second may be null. */
-    public static NoticeTime once(boolean allDay, DateRule begins, DateRule ends) {
+    public static NoticeTime once(boolean allDay, @Nullable DateRule begins, @Nullable DateRule ends) {
         return new NoticeTime(allDay, begins, ends, List.of(), Map.of());
     }
 
@@ -80,7 +86,7 @@ public record NoticeTime(
     }
 
     /** The same with one entry of the series moved, or left out where null. */
-    public NoticeTime instead(LocalDate day, LocalDateTime to) {
+    public NoticeTime instead(LocalDate day, @Nullable LocalDateTime to) {
         Map<LocalDate, Optional<LocalDateTime>> others = new TreeMap<>(instead);
         others.put(day, Optional.ofNullable(to));
         return new NoticeTime(allDay, begins, ends, repeats, others);

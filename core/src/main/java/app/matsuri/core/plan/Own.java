@@ -3,6 +3,7 @@ package app.matsuri.core.plan;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is said of something apart from the plan: that it is another, that there is none, or nothing, so that it is as
@@ -23,7 +24,7 @@ public sealed interface Own<T> {
         }
 
         @Override
-        public T over(T planned) {
+        public T over(@Nullable T planned) {
             return is;
         }
     }
@@ -37,7 +38,7 @@ public sealed interface Own<T> {
         }
 
         @Override
-        public T over(T planned) {
+        public @Nullable T over(@Nullable T planned) {
             return null;
         }
     }
@@ -56,7 +57,7 @@ public sealed interface Own<T> {
         }
 
         @Override
-        public T over(T planned) {
+        public @Nullable T over(@Nullable T planned) {
             return planned;
         }
     }
@@ -90,7 +91,7 @@ public sealed interface Own<T> {
     }
 
     /** Another, or that there is none where it is null. */
-    static <T> Own<T> of(T is) {
+    static <T> Own<T> of(@Nullable T is) {
         return is == null ? none() : new Other<>(is);
     }
 
@@ -100,7 +101,8 @@ public sealed interface Own<T> {
     }
 
     /** What holds then: its own, or what is planned; null for none. */
-    T over(T planned);
+    @Nullable
+    T over(@Nullable T planned);
 
     /** What is said, if it is another. */
     default Optional<T> said() {

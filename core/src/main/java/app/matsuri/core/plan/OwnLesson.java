@@ -2,6 +2,7 @@ package app.matsuri.core.plan;
 
 import java.time.LocalDate;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What one section has decided and recorded of one lesson, apart from the plan.
@@ -19,14 +20,14 @@ import java.util.Objects;
  */
 public record OwnLesson(
         boolean leftOut,
-        Integer gap,
-        Integer length,
+        @Nullable Integer gap,
+        @Nullable Integer length,
         boolean joined,
         boolean midWeek,
         Own<LocalDate> pin,
         boolean partly,
-        Integer minutesHad,
-        String note) {
+        @Nullable Integer minutesHad,
+        @Nullable String note) {
 
     /** Nothing apart from the plan. */
     public static final OwnLesson NOTHING =
@@ -40,11 +41,11 @@ public record OwnLesson(
         return new OwnLesson(now, gap, length, joined, midWeek, pin, partly, minutesHad, note);
     }
 
-    public OwnLesson withGap(Integer now) {
+    public OwnLesson withGap(@Nullable Integer now) {
         return new OwnLesson(leftOut, now, length, joined, midWeek, pin, partly, minutesHad, note);
     }
 
-    public OwnLesson withLength(Integer now) {
+    public OwnLesson withLength(@Nullable Integer now) {
         return new OwnLesson(leftOut, gap, now, joined, midWeek, pin, partly, minutesHad, note);
     }
 
@@ -65,11 +66,11 @@ public record OwnLesson(
         return new OwnLesson(leftOut, gap, length, joined, midWeek, pin, now, now ? minutesHad : null, note);
     }
 
-    public OwnLesson withMinutesHad(Integer now) {
+    public OwnLesson withMinutesHad(@Nullable Integer now) {
         return new OwnLesson(leftOut, gap, length, joined, midWeek, pin, partly, now, note);
     }
 
-    public OwnLesson withNote(String now) {
+    public OwnLesson withNote(@Nullable String now) {
         return new OwnLesson(leftOut, gap, length, joined, midWeek, pin, partly, minutesHad, now);
     }
 }

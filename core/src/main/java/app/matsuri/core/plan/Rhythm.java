@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A repeating set of work tied to classes: "each second lab: video opens 7 days before, quiz opens at the end of the
@@ -46,7 +47,7 @@ public record Rhythm(
      * @param item what it is like; in its title, {@code {n}} stands for the number of the time
      * @param remind how long before its last date a notice reminds of it; null for none
      */
-    public record Part(String id, Item item, Offset remind) {
+    public record Part(String id, Item item, @Nullable Offset remind) {
 
         public Part {
             Objects.requireNonNull(id, "id");
@@ -80,8 +81,9 @@ public record Rhythm(
 
     /** The sections that have an n-th class for it; none where all have, or the part's own where it names some. */
     private List<String> only(ItemDetails like, int n) {
-        List<String> have = yielded.keySet().stream()
-                .filter(s -> yielded.get(s) >= n && like.concerns(s))
+        List<String> have = yielded.entrySet().stream()
+                .filter(s -> s.getValue() >= n && like.concerns(s.getKey()))
+                .map(Map.Entry::getKey)
                 .sorted()
                 .toList();
         boolean all = like.only().isEmpty() && have.size() == yielded.size();
@@ -94,7 +96,7 @@ public record Rhythm(
     }
 
     /** The same for a section by another code, or without it (null). */
-    Rhythm renamed(String section, String code) {
+    Rhythm renamed(String section, @Nullable String code) {
         if (!yielded.containsKey(section)) {
             return this;
         }
@@ -137,7 +139,7 @@ public record Rhythm(
                 .withRules(rules);
     }
 
-    private DateRule numbered(DateRule rule, int n) {
+    private @Nullable DateRule numbered(@Nullable DateRule rule, int n) {
         return rule != null && rule.anchor().named(Anchor.Sort.RHYTHM).isPresent()
                 ? rule.from(new Anchor.InRhythm(id, n, rule.anchor().edge()), rule.plus())
                 : rule;

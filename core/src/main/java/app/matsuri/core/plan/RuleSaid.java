@@ -3,6 +3,7 @@ package app.matsuri.core.plan;
 import app.matsuri.core.calendar.Say;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** How a date rule is said, in the one wording that tables, lines, days and proposals share. */
 public final class RuleSaid {
@@ -34,15 +35,18 @@ public final class RuleSaid {
      *
      * @param lesson the lesson beside which it stands; null for none
      */
-    public static String beside(DateRule rule, String lesson) {
+    public static String beside(DateRule rule, @Nullable String lesson) {
         if (rule.fixed() && rule.plus().n() == 0) {
             return Say.moment(rule.typed())
                     .replaceFirst(", ", " " + rule.typed().getYear() + ", ");
         }
-        String with = rule.anchor().on(new Beside(lesson));
-        if (with == null) {
-            return typed(rule);
-        }
+        return rule.anchor()
+                .on(new Beside(lesson))
+                .map(with -> counted(rule, with))
+                .orElseGet(() -> typed(rule));
+    }
+
+    private static String counted(DateRule rule, String with) {
         Offset plus = rule.plus();
         String own = rule.anchor().own().map(RuleSaid::word).orElse("");
         String said;
@@ -61,7 +65,7 @@ public final class RuleSaid {
 
     /** What of the course it moves with: "hangs on “Divides”"; empty where it moves with nothing. */
     public static Optional<String> hangs(DateRule rule, Course course) {
-        return Optional.ofNullable(rule.anchor().on(new Hangs(course)));
+        return rule.anchor().on(new Hangs(course));
     }
 
     /** "2 days", "1 class": how far, without the direction. */
@@ -90,47 +94,47 @@ public final class RuleSaid {
         return name.name().toLowerCase(Locale.ROOT);
     }
 
-    /** What stands before words that count from a lesson or unit; null where they do not count from one. */
-    private record Beside(String lesson) implements Anchor.Cases<String> {
+    /** What stands before words that count from a lesson or unit; empty where they do not count from one. */
+    private record Beside(@Nullable String lesson) implements Anchor.Cases<Optional<String>> {
 
         @Override
-        public String fixed(Anchor.Fixed at) {
-            return null;
+        public Optional<String> fixed(Anchor.Fixed at) {
+            return Optional.empty();
         }
 
         @Override
-        public String lesson(Anchor.WithLesson with) {
-            return with.lesson().equals(lesson) ? "" : "with " + with.lesson() + ", ";
+        public Optional<String> lesson(Anchor.WithLesson with) {
+            return Optional.of(with.lesson().equals(lesson) ? "" : "with " + with.lesson() + ", ");
         }
 
         @Override
-        public String unit(Anchor.WithUnit with) {
-            return "with unit " + with.unit() + ", ";
+        public Optional<String> unit(Anchor.WithUnit with) {
+            return Optional.of("with unit " + with.unit() + ", ");
         }
 
         @Override
-        public String week(Anchor.InWeek in) {
-            return null;
+        public Optional<String> week(Anchor.InWeek in) {
+            return Optional.empty();
         }
 
         @Override
-        public String ownDate(Anchor.OwnDate own) {
-            return "";
+        public Optional<String> ownDate(Anchor.OwnDate own) {
+            return Optional.of("");
         }
 
         @Override
-        public String item(Anchor.OfItem of) {
-            return null;
+        public Optional<String> item(Anchor.OfItem of) {
+            return Optional.empty();
         }
 
         @Override
-        public String beginning(Anchor.OwnBeginning own) {
-            return null;
+        public Optional<String> beginning(Anchor.OwnBeginning own) {
+            return Optional.empty();
         }
 
         @Override
-        public String rhythm(Anchor.InRhythm in) {
-            return null;
+        public Optional<String> rhythm(Anchor.InRhythm in) {
+            return Optional.empty();
         }
     }
 
@@ -197,54 +201,46 @@ public final class RuleSaid {
     }
 
     /** Null for what moves with nothing of the course. */
-    private record Hangs(Course course) implements Anchor.Cases<String> {
+    private record Hangs(Course course) implements Anchor.Cases<Optional<String>> {
 
         @Override
-        public String fixed(Anchor.Fixed at) {
-            return null;
+        public Optional<String> fixed(Anchor.Fixed at) {
+            return Optional.empty();
         }
 
         @Override
-        public String lesson(Anchor.WithLesson with) {
-            return course.lesson(with.lesson())
-                    .map(l -> "hangs on “" + l.title() + "”")
-                    .orElse(null);
+        public Optional<String> lesson(Anchor.WithLesson with) {
+            return course.lesson(with.lesson()).map(l -> "hangs on “" + l.title() + "”");
         }
 
         @Override
-        public String unit(Anchor.WithUnit with) {
-            return course.unit(with.unit())
-                    .map(u -> "hangs on unit “" + u.title() + "”")
-                    .orElse(null);
+        public Optional<String> unit(Anchor.WithUnit with) {
+            return course.unit(with.unit()).map(u -> "hangs on unit “" + u.title() + "”");
         }
 
         @Override
-        public String week(Anchor.InWeek in) {
-            return "in " + (in.teaching() ? "teaching week " : "week ") + in.week();
+        public Optional<String> week(Anchor.InWeek in) {
+            return Optional.of("in " + (in.teaching() ? "teaching week " : "week ") + in.week());
         }
 
         @Override
-        public String ownDate(Anchor.OwnDate own) {
-            return "hangs on its date “" + word(own.which()) + "”";
+        public Optional<String> ownDate(Anchor.OwnDate own) {
+            return Optional.of("hangs on its date “" + word(own.which()) + "”");
         }
 
         @Override
-        public String item(Anchor.OfItem of) {
-            return course.item(of.item())
-                    .map(i -> "hangs on “" + i.title() + "”")
-                    .orElse(null);
+        public Optional<String> item(Anchor.OfItem of) {
+            return course.item(of.item()).map(i -> "hangs on “" + i.title() + "”");
         }
 
         @Override
-        public String beginning(Anchor.OwnBeginning own) {
-            return "hangs on its beginning";
+        public Optional<String> beginning(Anchor.OwnBeginning own) {
+            return Optional.of("hangs on its beginning");
         }
 
         @Override
-        public String rhythm(Anchor.InRhythm in) {
-            return course.rhythm(in.rhythm())
-                    .map(r -> "hangs on class " + in.number() + " of “" + r.title() + "”")
-                    .orElse(null);
+        public Optional<String> rhythm(Anchor.InRhythm in) {
+            return course.rhythm(in.rhythm()).map(r -> "hangs on class " + in.number() + " of “" + r.title() + "”");
         }
     }
 }

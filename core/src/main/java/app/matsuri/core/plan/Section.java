@@ -19,6 +19,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A group that meets together, with its own decisions on top of the course's plan.
@@ -41,7 +42,7 @@ public record Section(
         List<Student> students,
         Pace pace,
         List<MeetingPattern> meets,
-        Beat beat,
+        @Nullable Beat beat,
         List<SessionChange> sessionChanges,
         Map<String, OwnLesson> lessons,
         Set<LocalDateTime> holdsEmpty,
@@ -84,7 +85,7 @@ public record Section(
     }
 
     private static Section blank(
-            String code, String instructor, String partOf, Pace pace, List<MeetingPattern> meets, Beat beat) {
+            String code, String instructor, String partOf, Pace pace, List<MeetingPattern> meets, @Nullable Beat beat) {
         return new Section(
                 code,
                 instructor,
@@ -136,7 +137,7 @@ public record Section(
     }
 
     /** The date the lesson must be on here; null for none. */
-    public LocalDate pin(Lesson lesson) {
+    public @Nullable LocalDate pin(Lesson lesson) {
         return own(lesson.id()).pin().over(lesson.pin());
     }
 
@@ -175,29 +176,20 @@ public record Section(
     }
 
     /** What a section is made of while one thing of it is changed. */
-    private static final class Draft {
-        String partOf;
-        List<Student> students;
-        List<MeetingPattern> meets;
-        List<SessionChange> sessionChanges;
-        Map<String, OwnLesson> lessons;
-        Set<LocalDateTime> holdsEmpty;
-        Map<LocalDateTime, List<String>> taught;
-        Told told;
-        List<Adjustment> adjustments;
+    private final class Draft {
+        String partOf = Section.this.partOf;
+        List<Student> students = Section.this.students;
+        List<MeetingPattern> meets = Section.this.meets;
+        List<SessionChange> sessionChanges = Section.this.sessionChanges;
+        Map<String, OwnLesson> lessons = Section.this.lessons;
+        Set<LocalDateTime> holdsEmpty = Section.this.holdsEmpty;
+        Map<LocalDateTime, List<String>> taught = Section.this.taught;
+        Told told = Section.this.told;
+        List<Adjustment> adjustments = Section.this.adjustments;
     }
 
     private Section with(Consumer<Draft> change) {
         Draft draft = new Draft();
-        draft.partOf = partOf;
-        draft.students = students;
-        draft.meets = meets;
-        draft.sessionChanges = sessionChanges;
-        draft.lessons = lessons;
-        draft.holdsEmpty = holdsEmpty;
-        draft.taught = taught;
-        draft.told = told;
-        draft.adjustments = adjustments;
         change.accept(draft);
         return new Section(
                 code,
@@ -250,7 +242,7 @@ public record Section(
     }
 
     /** The same with a length of its own for a lesson; null for none of its own. */
-    public Section withLength(String lesson, Integer length) {
+    public Section withLength(String lesson, @Nullable Integer length) {
         return withOwn(lesson, own -> own.withLength(length));
     }
 
@@ -282,12 +274,12 @@ public record Section(
     }
 
     /** The same with the minutes that a lesson taught in part had; null where it is not known. */
-    public Section withMinutesHad(String lesson, Integer minutes) {
+    public Section withMinutesHad(String lesson, @Nullable Integer minutes) {
         return withOwn(lesson, own -> own.withMinutesHad(minutes));
     }
 
     /** The same with why a lesson took longer; null for nothing noted. */
-    public Section withNote(String lesson, String note) {
+    public Section withNote(String lesson, @Nullable String note) {
         return withOwn(lesson, own -> own.withNote(note));
     }
 

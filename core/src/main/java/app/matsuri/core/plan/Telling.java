@@ -3,6 +3,7 @@ package app.matsuri.core.plan;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One time that the students of a section were told dates.
@@ -11,7 +12,7 @@ import java.util.Objects;
  * @param why for the students, in one sentence; may be empty
  * @param moves dates that they had been told otherwise
  */
-public record Telling(LocalDateTime at, String why, List<Move> moves) {
+public record Telling(@Nullable LocalDateTime at, String why, List<Move> moves) {
 
     /**
      * A date that was told otherwise before.
@@ -21,7 +22,11 @@ public record Telling(LocalDateTime at, String why, List<Move> moves) {
      * @param from what they had been told; of a lesson the beginning of its day
      * @param to null where there is no such date any more
      */
-    public record Move(String what, String id, LocalDateTime from, LocalDateTime to) {}
+    public record Move(
+            String what,
+            String id,
+            @Nullable LocalDateTime from,
+            @Nullable LocalDateTime to) {}
 
     public Telling {
         Objects.requireNonNull(why, "why");

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the students of a section were told: a snapshot, the one place where computed dates are kept. It stays as it is
@@ -18,7 +19,11 @@ import java.util.Objects;
  * @param upTo the last day whose dates were told; null for all of the term
  * @param tellings each time that they were told something, in order of time
  */
-public record Told(Map<String, LocalDate> lessons, Map<String, OfWork> work, LocalDate upTo, List<Telling> tellings) {
+public record Told(
+        Map<String, LocalDate> lessons,
+        Map<String, OfWork> work,
+        @Nullable LocalDate upTo,
+        List<Telling> tellings) {
 
     /** Nothing was told yet. */
     public static final Told NOTHING = new Told(Map.of(), Map.of(), null, List.of());

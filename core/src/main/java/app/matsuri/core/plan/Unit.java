@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A unit of a course: its lessons in order and the work that belongs to it.
@@ -22,7 +23,7 @@ public record Unit(
         String code,
         String title,
         boolean startsWeek,
-        String yields,
+        @Nullable String yields,
         String colour,
         Map<Which, DateRule> dates,
         List<Lesson> lessons,
@@ -66,7 +67,7 @@ public record Unit(
     }
 
     /** The item of that id in this unit; null for none. */
-    public Item item(String item) {
+    public @Nullable Item item(String item) {
         return items.stream().filter(i -> i.id().equals(item)).findFirst().orElse(null);
     }
 

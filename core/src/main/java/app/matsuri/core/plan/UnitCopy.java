@@ -1,6 +1,7 @@
 package app.matsuri.core.plan;
 
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Known;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -9,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A unit of another course, as it goes into a course whole: lessons, work, and the notices that hang on them, under ids
@@ -34,7 +36,7 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
         private final Map<String, String> lessons = new HashMap<>();
         private final Map<String, String> items = new HashMap<>();
         private final List<String> undated = new ArrayList<>();
-        private String id;
+        private String id = "";
 
         Copying(Course from, Unit unit, Course to) {
             this.from = from;
@@ -81,7 +83,7 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
 
         private Lesson lesson(Lesson was) {
             return new Lesson(
-                    lessons.get(was.id()),
+                    Known.in(lessons, was.id()),
                     was.title(),
                     was.length(),
                     was.minLength(),
@@ -120,7 +122,7 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
             }
             ItemDetails d = was.details();
             return new Item(
-                            items.get(was.id()),
+                            Known.in(items, was.id()),
                             was.lesson() == null ? null : lessons.get(was.lesson()),
                             was.kind(),
                             was.title(),
@@ -162,7 +164,7 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
         }
 
         /** The id of the copy of what an anchor names; null where that does not come along. */
-        private String copied(Anchor.Named named) {
+        private @Nullable String copied(Anchor.Named named) {
             return switch (named.sort()) {
                 case LESSON -> lessons.get(named.id());
                 case UNIT -> named.id().equals(unit.id()) ? id : null;
@@ -178,7 +180,8 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
             for (Notice was : from.besides().notices()) {
                 NoticeTime when = was.when();
                 boolean hangs = unit.id().equals(was.unit()) && !when.series();
-                Optional<DateRule> begins = hangs ? rule(when.begins()) : Optional.empty();
+                Optional<DateRule> begins =
+                        hangs ? Optional.ofNullable(when.begins()).flatMap(this::rule) : Optional.empty();
                 Optional<DateRule> ends = Optional.ofNullable(when.ends()).flatMap(this::rule);
                 if (begins.isPresent() && (when.ends() == null || ends.isPresent())) {
                     copies.add(new Notice(

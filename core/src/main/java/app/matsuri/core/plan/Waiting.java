@@ -2,6 +2,7 @@ package app.matsuri.core.plan;
 
 import java.time.LocalDateTime;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A date that found no place when a course was rolled over, and waits for a hand.
@@ -13,7 +14,13 @@ import java.util.Objects;
  * @param suggested where it could be; null for nowhere
  * @param why in a few words
  */
-public record Waiting(String what, String id, String section, LocalDateTime old, LocalDateTime suggested, String why) {
+public record Waiting(
+        String what,
+        String id,
+        @Nullable String section,
+        @Nullable LocalDateTime old,
+        @Nullable LocalDateTime suggested,
+        String why) {
 
     public Waiting {
         Objects.requireNonNull(what, "what");

@@ -3,6 +3,7 @@ package app.matsuri.core.plan;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A headline for a week, and what is to be reached in it.
@@ -12,7 +13,7 @@ import java.util.Objects;
  * @param headline may be empty
  * @param targets what is to be reached, a line each
  */
-public record WeekNote(LocalDate first, String section, String headline, List<String> targets) {
+public record WeekNote(LocalDate first, @Nullable String section, String headline, List<String> targets) {
 
     public WeekNote {
         Objects.requireNonNull(first, "first");

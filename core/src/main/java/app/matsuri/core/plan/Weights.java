@@ -1,5 +1,6 @@
 package app.matsuri.core.plan;
 
+import app.matsuri.core.calendar.Known;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -84,7 +85,7 @@ public record Weights(Map<Cost, Integer> costs) {
     }
 
     public int of(Cost cost) {
-        return costs.get(cost);
+        return Known.in(costs, cost);
     }
 
     /** What is odd about them, a sentence each: what would be done that nobody means. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /** Copies of collections with one thing different. */
 public final class With {
@@ -14,13 +15,20 @@ public final class With {
     private With() {}
 
     /** The map with the key's value replaced, or without the key where the value is null. */
-    public static <K, V> Map<K, V> entry(Map<K, V> map, K key, V value) {
+    public static <K, V> Map<K, V> entry(Map<K, V> map, K key, @Nullable V value) {
         Map<K, V> copy = new LinkedHashMap<>(map);
         if (value == null) {
             copy.remove(key);
         } else {
             copy.put(key, value);
         }
+        return copy;
+    }
+
+    /** The list with one more behind it. */
+    public static <T> List<T> added(List<T> list, T last) {
+        List<T> copy = new ArrayList<>(list);
+        copy.add(last);
         return copy;
     }
 
@@ -54,7 +62,7 @@ public final class With {
     }
 
     /** The list with a code replaced, or without it (null). */
-    public static List<String> renamed(List<String> codes, String old, String code) {
+    public static List<String> renamed(List<String> codes, String old, @Nullable String code) {
         return codes.stream()
                 .filter(c -> code != null || !c.equals(old))
                 .map(c -> c.equals(old) ? code : c)

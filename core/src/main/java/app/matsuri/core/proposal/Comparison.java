@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** What differs between two schedules of one term, with why. */
 final class Comparison {
@@ -58,11 +59,8 @@ final class Comparison {
         for (ItemDates dates : after.dates()) {
             ItemDates was = before.byItem().get(dates.item().id());
             for (Which which : Which.values()) {
-                LocalDateTime from = was == null || was.get(which) == null
-                        ? null
-                        : was.get(which).at();
-                LocalDateTime to =
-                        dates.get(which) == null ? null : dates.get(which).at();
+                LocalDateTime from = was == null ? null : was.at(which);
+                LocalDateTime to = dates.at(which);
                 if (was != null && !Objects.equals(from, to)) {
                     Item item = dates.item();
                     moves.add(moved(
@@ -100,7 +98,7 @@ final class Comparison {
                     hand
                             ? "moved"
                             : !reached.isEmpty() && !reached.get(0).resolved()
-                                    ? reached.get(0).why()
+                                    ? reached.get(0).reason()
                                     : "hangs on what moves",
                     hand));
         }
@@ -116,8 +114,8 @@ final class Comparison {
             String what,
             String id,
             String title,
-            LocalDateTime from,
-            LocalDateTime to,
+            @Nullable LocalDateTime from,
+            @Nullable LocalDateTime to,
             String why) {
         String course = in.course().code();
         boolean hand = hand(course, id, in);
@@ -152,7 +150,8 @@ final class Comparison {
                 .toList();
     }
 
-    private String why(SectionSchedule before, Placement was, SectionSchedule after, Placement is, LocalDateTime left) {
+    private String why(
+            SectionSchedule before, Placement was, SectionSchedule after, Placement is, @Nullable LocalDateTime left) {
         if (is.leftOut()) {
             return "left out";
         }
@@ -184,12 +183,12 @@ final class Comparison {
             return "date taken away";
         }
         if (!now.resolved()) {
-            return now.why();
-        }
-        if (!Objects.equals(was.rule(which), is.rule(which))) {
-            return "moved";
+            return now.reason();
         }
         DateRule rule = is.rule(which);
+        if (rule == null || !rule.equals(was.rule(which))) {
+            return "moved";
+        }
         if (now.rolled()) {
             return "nothing may be due on the day it would fall on";
         }

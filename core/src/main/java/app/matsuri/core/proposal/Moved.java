@@ -1,6 +1,7 @@
 package app.matsuri.core.proposal;
 
 import java.time.LocalDateTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One thing that a change moves.
@@ -17,7 +18,7 @@ public record Moved(
         String what,
         String id,
         String title,
-        LocalDateTime from,
-        LocalDateTime to,
+        @Nullable LocalDateTime from,
+        @Nullable LocalDateTime to,
         String why,
         boolean hand) {}

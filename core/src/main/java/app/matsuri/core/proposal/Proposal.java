@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a change would do, before it is made.
@@ -73,10 +74,14 @@ public record Proposal(
      *
      * @param today the day on which they are looked at; null where it is not known, so that nothing counts as held
      */
-    public record Before(Decisions decisions, Schedule schedule, List<Finding> findings, LocalDate today) {
+    public record Before(
+            Decisions decisions,
+            Schedule schedule,
+            List<Finding> findings,
+            @Nullable LocalDate today) {
 
         /** Works out what follows. */
-        public static Before of(Decisions decisions, LocalDate today) {
+        public static Before of(Decisions decisions, @Nullable LocalDate today) {
             Schedule schedule = Schedule.of(decisions);
             return new Before(decisions, schedule, Findings.of(schedule, today), today);
         }

@@ -2,6 +2,7 @@ package app.matsuri.core.repace;
 
 import app.matsuri.core.repace.Stretch.Asked;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Some pacing, found at once: every lesson as soon as it may be; while more is to come before the next pin than there is time
@@ -10,7 +11,7 @@ import java.util.List;
 final class AtHand {
 
     private final List<Asked> lessons;
-    private final Stretch.Begun begins;
+    private final Stretch.@Nullable Begun begins;
     private final Positions positions;
     private final Fall fall;
     private final int n;
@@ -21,7 +22,10 @@ final class AtHand {
 
     private final long[] need;
     private int at;
+
+    @SuppressWarnings("NullAway.Init") // looked at before anything is asked
     private Asked asked;
+
     private boolean unitBegun;
 
     AtHand(Stretch stretch, Positions positions, Fall fall) {

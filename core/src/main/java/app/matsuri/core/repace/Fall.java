@@ -31,6 +31,7 @@ final class Fall {
     private final int[] before;
 
     /** The lesson that is looked at, and what it costs to move it from the day that was told. */
+    @SuppressWarnings("NullAway.Init") // looked at before anything is asked
     private Asked asked;
 
     private long toldDay;

@@ -7,6 +7,7 @@ import app.matsuri.core.repace.Stretch.Slot;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The cheapest pacing of a stretch, found exactly by dynamic programming over lesson and position. Ties go to the one that gives way
@@ -33,7 +34,7 @@ public final class Optimum {
     private static final Kind[] KINDS = Kind.values();
 
     private final List<Asked> lessons;
-    private final Stretch.Begun begins;
+    private final Stretch.@Nullable Begun begins;
     private final Positions positions;
     private final int n;
     /** The first slot that lessons may take. */
@@ -58,10 +59,11 @@ public final class Optimum {
     private long most;
 
     /** The lesson that is dealt with, and where its states come from. */
+    @SuppressWarnings("NullAway.Init") // looked at before anything is asked
     private Asked asked;
 
     private final int[] from;
-    private final int[] starting;
+    private final int @Nullable [] starting;
 
     /** The cheapest ways to the start of a slot, with nothing of the unit before and with something, less what that splits. */
     private long bare;
@@ -76,7 +78,7 @@ public final class Optimum {
 
     private final int[][] back;
     /** By lesson, from its first state on, the position in which it begins; null where that follows from where it ends. */
-    private final int[][] starts;
+    private final int @Nullable [][] starts;
 
     private Optimum(Stretch stretch) {
         List<Slot> slots = stretch.slots();

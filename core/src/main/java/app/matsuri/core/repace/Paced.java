@@ -1,5 +1,6 @@
 package app.matsuri.core.repace;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.flow.Usable;
 import app.matsuri.core.plan.Anchor;
@@ -25,6 +26,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
 
 /**
@@ -47,7 +49,7 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
      *
      * @param from the first moment at which a session that lessons may take begins; null where none is over
      */
-    public static Paced of(SectionSchedule in, LocalDateTime from) {
+    public static Paced of(SectionSchedule in, @Nullable LocalDateTime from) {
         return new Reader(in).read(from);
     }
 
@@ -140,7 +142,7 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                     .count();
         }
 
-        Paced read(LocalDateTime from) {
+        Paced read(@Nullable LocalDateTime from) {
             int first = 0;
             List<Integer> sessions = new ArrayList<>();
             List<Slot> slots = new ArrayList<>();
@@ -178,13 +180,13 @@ public record Paced(SectionSchedule in, Stretch stretch, List<Integer> sessions,
                             in.sessions().get(had.get(had.size() - 1).session()).date();
                     if (!day.isBefore(lastTaught)) {
                         lastTaught = day;
-                        begun = new Begun(units.get(placement.unit().id()), breaksBefore(day));
+                        begun = new Begun(Known.in(units, placement.unit().id()), breaksBefore(day));
                     }
                 }
                 if (placement.taught()) {
                     continue;
                 }
-                lessons.add(asked(placement, units.get(placement.unit().id()), had, opens, tests));
+                lessons.add(asked(placement, Known.in(units, placement.unit().id()), had, opens, tests));
                 placements.add(placement);
             }
             return new Paced(

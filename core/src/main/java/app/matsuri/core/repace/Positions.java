@@ -23,11 +23,11 @@ final class Positions {
     private final int[] usedOf;
     private final int[] whole;
     /** By length, then position: the position behind such a lesson, and the last slot that it takes. */
-    private int[][] behind;
+    private int[][] behind = {};
 
-    private int[][] ends;
+    private int[][] ends = {};
     /** By slot and minutes used, the number of the position. */
-    private int[] number;
+    private int[] number = {};
 
     private int width;
 

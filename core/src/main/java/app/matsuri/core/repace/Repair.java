@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A section that is to be repaired after a change, or tidied as it stands: what is over before today and before the class at hand
@@ -28,7 +29,7 @@ public record Repair(
         Decisions after,
         SectionSchedule before,
         SectionSchedule now,
-        LocalDateTime from,
+        @Nullable LocalDateTime from,
         boolean asked) {
 
     /**
@@ -40,7 +41,7 @@ public record Repair(
      * @throws app.matsuri.core.change.Refused when the change cannot be made
      * @throws IllegalArgumentException when there is no such section
      */
-    public static Repair of(Decisions decisions, String key, Change change, LocalDate today) {
+    public static Repair of(Decisions decisions, String key, @Nullable Change change, @Nullable LocalDate today) {
         SectionSchedule stands = section(decisions, key);
         if (today == null) {
             return made(HeldAsPlanned.NOTHING, decisions, key, stands, change, null);
@@ -58,7 +59,12 @@ public record Repair(
     }
 
     private static Repair made(
-            HeldAsPlanned held, Decisions base, String key, SectionSchedule stands, Change change, LocalDateTime from) {
+            HeldAsPlanned held,
+            Decisions base,
+            String key,
+            SectionSchedule stands,
+            @Nullable Change change,
+            @Nullable LocalDateTime from) {
         SectionSchedule before = held.isEmpty() ? stands : section(base, key);
         Decisions after = change == null ? base : Change.make(change, base).decisions();
         return new Repair(
@@ -74,7 +80,7 @@ public record Repair(
      *
      * @param by a day from which on nothing may differ from before; null for none
      */
-    public List<Way> ways(LocalDate by) {
+    public List<Way> ways(@Nullable LocalDate by) {
         return asked ? Ways.out(before, now, by, from) : List.of(Ways.slide(now));
     }
 

@@ -1,5 +1,6 @@
 package app.matsuri.core.repace;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.pace.BeginMidWeek;
@@ -118,7 +119,7 @@ final class Steps {
         if (last == null) {
             return false;
         }
-        List<String> lessons = section.taught().get(last);
+        List<String> lessons = Known.in(section.taught(), last);
         section = section.withOwn(lesson.id(), own -> own.withPartly(false));
         add(
                 "Count " + title(i) + " as finished",
@@ -274,7 +275,7 @@ final class Steps {
         }
         int[] falls = new int[pacing.places().size()];
         for (int i = 0; i < falls.length; i++) {
-            falls[i] = byLesson.get(lesson(i).id()).slots().stream()
+            falls[i] = Known.in(byLesson, lesson(i).id()).slots().stream()
                     .filter(s -> !s.taught())
                     .findFirst()
                     .map(s -> slots.getOrDefault(s.session(), -1))

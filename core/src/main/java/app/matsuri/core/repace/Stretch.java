@@ -4,6 +4,7 @@ import app.matsuri.core.plan.Weights;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is to be paced: lessons in order, and the sessions that they may take. Nothing here knows of a course; the model is that
@@ -16,7 +17,8 @@ import java.util.Objects;
  * @param usual by minutes, how many a lesson of length 1 takes; 0 where lessons take whole sessions
  * @param from the first slot that lessons may take; those before it are over
  */
-public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weights weights, int usual, int from) {
+public record Stretch(
+        List<Slot> slots, List<Asked> lessons, @Nullable Begun begun, Weights weights, int usual, int from) {
 
     /** A stretch whose lessons take whole sessions, of which none is over. */
     public Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weights weights) {
@@ -76,7 +78,7 @@ public record Stretch(List<Slot> slots, List<Asked> lessons, Begun begun, Weight
             boolean joinable,
             boolean opensWeek,
             boolean keepsWeeks,
-            LocalDate told,
+            @Nullable LocalDate told,
             boolean test,
             int had,
             int gone,

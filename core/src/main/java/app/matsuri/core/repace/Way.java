@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Weights;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A complete way out: the cheapest under its limit.
@@ -23,7 +24,7 @@ public record Way(
         String sentence,
         Map<Weights.Cost, Integer> costs,
         List<Edit> edits,
-        List<Step> steps,
+        @Nullable List<Step> steps,
         Map<String, List<LocalDateTime>> dates,
         List<String> drops) {
 
@@ -36,7 +37,8 @@ public record Way(
      * @param to the length that a lesson is shortened to; 0 for none
      * @param sentence it in plain words
      */
-    public record Edit(String kind, String lesson, LocalDateTime session, int to, String sentence) {}
+    public record Edit(
+            String kind, @Nullable String lesson, @Nullable LocalDateTime session, int to, String sentence) {}
 
     /** One change of the section that it takes. */
     public record Step(String sentence, Change change) {}

@@ -20,6 +20,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** The ways out of a loss, each the cheapest of all plans under its limit, and tidying a whole term. */
 public final class Ways {
@@ -29,7 +30,7 @@ public final class Ways {
     private final Pacing stood;
     private final Paced now;
 
-    private Ways(SectionSchedule before, SectionSchedule after, LocalDateTime from) {
+    private Ways(SectionSchedule before, SectionSchedule after, @Nullable LocalDateTime from) {
         this.before = before;
         this.then = Paced.of(before);
         this.stood = then.stands();
@@ -44,7 +45,8 @@ public final class Ways {
      * @param by a day from which on nothing may differ from before; null for none
      * @param from the moment before which classes are over and nothing changes; null for none
      */
-    public static List<Way> out(SectionSchedule before, SectionSchedule after, LocalDate by, LocalDateTime from) {
+    public static List<Way> out(
+            SectionSchedule before, SectionSchedule after, @Nullable LocalDate by, @Nullable LocalDateTime from) {
         return new Ways(before, after, from).out(by);
     }
 
@@ -64,7 +66,7 @@ public final class Ways {
      *
      * @param from the moment before which classes are over and nothing changes; null for none
      */
-    public static Way tidy(SectionSchedule in, LocalDateTime from) {
+    public static Way tidy(SectionSchedule in, @Nullable LocalDateTime from) {
         Ways ways = new Ways(in, in, from);
         return ways.way(
                 "tidy-the-weeks",
@@ -101,7 +103,7 @@ public final class Ways {
                 .orElse(ways.get(0));
     }
 
-    private List<Way> out(LocalDate by) {
+    private List<Way> out(@Nullable LocalDate by) {
         List<Way> ways = new ArrayList<>();
         ways.add(way("let-it-slide", "Let it slide: everything after it comes later", now.stands()));
         Set<LocalDateTime> gone = lost(before, now.in());
@@ -191,7 +193,7 @@ public final class Ways {
             }
             Place stood = stood(asked.id());
             int first = stood == null ? -1 : slot(stoodIn(stood.first()));
-            if (first < 0 || slot(stoodIn(stood.last())) - first != stood.length() - 1) {
+            if (stood == null || first < 0 || slot(stoodIn(stood.last())) - first != stood.length() - 1) {
                 return Optional.empty();
             }
             int length = stood.given();
@@ -216,7 +218,7 @@ public final class Ways {
     }
 
     /** Where a lesson that was not taught before stood; null where it did not. */
-    private Place stood(String lesson) {
+    private @Nullable Place stood(String lesson) {
         for (int i = 0; i < then.placements().size(); i++) {
             if (then.placements().get(i).lesson().id().equals(lesson)) {
                 Place place = stood.places().get(i);
@@ -310,12 +312,12 @@ public final class Ways {
     }
 
     /** Lessons that steps leave out though nobody said that they may be, or that are fixed on a date or hold a test. */
-    private Set<String> unasked(List<Way.Step> steps) {
+    private Set<String> unasked(@Nullable List<Way.Step> steps) {
         Set<String> tests = HoldsTest.in(now.in().course(), now.in().section());
         Set<String> unasked = new HashSet<>();
         for (Way.Step step : steps == null ? List.<Way.Step>of() : steps) {
             if (step.change() instanceof LeaveOut out) {
-                Placement placement = now.in().byLesson().get(out.lesson());
+                Placement placement = now.in().placement(out.lesson());
                 Lesson lesson = placement.lesson();
                 boolean may = lesson.optional()
                         || lesson.reserve()

@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
 
 /** Carries dates of one section to the same section of another term. */
@@ -91,7 +92,8 @@ final class Carrying {
     }
 
     /** Why a date lies outside the new term; null where it does not. */
-    String outside(LocalDateTime at) {
+    @Nullable
+    String outside(@Nullable LocalDateTime at) {
         if (at == null) {
             return null;
         }

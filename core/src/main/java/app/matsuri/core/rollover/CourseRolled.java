@@ -1,5 +1,6 @@
 package app.matsuri.core.rollover;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.calendar.Term;
@@ -30,6 +31,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** One course while it is rolled over. */
 final class CourseRolled {
@@ -96,8 +98,19 @@ final class CourseRolled {
     }
 
     /** The moment that was taken for a lesson that was pinned; null for none. */
+    @Nullable
     LocalDateTime pinned(String lesson) {
         return rollover.taken().get(new Rollover.Taken(code, Rolled.PIN, lesson));
+    }
+
+    /** How dates of the section come to the new term. */
+    Carrying way(String section) {
+        return Known.in(ways, section);
+    }
+
+    /** The section as it was in the old term, by the code that it has in the new one. */
+    SectionSchedule had(String section) {
+        return Known.in(had, section);
     }
 
     Course course() {
@@ -110,7 +123,8 @@ final class CourseRolled {
     }
 
     /** The last day of the new term that teaches, at the time of an old date; null for none. */
-    LocalDateTime lastDay(SectionSchedule is, LocalDateTime old) {
+    @Nullable
+    LocalDateTime lastDay(SectionSchedule is, @Nullable LocalDateTime old) {
         var days = is.calendar().teachingDays();
         return old == null || days.isEmpty() ? null : days.get(days.size() - 1).atTime(old.toLocalTime());
     }
@@ -175,7 +189,7 @@ final class CourseRolled {
     }
 
     /** Pairs sections by code, then in order; a course without any there gets those of the old term. */
-    private Course sections(Course base, Course there) {
+    private Course sections(Course base, @Nullable Course there) {
         List<Section> sections = new ArrayList<>(base.sections());
         Schedule schedule = Schedule.of(rollover.from().withCourses(List.of(old)));
         List<String> free = new ArrayList<>(sections.stream().map(Section::code).toList());

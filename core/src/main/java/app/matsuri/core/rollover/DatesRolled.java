@@ -1,5 +1,6 @@
 package app.matsuri.core.rollover;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
@@ -25,6 +26,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The dates of work in one course while it is rolled over. What hangs on a lesson, on a unit or on another of the thing's own dates
@@ -46,7 +49,8 @@ final class DatesRolled {
      * @param alone where the way alone takes it; null where it takes it nowhere
      * @param why why it waits or has no place; null where it has
      */
-    private record Said(State state, Carried alone, String why) {}
+    private record Said(
+            State state, @Nullable Carried alone, @Nullable String why) {}
 
     DatesRolled(CourseRolled in) {
         this.in = in;
@@ -96,26 +100,25 @@ final class DatesRolled {
         return Item.of("unit:" + unit.id(), null, "other", "Everything in " + unit.title(), null);
     }
 
-    private static ItemDates dates(SectionSchedule schedule, Unit unit, Item item) {
+    private static @Nullable ItemDates dates(SectionSchedule schedule, Unit unit, Item item) {
         ItemDates known = schedule.byItem().get(item.id());
         return known != null || !item.id().startsWith("unit:")
                 ? known
                 : schedule.would(schedule.course().unit(unit.id()).orElse(unit), item);
     }
 
-    private static LocalDateTime at(ItemDates dates, Which which) {
-        Resolved resolved = dates == null ? null : dates.get(which);
-        return resolved == null ? null : resolved.at();
+    private static @Nullable LocalDateTime at(@Nullable ItemDates dates, Which which) {
+        return dates == null ? null : dates.at(which);
     }
 
     /** The plan's rule in the new term; null for none. {@code apart} takes what sections have otherwise. */
-    private DateRule choice(
+    private @Nullable DateRule choice(
             Unit unit, Item item, Which which, DateRule rule, Map<String, Map<Which, Own<DateRule>>> apart) {
         Map<String, Carried> there = new LinkedHashMap<>();
         in.had.forEach((code, had) -> {
             LocalDateTime old = item.details().concerns(code) ? at(dates(had, unit, item), which) : null;
             if (old != null && in.ways.containsKey(code)) {
-                there.put(code, in.ways.get(code).date(old, which));
+                there.put(code, in.way(code).date(old, which));
             }
         });
         LocalDateTime taken = in.rollover.taken().get(new Rollover.Taken(in.code, word(which), item.id()));
@@ -147,7 +150,7 @@ final class DatesRolled {
     }
 
     /** The dates written down: that of the first section is the plan's, others stand apart where they differ. */
-    private DateRule written(
+    private @Nullable DateRule written(
             Item item,
             Which which,
             DateRule rule,
@@ -157,7 +160,7 @@ final class DatesRolled {
         LocalDateTime plan = null;
         for (Map.Entry<String, Carried> each : there.entrySet()) {
             Carried carried = each.getValue();
-            String outside = in.ways.get(each.getKey()).outside(carried.at());
+            String outside = in.way(each.getKey()).outside(carried.at());
             boolean lost = carried.at() == null || outside != null;
             LocalDateTime at = lost ? null : carried.at();
             say(
@@ -180,7 +183,8 @@ final class DatesRolled {
         return plan == null ? null : DateRule.at(plan).onDayOff(rule.fixed() ? rule.onDayOff() : null);
     }
 
-    private void say(String section, Item item, Which which, State state, Carried alone, String why) {
+    private void say(
+            String section, Item item, Which which, State state, @Nullable Carried alone, @Nullable String why) {
         said.put(new Key(section, item.id(), which), new Said(state, alone, why));
     }
 
@@ -207,7 +211,7 @@ final class DatesRolled {
 
     void rows(Unit unit, SectionSchedule is, List<Rolled> rows) {
         String code = is.section().code();
-        SectionSchedule had = in.had.get(code);
+        SectionSchedule had = in.had(code);
         Item all = everything(unit);
         for (Which which : Which.values()) {
             Said of = said.get(new Key(code, all.id(), which));
@@ -231,7 +235,8 @@ final class DatesRolled {
                         .forEach(i -> more(u, is, i, rows)));
     }
 
-    private Rolled itemRow(Unit unit, SectionSchedule is, Item item, Which which, ItemDates was, ItemDates now) {
+    private Rolled itemRow(
+            Unit unit, SectionSchedule is, Item item, Which which, ItemDates was, @Nullable ItemDates now) {
         Said of = said.get(new Key(is.section().code(), item.id(), which));
         LocalDateTime old = at(was, which);
         Resolved resolved = now == null ? null : now.get(which);
@@ -249,9 +254,8 @@ final class DatesRolled {
             return waiting(unit, is, item, which, old, said.state(), said);
         }
         if (!resolved.resolved()) {
-            State state = now.rule(which)
-                    .anchor()
-                    .own()
+            State state = Optional.ofNullable(now.rule(which))
+                    .flatMap(rule -> rule.anchor().own())
                     .map(o -> itemRow(unit, is, item, o, was, now).state())
                     .orElse(State.LOST);
             State own = state == State.HAND ? State.HAND : State.LOST;
@@ -274,29 +278,31 @@ final class DatesRolled {
     }
 
     /** Where the way alone would take a date; null for nowhere. */
-    private Carried alone(SectionSchedule is, LocalDateTime old, Which which) {
-        Carrying way = in.ways.get(is.section().code());
-        Carried there = old == null || way == null ? null : way.date(old, which);
-        return there == null || there.at() == null || way.outside(there.at()) != null ? null : there;
+    private @Nullable Carried alone(SectionSchedule is, @Nullable LocalDateTime old, Which which) {
+        if (old == null) {
+            return null;
+        }
+        Carrying way = in.way(is.section().code());
+        Carried there = way.date(old, which);
+        return there.at() == null || way.outside(there.at()) != null ? null : there;
     }
 
-    private static String why(Said of, ItemDates now, Which which, Resolved resolved) {
-        if (of != null && of.state() == State.CARRIED && of.alone() != null) {
-            return of.alone().why();
+    private static String why(@Nullable Said of, ItemDates now, Which which, Resolved resolved) {
+        Carried alone = of == null ? null : of.alone();
+        if (of != null && alone != null && of.state() == State.CARRIED) {
+            return alone.why();
         }
-        DateRule rule = now.rule(which);
+        DateRule rule = Known.there(now.rule(which), which);
         String around = now.rules().from(which) == RulesInForce.From.AROUND ? "what it lies in: " : "";
         String rolled = resolved.rolled() ? ", rolled off a day off" : "";
         String stands = around + (rule.plain() ? "given by hand" : RuleSaid.timed(rule)) + rolled;
-        boolean differs = of != null
-                && of.state() == State.KEPT
-                && of.alone() != null
-                && of.alone().at() != null
-                && !of.alone().at().equals(resolved.at());
-        return differs
-                ? stands + "; " + of.alone().why() + " alone would be "
-                        + Say.moment(of.alone().at())
-                : stands;
+        return of == null
+                        || alone == null
+                        || of.state() != State.KEPT
+                        || alone.at() == null
+                        || alone.at().equals(resolved.at())
+                ? stands
+                : stands + "; " + alone.why() + " alone would be " + Say.moment(alone.at());
     }
 
     private static void more(Unit unit, SectionSchedule is, Item item, List<Rolled> rows) {
@@ -322,15 +328,16 @@ final class DatesRolled {
 
     /** A date that waits for a hand or has no place, with where it could be. */
     private Rolled waiting(
-            Unit unit, SectionSchedule is, Item item, Which which, LocalDateTime old, State state, Said of) {
-        boolean within = of.alone() != null
-                && of.alone().at() != null
-                && in.ways.get(is.section().code()).outside(of.alone().at()) == null;
-        LocalDateTime suggested = within ? of.alone().at() : in.lastDay(is, old);
+            Unit unit, SectionSchedule is, Item item, Which which, @Nullable LocalDateTime old, State state, Said of) {
+        Carried alone = of.alone();
+        boolean within = alone != null
+                && alone.at() != null
+                && in.way(is.section().code()).outside(alone.at()) == null;
+        LocalDateTime suggested = alone != null && within ? alone.at() : in.lastDay(is, old);
         String why = of.why()
                 + (suggested == null
                         ? ""
-                        : "; " + (within ? of.alone().why() : "the last day that teaches") + " would be "
+                        : "; " + (alone != null && within ? alone.why() : "the last day that teaches") + " would be "
                                 + Say.moment(suggested));
         return new Rolled(
                 in.code,

@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** What a rollover says of the lessons of one course: where each came from, where it goes, and why. */
 final class LessonRows {
@@ -26,22 +27,23 @@ final class LessonRows {
     /** A row for each lesson of a unit that the section did not leave out before. */
     void of(Unit unit, SectionSchedule is, List<Rolled> rows) {
         String code = is.section().code();
-        SectionSchedule had = in.had.get(code);
+        SectionSchedule had = in.had(code);
         boolean byClass = in.rollover.by().countsSessions();
         for (Lesson lesson : unit.lessons()) {
             Placement now = is.byLesson().get(lesson.id());
-            Placement was = had.byLesson().get(lesson.id());
+            Placement was = had.placement(lesson.id());
             if (now == null || now.leftOut() && was.leftOut()) {
                 continue;
             }
             LocalDateTime old = had.start(lesson.id()).orElse(null);
             LocalDateTime start = now.noSession() ? null : is.start(lesson.id()).orElse(null);
-            Carried raw = old == null || byRule ? null : in.ways.get(code).raw(old);
+            Carried raw = old == null || byRule ? null : in.way(code).raw(old);
             boolean dated = raw != null && raw.at() != null && !byClass;
-            boolean noClass = dated && on(is, raw.at().toLocalDate()).isEmpty();
+            boolean noClass =
+                    raw != null && dated && on(is, raw.moment().toLocalDate()).isEmpty();
             String why = start == null
                     ? now.leftOut() ? "left out, so that the rest fits" : lack(is, now)
-                    : dated
+                    : raw != null && dated
                             ? raw.why() + moved(is, raw, noClass, start)
                             : "session " + (now.first() + 1) + " of "
                                     + is.sessions().size()
@@ -65,11 +67,16 @@ final class LessonRows {
 
     /** A row for the date on which a lesson was fixed. */
     private void pin(
-            Unit unit, SectionSchedule is, Lesson lesson, LocalDate pinned, LocalDateTime old, List<Rolled> rows) {
+            Unit unit,
+            SectionSchedule is,
+            Lesson lesson,
+            @Nullable LocalDate pinned,
+            @Nullable LocalDateTime old,
+            List<Rolled> rows) {
         if (pinned == null) {
             return;
         }
-        Carrying way = in.ways.get(is.section().code());
+        Carrying way = in.way(is.section().code());
         LocalDateTime was = old != null && old.toLocalDate().equals(pinned) ? old : pinned.atStartOfDay();
         LocalDateTime taken = in.pinned(lesson.id());
         Carried there = way.date(was);
@@ -113,10 +120,10 @@ final class LessonRows {
     }
 
     private static String moved(SectionSchedule is, Carried raw, boolean noClass, LocalDateTime start) {
-        if (start.toLocalDate().equals(raw.at().toLocalDate())) {
+        if (start.toLocalDate().equals(raw.moment().toLocalDate())) {
             return "";
         }
-        return " would be " + Say.day(raw.at().toLocalDate())
+        return " would be " + Say.day(raw.moment().toLocalDate())
                 + (noClass ? ", no class: the next that is free" : ", behind the lessons before it");
     }
 

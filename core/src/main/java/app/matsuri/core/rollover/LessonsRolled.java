@@ -44,13 +44,13 @@ final class LessonsRolled {
             }
         }
         for (String code : in.had.keySet()) {
-            Section section = decided(course.section(code).orElseThrow(), in.had.get(code));
+            Section section = decided(course.section(code).orElseThrow(), in.had(code));
             course = course.withSection(section);
             if (!byRule) {
                 SectionSchedule fresh = follows(now, course.withUnits(before(course)), code);
                 course = section.pace() == Section.Pace.MINUTES
                         ? byMinutes(now, course, code)
-                        : course.withSection(bySessions(section, in.had.get(code), fresh));
+                        : course.withSection(bySessions(section, in.had(code), fresh));
             }
         }
         return course;
@@ -119,7 +119,7 @@ final class LessonsRolled {
         if (!in.rollover.units().isEmpty()) {
             return holds;
         }
-        Carrying way = in.ways.get(section.code());
+        Carrying way = in.way(section.code());
         for (LocalDateTime name : had.section().holdsEmpty()) {
             had.sessions().indexOf(name).ifPresent(index -> {
                 Session session = had.sessions().get(index);
@@ -138,7 +138,7 @@ final class LessonsRolled {
     private Section bySessions(Section given, SectionSchedule had, SectionSchedule fresh) {
         Section section = given;
         Usable usable = Usable.of(fresh.sessions(), fresh.calendar().term().weekStart());
-        Carrying way = in.ways.get(section.code());
+        Carrying way = in.way(section.code());
         int at = behindOthers(fresh, usable);
         int last = -1;
         for (Unit unit : in.units) {
@@ -147,7 +147,7 @@ final class LessonsRolled {
                 if (section.leavesOut(lesson)) {
                     continue;
                 }
-                Placement was = had.byLesson().get(lesson.id());
+                Placement was = had.placement(lesson.id());
                 boolean whole = was.placed() && !was.noSession();
                 boolean joins = was.placed() && was.first() == last && !lesson.reserve();
                 if (joins) {
@@ -209,11 +209,11 @@ final class LessonsRolled {
     /** Lessons that take minutes as they come: one that would come too early or too late begins in its class all the same. */
     private Course byMinutes(Decisions now, Course with, String code) {
         Course course = with;
-        SectionSchedule had = in.had.get(code);
-        Carrying way = in.ways.get(code);
+        SectionSchedule had = in.had(code);
+        Carrying way = in.way(code);
         for (Unit unit : in.units) {
             for (Lesson lesson : unit.lessons()) {
-                Placement was = had.byLesson().get(lesson.id());
+                Placement was = had.placement(lesson.id());
                 if (was.placed()) {
                     course = begun(
                             now,
@@ -231,7 +231,7 @@ final class LessonsRolled {
         Course course = with;
         for (int round = 0; round < 3; round++) {
             SectionSchedule follows = follows(now, course, code);
-            Placement is = follows.byLesson().get(lesson.id());
+            Placement is = follows.placement(lesson.id());
             Usable usable =
                     Usable.of(follows.sessions(), follows.calendar().term().weekStart());
             int goal = wanted.applyAsInt(usable);

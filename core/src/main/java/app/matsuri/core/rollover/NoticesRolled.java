@@ -22,6 +22,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The notices of one course while it is rolled over. A rule stays; a date typed by hand goes where the way says, by rule where
@@ -101,18 +102,19 @@ final class NoticesRolled {
                         .isPresent();
     }
 
-    private DateRule rule(Notice notice, DateRule rule, String section, String what, boolean allDay) {
+    private @Nullable DateRule rule(
+            Notice notice, @Nullable DateRule rule, String section, String what, boolean allDay) {
         if (rule == null || !rule.fixed()) {
             return rule;
         }
         LocalDateTime at = rule.typed();
         // a whole day is looked at by its end, so that it belongs to the class of the day
         LocalDateTime looked = allDay ? at.toLocalDate().atTime(LocalTime.of(23, 59)) : at;
-        Carried there = in.ways.get(section).date(looked);
-        String outside = in.ways.get(section).outside(there.at());
+        Carried there = in.way(section).date(looked);
+        String outside = in.way(section).outside(there.at());
         boolean gone = there.at() == null || outside != null;
         LocalDateTime found = !gone
-                ? there.at()
+                ? there.moment()
                 : (outside != null && outside.startsWith("before")
                                 ? in.to.term().first()
                                 : in.to.term().last())
@@ -134,7 +136,7 @@ final class NoticesRolled {
 
     /** A row for the beginning of each notice that the section has, and for its end where it has another. */
     void rows(SectionSchedule is, List<Rolled> rows) {
-        SectionSchedule had = in.had.get(is.section().code());
+        SectionSchedule had = in.had(is.section().code());
         for (Notice notice : is.course().besides().notices()) {
             if (!brought(notice) || !notice.concerns(is.section().code())) {
                 continue;
@@ -159,8 +161,8 @@ final class NoticesRolled {
             SectionSchedule is,
             Notice notice,
             String what,
-            LocalDateTime old,
-            NoticeDates.Entry entry,
+            @Nullable LocalDateTime old,
+            NoticeDates.@Nullable Entry entry,
             List<Rolled> before) {
         LocalDateTime now = entry == null ? null : what.equals("begins") ? entry.begins() : entry.ends();
         Carried carried = said.get(notice.id() + " " + what);
@@ -170,7 +172,9 @@ final class NoticesRolled {
                 ? "a series, within the new term"
                 : carried != null
                         ? carried.why()
-                        : entry != null && !entry.resolved() ? entry.why() : rule == null ? "" : RuleSaid.timed(rule);
+                        : entry != null && !entry.resolved()
+                                ? entry.reason()
+                                : rule == null ? "" : RuleSaid.timed(rule);
         boolean gone = lost.contains(notice.id() + " " + what) || now == null;
         boolean waits = gone
                 && rule != null
@@ -195,14 +199,14 @@ final class NoticesRolled {
                 gone && carried != null ? carried.at() : null);
     }
 
-    private Unit unit(Notice notice) {
+    private @Nullable Unit unit(Notice notice) {
         return in.units.stream()
                 .filter(u -> Objects.equals(u.id(), notice.unit()))
                 .findFirst()
                 .orElse(null);
     }
 
-    private NoticeDates.Entry entry(SectionSchedule schedule, Notice notice) {
+    private NoticeDates.@Nullable Entry entry(SectionSchedule schedule, Notice notice) {
         return schedule.notice(in.code, notice.id())
                 .filter(n -> !n.entries().isEmpty())
                 .map(n -> n.entries().get(0))

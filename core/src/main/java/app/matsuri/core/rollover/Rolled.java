@@ -2,6 +2,7 @@ package app.matsuri.core.rollover;
 
 import app.matsuri.core.plan.Unit;
 import java.time.LocalDateTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One dated thing of one section, in the old term and in the new one.
@@ -21,15 +22,15 @@ public record Rolled(
         String course,
         String section,
         String what,
-        Unit unit,
+        @Nullable Unit unit,
         String id,
         String title,
-        LocalDateTime old,
-        LocalDateTime now,
+        @Nullable LocalDateTime old,
+        @Nullable LocalDateTime now,
         String why,
         boolean landed,
         State state,
-        LocalDateTime suggested) {
+        @Nullable LocalDateTime suggested) {
 
     /** The name of a lesson's date. */
     public static final String LESSON = "lesson";

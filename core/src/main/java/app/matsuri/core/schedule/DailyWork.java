@@ -2,6 +2,7 @@ package app.matsuri.core.schedule;
 
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.plan.Telling;
+import app.matsuri.core.plan.Which;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -57,8 +58,9 @@ final class DailyWork {
 
     private LocalDate from(ItemDates item, LocalDate due) {
         LocalDate from = due.minusWeeks(1);
-        if (item.opens() != null && item.opens().resolved()) {
-            from = item.opens().at().toLocalDate();
+        LocalDateTime opens = item.at(Which.OPENS);
+        if (opens != null) {
+            from = opens.toLocalDate();
         } else if (in.section().told().work().containsKey(item.item().id())) {
             from = in.section().told().tellings().stream()
                     .map(Telling::at)

@@ -1,6 +1,7 @@
 package app.matsuri.core.schedule;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Adjustment;
@@ -29,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /** Resolves the date rules of items in one section. */
 final class Dates {
@@ -58,7 +60,7 @@ final class Dates {
                 .toList();
     }
 
-    ItemDates of(Unit unit, Item item, Adjustment... adjustments) {
+    ItemDates of(Unit unit, Item item, List<Adjustment> adjustments) {
         RulesInForce rules = RulesInForce.of(unit, item, adjustments);
         Map<Which, Resolved> done = new EnumMap<>(Which.class);
         Set<Which> open = EnumSet.noneOf(Which.class);
@@ -69,7 +71,7 @@ final class Dates {
     }
 
     /** The date, or null where the item has none; {@code open} holds the dates on the way here. */
-    private Resolved resolve(RulesInForce rules, Which which, Map<Which, Resolved> done, Set<Which> open) {
+    private @Nullable Resolved resolve(RulesInForce rules, Which which, Map<Which, Resolved> done, Set<Which> open) {
         DateRule rule = rules.rule(which);
         if (rule == null || done.containsKey(which)) {
             return done.get(which);
@@ -94,14 +96,22 @@ final class Dates {
      * @param session the index of its session; -1 for none
      * @param why why there is no moment; null where there is one
      */
-    private record Base(LocalDateTime at, int session, String why) {
+    private record Base(
+            @Nullable LocalDateTime at,
+            int session,
+            @Nullable String why) {
 
         static Base at(LocalDateTime moment) {
             return new Base(moment, -1, null);
         }
 
-        static Base none(String why) {
+        static Base none(@Nullable String why) {
             return new Base(null, -1, why);
+        }
+
+        /** The moment of one that has one. */
+        LocalDateTime moment() {
+            return Known.there(at, "an anchor without a moment");
         }
     }
 
@@ -115,7 +125,7 @@ final class Dates {
      *
      * @param begins when the notice begins, for a rule that hangs on that; null where none may
      */
-    Resolved notice(DateRule rule, Map<String, ItemDates> items, LocalDateTime begins) {
+    Resolved notice(DateRule rule, Map<String, ItemDates> items, @Nullable LocalDateTime begins) {
         Base base = rule.anchor().on(new Bases(which -> null) {
             @Override
             public Base ownDate(Anchor.OwnDate own) {
@@ -138,7 +148,7 @@ final class Dates {
                 if (other == null) {
                     return Base.none(title + " has no date “" + word(of.which()) + "” to hang on");
                 }
-                return other.resolved() ? Base.at(other.at()) : Base.none(title + " has no date: " + other.why());
+                return other.resolved() ? Base.at(other.moment()) : Base.none(title + " has no date: " + other.why());
             }
         });
         return follow(base, rule, Which.OPENS);
@@ -171,7 +181,7 @@ final class Dates {
                 return Base.none("there is no unit “" + with.unit() + "” with a lesson");
             }
             List<Lesson> here = unit.lessons().stream()
-                    .filter(l -> !byLesson.get(l.id()).leftOut())
+                    .filter(l -> !Known.in(byLesson, l.id()).leftOut())
                     .toList();
             if (here.isEmpty()) {
                 return Base.none("section " + section + " leaves out every lesson of “" + unit.title() + "”");
@@ -195,7 +205,7 @@ final class Dates {
             if (other == null) {
                 return Base.none("it has no date “" + word(date.which()) + "” to hang on");
             }
-            return other.resolved() ? Base.at(other.at()) : Base.none(other.why());
+            return other.resolved() ? Base.at(other.moment()) : Base.none(other.why());
         }
 
         @Override
@@ -279,19 +289,19 @@ final class Dates {
     }
 
     /** The moment so far from the base; null when a count leaves the term. */
-    private LocalDateTime plus(Base base, Offset plus, Edge edge) {
+    private @Nullable LocalDateTime plus(Base base, Offset plus, Edge edge) {
         int n = plus.n();
         if (n == 0) {
-            return base.at();
+            return base.moment();
         }
         return switch (plus.unit()) {
-            case MINUTES -> elapsed(base.at(), Duration.ofMinutes(n));
-            case HOURS -> elapsed(base.at(), Duration.ofHours(n));
-            case DAYS -> base.at().plusDays(n);
-            case WEEKS -> base.at().plusWeeks(n);
+            case MINUTES -> elapsed(base.moment(), Duration.ofMinutes(n));
+            case HOURS -> elapsed(base.moment(), Duration.ofHours(n));
+            case DAYS -> base.moment().plusDays(n);
+            case WEEKS -> base.moment().plusWeeks(n);
             case TEACHING_DAYS ->
-                calendar.plus(base.at().toLocalDate(), n)
-                        .map(day -> day.atTime(base.at().toLocalTime()))
+                calendar.plus(base.moment().toLocalDate(), n)
+                        .map(day -> day.atTime(base.moment().toLocalTime()))
                         .orElse(null);
             case SESSIONS -> session(base, n, edge);
         };
@@ -301,14 +311,14 @@ final class Dates {
         return from.atZone(calendar.term().zone()).plus(time).toLocalDateTime();
     }
 
-    private LocalDateTime session(Base base, int n, Edge edge) {
+    private @Nullable LocalDateTime session(Base base, int n, Edge edge) {
         long index;
         if (base.session() >= 0) {
             index = (long) base.session() + n;
         } else if (n > 0) {
-            index = (long) sessions.firstAfter(base.at()) + n - 1;
+            index = (long) sessions.firstAfter(base.moment()) + n - 1;
         } else {
-            index = (long) sessions.lastBefore(base.at()) + n + 1;
+            index = (long) sessions.lastBefore(base.moment()) + n + 1;
         }
         if (index < 0 || index >= sessions.size()) {
             return null;

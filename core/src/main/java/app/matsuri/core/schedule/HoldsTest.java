@@ -30,7 +30,7 @@ public final class HoldsTest {
                 if (!item.test() || !item.details().concerns(section.code())) {
                     continue;
                 }
-                Adjustment own = section.adjustment(item.id()).orElse(null);
+                List<Adjustment> own = section.adjustment(item.id()).stream().toList();
                 DateRule due = RulesInForce.of(unit, item, own).rule(Which.DUE);
                 if (due == null || due.plus().n() != 0 || due.snapTo() != null || due.time() != null) {
                     continue;

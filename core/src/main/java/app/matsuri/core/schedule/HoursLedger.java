@@ -1,5 +1,6 @@
 package app.matsuri.core.schedule;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.plan.HoursAsked;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.session.Session;
@@ -12,6 +13,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Classes and minutes of a section against what its course must have.
@@ -33,11 +35,11 @@ public record HoursLedger(
         int minutes,
         int taught,
         int work,
-        Integer asked,
+        @Nullable Integer asked,
         int missing,
         int missingSessions,
-        Integer leastInAll,
-        Integer mostInAll,
+        @Nullable Integer leastInAll,
+        @Nullable Integer mostInAll,
         Map<DayOfWeek, Integer> byWeekday,
         List<WeekClasses> weeks) {
 
@@ -111,6 +113,6 @@ public record HoursLedger(
     }
 
     private static void add(Map<Integer, int[]> counts, SectionSchedule in, LocalDate day, int which) {
-        in.calendar().weekNumber(day).ifPresent(week -> counts.get(week)[which]++);
+        in.calendar().weekNumber(day).ifPresent(week -> Known.in(counts, week)[which]++);
     }
 }

@@ -7,6 +7,7 @@ import app.matsuri.core.plan.Which;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The dates of one item in one section.
@@ -14,9 +15,15 @@ import java.util.Optional;
  * @param rules the rules in force there
  * @param opens null where the item has no such date; likewise due and closes
  */
-public record ItemDates(Unit unit, Item item, RulesInForce rules, Resolved opens, Resolved due, Resolved closes) {
+public record ItemDates(
+        Unit unit,
+        Item item,
+        RulesInForce rules,
+        @Nullable Resolved opens,
+        @Nullable Resolved due,
+        @Nullable Resolved closes) {
 
-    public Resolved get(Which which) {
+    public @Nullable Resolved get(Which which) {
         return switch (which) {
             case OPENS -> opens;
             case DUE -> due;
@@ -24,31 +31,40 @@ public record ItemDates(Unit unit, Item item, RulesInForce rules, Resolved opens
         };
     }
 
+    /** The moment of one of its dates; null where it has no such date or that is unresolved. */
+    public @Nullable LocalDateTime at(Which which) {
+        Resolved date = get(which);
+        return date == null ? null : date.at();
+    }
+
+    private LocalDateTime at(Which which, LocalDateTime otherwise) {
+        LocalDateTime at = at(which);
+        return at == null ? otherwise : at;
+    }
+
     /** The rule in force for one of its dates; null where it has no such date. */
-    public DateRule rule(Which which) {
+    public @Nullable DateRule rule(Which which) {
         return rules.rule(which);
     }
 
     /** The date that places it in a calendar: due, else closes, else opens; null when none is resolved. */
-    public LocalDateTime main() {
+    public @Nullable LocalDateTime main() {
         Which which = mainDate();
-        return which == null ? null : get(which).at();
+        return which == null ? null : at(which);
     }
 
     /** The first of its other dates that must not come after this one and does: what opens later than it is due. */
     public Optional<Which> cameBefore(Which which) {
-        LocalDateTime at = get(which).at();
+        LocalDateTime at = at(which);
         return Arrays.stream(Which.values())
-                .filter(first -> first.compareTo(which) < 0 && at != null)
-                .filter(first -> get(first) != null && get(first).resolved())
-                .filter(first -> at.isBefore(get(first).at()))
+                .filter(first -> first.compareTo(which) < 0 && at != null && at.isBefore(at(first, at)))
                 .findFirst();
     }
 
     /** Which of its dates places it in a calendar; null when none is resolved. */
-    public Which mainDate() {
+    public @Nullable Which mainDate() {
         for (Which which : new Which[] {Which.DUE, Which.CLOSES, Which.OPENS}) {
-            if (get(which) != null && get(which).resolved()) {
+            if (at(which) != null) {
                 return which;
             }
         }

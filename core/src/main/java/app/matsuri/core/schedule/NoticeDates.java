@@ -1,5 +1,6 @@
 package app.matsuri.core.schedule;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeAsItem;
@@ -7,6 +8,7 @@ import app.matsuri.core.plan.Which;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * When a notice is, in one section.
@@ -15,7 +17,11 @@ import java.util.List;
  * @param entries in order of time; one for a notice that is once, unresolved or not
  * @param hiddenUntil when students see it first; null for as soon as they are told
  */
-public record NoticeDates(String course, Notice notice, List<Entry> entries, Resolved hiddenUntil) {
+public record NoticeDates(
+        String course,
+        Notice notice,
+        List<Entry> entries,
+        @Nullable Resolved hiddenUntil) {
 
     /**
      * One time of a notice.
@@ -27,9 +33,14 @@ public record NoticeDates(String course, Notice notice, List<Entry> entries, Res
      * @param allDay whole days, without a time
      * @param why why it is unresolved; null when it is not
      */
-    public record Entry(LocalDate first, LocalDateTime begins, LocalDateTime ends, boolean allDay, String why) {
+    public record Entry(
+            @Nullable LocalDate first,
+            @Nullable LocalDateTime begins,
+            @Nullable LocalDateTime ends,
+            boolean allDay,
+            @Nullable String why) {
 
-        static Entry unresolved(boolean allDay, String why) {
+        static Entry unresolved(boolean allDay, @Nullable String why) {
             return new Entry(null, null, null, allDay, why);
         }
 
@@ -39,7 +50,26 @@ public record NoticeDates(String course, Notice notice, List<Entry> entries, Res
 
         /** Whether it covers some of the day. */
         public boolean covers(LocalDate day) {
-            return resolved() && !day.isBefore(begins.toLocalDate()) && !day.isAfter(ends.toLocalDate());
+            return resolved() && !day.isBefore(beginning().toLocalDate()) && !day.isAfter(end().toLocalDate());
+        }
+
+        /**
+         * When one that is resolved begins.
+         *
+         * @throws IllegalStateException when it is not
+         */
+        public LocalDateTime beginning() {
+            return Known.there(begins, "a notice that is unresolved");
+        }
+
+        /** Why one that is unresolved is, likewise. */
+        public String reason() {
+            return Known.there(why, "why a notice is unresolved that is not");
+        }
+
+        /** When it ends, likewise. */
+        public LocalDateTime end() {
+            return Known.there(ends, "a notice that is unresolved");
         }
     }
 
@@ -62,14 +92,14 @@ public record NoticeDates(String course, Notice notice, List<Entry> entries, Res
                 ends ? moment(last, false, rules) : null);
     }
 
-    private static Resolved moment(Entry entry, boolean begins, RulesInForce rules) {
+    private static @Nullable Resolved moment(@Nullable Entry entry, boolean begins, RulesInForce rules) {
         if (entry == null) {
             return null;
         }
         if (!entry.resolved()) {
             return Resolved.unresolved(entry.why());
         }
-        LocalDateTime at = begins ? entry.begins() : entry.ends();
+        LocalDateTime at = begins ? entry.beginning() : entry.end();
         DateRule rule = rules.rule(begins ? Which.OPENS : Which.CLOSES);
         // a whole day has no time, also where it hangs on work that has one
         return new Resolved(

@@ -1,5 +1,6 @@
 package app.matsuri.core.schedule;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Notice;
@@ -100,7 +101,7 @@ final class Noticing {
     }
 
     private static Entry once(SectionSchedule in, Dates resolver, NoticeTime time) {
-        Resolved begins = resolver.notice(time.begins(), in.byItem(), null);
+        Resolved begins = resolver.notice(Known.there(time.begins(), "a beginning"), in.byItem(), null);
         if (!begins.resolved()) {
             return Entry.unresolved(time.allDay(), begins.why());
         }

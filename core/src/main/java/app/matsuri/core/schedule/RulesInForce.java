@@ -10,8 +10,10 @@ import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The rules that hold for an item's dates, and where each comes from: an adjustment goes before the item's own, the
@@ -37,8 +39,8 @@ public record RulesInForce(Map<Which, DateRule> rules, Map<Which, From> from) {
         from = Collections.unmodifiableMap(from);
     }
 
-    /** The rules for an item under the adjustments given, the most particular last; any of them may be null. */
-    static RulesInForce of(Unit unit, Item item, Adjustment... adjustments) {
+    /** The rules for an item under the adjustments given, the most particular last. */
+    static RulesInForce of(Unit unit, Item item, List<Adjustment> adjustments) {
         Map<Which, DateRule> rules = new EnumMap<>(Which.class);
         Map<Which, From> from = new EnumMap<>(Which.class);
         for (Which which : Which.values()) {
@@ -49,7 +51,7 @@ public record RulesInForce(Map<Which, DateRule> rules, Map<Which, From> from) {
                 where = rule == null ? null : From.AROUND;
             }
             for (Adjustment adjustment : adjustments) {
-                Own<DateRule> own = adjustment == null ? Own.asPlanned() : adjustment.own(which);
+                Own<DateRule> own = adjustment.own(which);
                 if (!own.planned()) {
                     rule = own.over(null);
                     where = From.ADJUSTMENT;
@@ -75,22 +77,23 @@ public record RulesInForce(Map<Which, DateRule> rules, Map<Which, From> from) {
         return new RulesInForce(rules, all);
     }
 
-    private static DateRule around(Unit unit, Item item, Which which) {
+    private static @Nullable DateRule around(Unit unit, Item item, Which which) {
         for (Item around : unit.around(item)) {
-            if (around.rule(which) != null) {
-                return around.rule(which);
+            DateRule rule = around.rule(which);
+            if (rule != null) {
+                return rule;
             }
         }
         return unit.dates().get(which);
     }
 
     /** The rule for the date; null for no date. */
-    public DateRule rule(Which which) {
+    public @Nullable DateRule rule(Which which) {
         return rules.get(which);
     }
 
     /** Where the rule, or that there is no date, comes from; null where nothing was said of it. */
-    public From from(Which which) {
+    public @Nullable From from(Which which) {
         return from.get(which);
     }
 }

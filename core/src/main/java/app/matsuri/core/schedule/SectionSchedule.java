@@ -1,5 +1,6 @@
 package app.matsuri.core.schedule;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.flow.Flow;
 import app.matsuri.core.flow.Placement;
@@ -13,6 +14,7 @@ import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
+import app.matsuri.core.plan.With;
 import app.matsuri.core.session.Sessions;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -24,6 +26,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What follows for one section.
@@ -54,11 +57,11 @@ public record SectionSchedule(
         List<ItemDates> dates = new ArrayList<>();
         Map<String, ItemDates> byItem = new HashMap<>();
         List<StudentDates> students = new ArrayList<>();
-        Map<String, Adjustment> adjustments = new HashMap<>();
+        Map<String, List<Adjustment>> adjustments = new HashMap<>();
         Map<String, List<Adjustment>> forStudents = new HashMap<>();
         for (Adjustment adjustment : section.adjustments()) {
             if (adjustment.student() == null) {
-                adjustments.putIfAbsent(adjustment.item(), adjustment);
+                adjustments.putIfAbsent(adjustment.item(), List.of(adjustment));
             } else {
                 forStudents
                         .computeIfAbsent(adjustment.item(), i -> new ArrayList<>())
@@ -70,12 +73,12 @@ public record SectionSchedule(
                 if (!item.details().concerns(section.code())) {
                     continue;
                 }
-                Adjustment own = adjustments.get(item.id());
+                List<Adjustment> own = adjustments.getOrDefault(item.id(), List.of());
                 ItemDates resolved = resolver.of(unit, item, own);
                 dates.add(resolved);
                 byItem.put(item.id(), resolved);
                 for (Adjustment other : forStudents.getOrDefault(item.id(), List.of())) {
-                    students.add(new StudentDates(other.student(), resolver.of(unit, item, own, other)));
+                    students.add(new StudentDates(other.student(), resolver.of(unit, item, With.added(own, other))));
                 }
             }
         }
@@ -93,6 +96,15 @@ public record SectionSchedule(
                 List.of(),
                 byLesson,
                 byItem);
+    }
+
+    /**
+     * Where a lesson of the course stands.
+     *
+     * @throws IllegalStateException for another lesson
+     */
+    public Placement placement(String lesson) {
+        return Known.in(byLesson, lesson);
     }
 
     /** Where the lessons of a course fall in a section. */
@@ -142,7 +154,8 @@ public record SectionSchedule(
      *
      * @param beside its other dates that would differ too; the rest are as they are
      */
-    public Resolved would(ItemDates dates, Which which, DateRule rule, Map<Which, Own<DateRule>> beside) {
+    public @Nullable Resolved would(
+            ItemDates dates, Which which, @Nullable DateRule rule, Map<Which, Own<DateRule>> beside) {
         Dates resolver = resolver();
         if (dates.unit() == NoticeAsItem.NO_UNIT) {
             Own<DateRule> own = beside.getOrDefault(Which.OPENS, Own.asPlanned());
@@ -155,14 +168,14 @@ public record SectionSchedule(
         Map<Which, Own<DateRule>> all = new HashMap<>(beside);
         all.put(which, Own.of(rule));
         Adjustment trial = new Adjustment(dates.item().id(), null, all, "");
-        Adjustment own = section.adjustment(dates.item().id()).orElse(null);
-        return resolver.of(dates.unit(), dates.item(), own, trial).get(which);
+        List<Adjustment> own = section.adjustment(dates.item().id()).stream().toList();
+        return resolver.of(dates.unit(), dates.item(), With.added(own, trial)).get(which);
     }
 
     /** The dates that an item which is not in the plan, or stands there otherwise, would have here. */
     public ItemDates would(Unit unit, Item item) {
         Dates resolver = resolver();
-        return resolver.of(unit, item, section.adjustment(item.id()).orElse(null));
+        return resolver.of(unit, item, section.adjustment(item.id()).stream().toList());
     }
 
     /** For each session that a lesson takes, by its name, the ids of the lessons in it, in order of the plan. */
@@ -261,9 +274,10 @@ public record SectionSchedule(
         int[] minutes = new int[calendar.weeks()];
         for (ItemDates item : Stream.concat(dates.stream(), shared.stream().map(SharedDates::dates))
                 .toList()) {
-            if (item.item().minutes() != null && item.main() != null) {
-                calendar.weekNumber(item.main().toLocalDate())
-                        .ifPresent(week -> minutes[week - 1] += item.item().minutes());
+            Integer work = item.item().minutes();
+            LocalDateTime main = item.main();
+            if (work != null && main != null) {
+                calendar.weekNumber(main.toLocalDate()).ifPresent(week -> minutes[week - 1] += work);
             }
         }
         List<WeekLoad> loads = new ArrayList<>(minutes.length);

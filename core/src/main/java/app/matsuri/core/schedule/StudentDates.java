@@ -1,8 +1,10 @@
 package app.matsuri.core.schedule;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * The dates of one item for one student who has other dates than the section. Private.
  *
  * @param student id of the student
  */
-public record StudentDates(String student, ItemDates dates) {}
+public record StudentDates(@Nullable String student, ItemDates dates) {}

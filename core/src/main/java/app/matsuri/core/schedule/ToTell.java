@@ -21,6 +21,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** What there is to tell the students of a section: the day of each lesson and the dates of work and notices. */
 public final class ToTell {
@@ -60,11 +61,11 @@ public final class ToTell {
      * @param upTo the last day; null for all
      * @param at when they are told, in the term's zone; null where it is not known, and what is hidden stays so
      */
-    public static List<Untold> differing(SectionSchedule in, LocalDate upTo, LocalDateTime at) {
+    public static List<Untold> differing(SectionSchedule in, @Nullable LocalDate upTo, @Nullable LocalDateTime at) {
         return differing(in, planned(in, at), upTo);
     }
 
-    private static List<Untold> differing(SectionSchedule in, Map<Thing, LocalDateTime> is, LocalDate upTo) {
+    private static List<Untold> differing(SectionSchedule in, Map<Thing, LocalDateTime> is, @Nullable LocalDate upTo) {
         Told told = in.section().told();
         Map<Thing, LocalDateTime> was = told(told);
         was.keySet().removeIf(thing -> passedOver(in, thing) && !is.containsKey(thing));
@@ -80,7 +81,8 @@ public final class ToTell {
     }
 
     /** What students know when they were told of the differences. */
-    public static Told after(Told was, List<Untold> differences, LocalDate upTo, LocalDateTime at, String why) {
+    public static Told after(
+            Told was, List<Untold> differences, @Nullable LocalDate upTo, @Nullable LocalDateTime at, String why) {
         Map<String, LocalDate> lessons = new LinkedHashMap<>(was.lessons());
         Map<String, Told.OfWork> work = new LinkedHashMap<>(was.work());
         List<Telling.Move> moves = new ArrayList<>();
@@ -134,7 +136,8 @@ public final class ToTell {
      *
      * @param at in the term's zone; null where it is not known
      */
-    public static Decisions seen(Map<SectionSchedule, List<Untold>> altered, Decisions after, LocalDateTime at) {
+    public static Decisions seen(
+            Map<SectionSchedule, List<Untold>> altered, Decisions after, @Nullable LocalDateTime at) {
         Decisions seen = after;
         for (Map.Entry<SectionSchedule, List<Untold>> entry : altered.entrySet()) {
             Section section = entry.getKey().section();
@@ -167,7 +170,7 @@ public final class ToTell {
         return stamped;
     }
 
-    private static <V> void set(Map<String, V> map, String id, V value) {
+    private static <V> void set(Map<String, V> map, String id, @Nullable V value) {
         if (value == null) {
             map.remove(id);
         } else {
@@ -181,11 +184,11 @@ public final class ToTell {
         return things;
     }
 
-    private static boolean within(LocalDateTime date, LocalDate upTo) {
+    private static boolean within(@Nullable LocalDateTime date, @Nullable LocalDate upTo) {
         return upTo == null || date != null && !date.toLocalDate().isAfter(upTo);
     }
 
-    private static Map<Thing, LocalDateTime> planned(SectionSchedule in, LocalDateTime at) {
+    private static Map<Thing, LocalDateTime> planned(SectionSchedule in, @Nullable LocalDateTime at) {
         Map<Thing, LocalDateTime> dates = new LinkedHashMap<>();
         for (Placement placement : in.placements()) {
             if (placement.placed() && !placement.lesson().reserve()) {
@@ -201,12 +204,12 @@ public final class ToTell {
         return dates;
     }
 
-    private static boolean hidden(ItemDates item, LocalDateTime at) {
+    private static boolean hidden(ItemDates item, @Nullable LocalDateTime at) {
         return item.item().details().hidden() && !shows(item.opens(), at);
     }
 
-    private static boolean shows(Resolved from, LocalDateTime at) {
-        return at != null && from != null && from.resolved() && !from.at().isAfter(at);
+    private static boolean shows(@Nullable Resolved from, @Nullable LocalDateTime at) {
+        return at != null && from != null && from.resolved() && !from.moment().isAfter(at);
     }
 
     /** Whether it is a spare day, or something that students are not to see. */
@@ -223,7 +226,7 @@ public final class ToTell {
         for (Which which : Which.values()) {
             Resolved date = item.get(which);
             if (date != null && date.resolved()) {
-                dates.put(new Thing(Untold.what(which), item.item().id()), date.at());
+                dates.put(new Thing(Untold.what(which), item.item().id()), date.moment());
             }
         }
     }

@@ -4,6 +4,7 @@ import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Which;
 import java.time.LocalDateTime;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A date of a section that is not what its students were told.
@@ -13,7 +14,12 @@ import java.util.Locale;
  * @param told what they were told, of a lesson the beginning of its day; null for nothing yet
  * @param now what is planned, likewise; null for no such date any more
  */
-public record Untold(String what, String id, String title, LocalDateTime told, LocalDateTime now) {
+public record Untold(
+        String what,
+        String id,
+        String title,
+        @Nullable LocalDateTime told,
+        @Nullable LocalDateTime now) {
 
     /** Of a lesson. */
     public static final String LESSON = "lesson";

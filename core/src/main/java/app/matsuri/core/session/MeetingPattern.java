@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * When a section meets: a recurrence with a time of day.
@@ -19,14 +20,14 @@ import java.util.Objects;
  * @param until last day on which it is valid, inclusive; null for the term's last day
  */
 public record MeetingPattern(
-        String rule,
+        @Nullable String rule,
         List<String> letters,
         LocalTime start,
         int minutes,
         String place,
         String link,
-        LocalDate from,
-        LocalDate until,
+        @Nullable LocalDate from,
+        @Nullable LocalDate until,
         Extra extra) {
 
     public MeetingPattern {
@@ -48,7 +49,7 @@ public record MeetingPattern(
     }
 
     /** The same, valid from and until other days. */
-    public MeetingPattern within(LocalDate first, LocalDate last) {
+    public MeetingPattern within(@Nullable LocalDate first, @Nullable LocalDate last) {
         return new MeetingPattern(rule, letters, start, minutes, place, link, first, last, extra);
     }
 

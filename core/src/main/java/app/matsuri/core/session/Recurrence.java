@@ -13,6 +13,7 @@ import org.dmfs.rfc5545.recur.Freq;
 import org.dmfs.rfc5545.recur.InvalidRecurrenceRuleException;
 import org.dmfs.rfc5545.recur.RecurrenceRule;
 import org.dmfs.rfc5545.recur.RecurrenceRuleIterator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A recurrence of days by RFC 5545 section 3.3.10, in the part of it that class meetings need: FREQ DAILY, WEEKLY or
@@ -120,7 +121,7 @@ public final class Recurrence {
         return day.minusDays(Math.floorMod(day.getDayOfWeek().getValue() - weekStart.getValue(), 7));
     }
 
-    private RecurrenceRuleIterator iterator(LocalDate anchor) {
+    private @Nullable RecurrenceRuleIterator iterator(LocalDate anchor) {
         try {
             return rule.iterator(new DateTime(anchor.getYear(), anchor.getMonthValue() - 1, anchor.getDayOfMonth()));
         } catch (IllegalArgumentException e) {

@@ -2,6 +2,7 @@ package app.matsuri.core.session;
 
 import app.matsuri.core.calendar.Extra;
 import java.time.LocalDateTime;
+import org.jspecify.annotations.Nullable;
 
 /** A change to one session of a section. Changes apply in the order in which they stand. */
 public sealed interface SessionChange {
@@ -46,7 +47,11 @@ public sealed interface SessionChange {
      *
      * @param minutes its new length; null to keep the length
      */
-    record Move(LocalDateTime session, LocalDateTime to, Integer minutes, Extra extra) implements SessionChange {
+    record Move(
+            LocalDateTime session,
+            LocalDateTime to,
+            @Nullable Integer minutes,
+            Extra extra) implements SessionChange {
         @Override
         public LocalDateTime name() {
             return session;

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The sessions of one section, in time order, and what became of those that do not take place.
@@ -25,7 +26,7 @@ public record Sessions(
     public record Lost(LocalDateTime name, String reason) {}
 
     /** Something noteworthy about a session. */
-    public record Note(Kind kind, LocalDateTime session, String text) {
+    public record Note(Kind kind, @Nullable LocalDateTime session, String text) {
 
         /** What is noteworthy. */
         public enum Kind {
@@ -66,7 +67,7 @@ public record Sessions(
     }
 
     /** The index of the first session that starts strictly after the moment; {@link #size()} when none does. */
-    public int firstAfter(LocalDateTime moment) {
+    public int firstAfter(@Nullable LocalDateTime moment) {
         int low = 0;
         int high = all.size();
         while (low < high) {
@@ -81,7 +82,7 @@ public record Sessions(
     }
 
     /** The index of the last session that starts strictly before the moment; -1 when none does. */
-    public int lastBefore(LocalDateTime moment) {
+    public int lastBefore(@Nullable LocalDateTime moment) {
         int index = firstAfter(moment) - 1;
         while (index >= 0 && all.get(index).start().equals(moment)) {
             index--;

@@ -1,5 +1,6 @@
 package app.matsuri.exchange.bundle;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.PlanFile;
@@ -23,6 +24,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipFile;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 
@@ -150,8 +152,8 @@ public final class Bundle implements Closeable {
     public byte[] file(String id) throws IOException {
         byte[] content = part("files/" + id, MOST_FILE);
         if (!digest(content).equals(id)) {
-            throw new Unreadable(
-                    "The file “" + printable(names.get(id)) + "” is not the one that was put in. Nothing was stored.");
+            throw new Unreadable("The file “" + printable(names.getOrDefault(id, id))
+                    + "” is not the one that was put in. Nothing was stored.");
         }
         return content;
     }
@@ -173,7 +175,7 @@ public final class Bundle implements Closeable {
     /** Where the content of attached files comes from while a bundle is written. */
     @FunctionalInterface
     public interface Contents {
-        byte[] of(String file) throws IOException;
+        byte @Nullable [] of(String file) throws IOException;
     }
 
     /**
@@ -183,7 +185,7 @@ public final class Bundle implements Closeable {
      * @param history null to leave it out
      */
     public static void write(
-            String plan, Map<String, String> files, Contents contents, String history, OutputStream out)
+            String plan, Map<String, String> files, Contents contents, @Nullable String history, OutputStream out)
             throws IOException {
         try (ZipOutputStream written = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
             List<Map<String, String>> table = files.entrySet().stream()
@@ -198,7 +200,7 @@ public final class Bundle implements Closeable {
                 put(written, "history.json", history.getBytes(StandardCharsets.UTF_8));
             }
             for (String file : files.keySet()) {
-                put(written, "files/" + file, contents.of(file));
+                put(written, "files/" + file, Known.there(contents.of(file), file));
             }
         }
     }

@@ -27,6 +27,7 @@ import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.DateListProperty;
 import net.fortuna.ical4j.model.property.DateProperty;
 import net.fortuna.ical4j.model.property.Duration;
+import org.jspecify.annotations.Nullable;
 
 /** Reads the events of a calendar file (RFC 5545). Recurrences stay rules: nothing is ever unrolled without an end. */
 public final class CalendarReader {
@@ -56,7 +57,7 @@ public final class CalendarReader {
             boolean allDay,
             String rule,
             List<LocalDateTime> except,
-            LocalDateTime instead,
+            @Nullable LocalDateTime instead,
             boolean cancelled) {
 
         public LocalDate firstDay() {
@@ -124,7 +125,7 @@ public final class CalendarReader {
                 TimeZoneRegistryFactory.getInstance().createRegistry());
     }
 
-    private static String said(String message) {
+    private static String said(@Nullable String message) {
         return message == null
                 ? "its structure is broken"
                 : message.replaceFirst("^Error at line \\d+:", "").strip();

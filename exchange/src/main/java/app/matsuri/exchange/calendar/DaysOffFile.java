@@ -92,19 +92,21 @@ public final class DaysOffFile {
      */
     public static List<Line> check(List<Line> lines, Term term) {
         List<Line> checked = new ArrayList<>();
-        List<Line> before = new ArrayList<>();
+        List<Before> before = new ArrayList<>();
         for (Line line : lines) {
-            Line now = line.closure() == null ? line : checked(line, before, term);
+            Closure closure = line.closure();
+            Line now = closure == null ? line : checked(line, closure, before, term);
             checked.add(now);
-            if (now.closure() != null && now.state().equals("off")) {
-                before.add(now);
+            if (closure != null && now.state().equals("off")) {
+                before.add(new Before(now.number(), closure));
             }
         }
         return checked;
     }
 
-    private static Line checked(Line line, List<Line> before, Term term) {
-        Closure closure = line.closure();
+    private record Before(int number, Closure closure) {}
+
+    private static Line checked(Line line, Closure closure, List<Before> before, Term term) {
         if (closure.last().isBefore(term.first()) || closure.first().isAfter(term.last())) {
             return with(
                     line,
@@ -112,7 +114,7 @@ public final class DaysOffFile {
                     Say.days(closure.first(), closure.last()) + " "
                             + closure.first().getYear() + ": outside the term");
         }
-        for (Line other : before) {
+        for (Before other : before) {
             if (closure.days().equals(other.closure().days()) && same(closure, other.closure())) {
                 return with(line, "double", "the same days as line " + other.number());
             }

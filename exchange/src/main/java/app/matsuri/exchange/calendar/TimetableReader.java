@@ -17,6 +17,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -199,7 +200,7 @@ public final class TimetableReader {
         Map<List<Object>, MeetingPattern> found = new LinkedHashMap<>();
         List<MeetingPattern> others = new ArrayList<>();
         for (MeetingPattern p : patterns) {
-            if (!p.rule().matches("FREQ=WEEKLY;BYDAY=[A-Z,]+")) {
+            if (!rule(p).matches("FREQ=WEEKLY;BYDAY=[A-Z,]+")) {
                 others.add(p);
                 continue;
             }
@@ -207,7 +208,7 @@ public final class TimetableReader {
                     p.start(),
                     p.minutes(),
                     p.place(),
-                    week(p.from()),
+                    p.from() == null ? LocalDate.MIN : week(p.from()),
                     p.until() == null ? LocalDate.MAX : week(p.until()));
             found.merge(key, p, TimetableReader::both);
         }
@@ -217,6 +218,10 @@ public final class TimetableReader {
         return all;
     }
 
+    private static String rule(MeetingPattern pattern) {
+        return Objects.requireNonNullElse(pattern.rule(), "");
+    }
+
     private static LocalDate week(LocalDate day) {
         return day.with(java.time.temporal.TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     }
@@ -224,11 +229,12 @@ public final class TimetableReader {
     private static MeetingPattern both(MeetingPattern a, MeetingPattern b) {
         Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
         for (MeetingPattern p : List.of(a, b)) {
-            for (String day : p.rule().replaceFirst(".*BYDAY=", "").split(",")) {
+            for (String day : rule(p).replaceFirst(".*BYDAY=", "").split(",")) {
                 days.add(Words.weekday(day));
             }
         }
-        LocalDate from = a.from().isBefore(b.from()) ? a.from() : b.from();
+        LocalDate from =
+                a.from() == null || b.from() == null ? null : a.from().isBefore(b.from()) ? a.from() : b.from();
         LocalDate until =
                 a.until() == null || b.until() == null ? null : a.until().isAfter(b.until()) ? a.until() : b.until();
         String rule = "FREQ=WEEKLY;BYDAY="
@@ -240,7 +246,7 @@ public final class TimetableReader {
     /** Whether a rule of the file is one that meetings can have. */
     public static boolean reads(MeetingPattern pattern) {
         try {
-            Recurrence.of(pattern.rule());
+            Recurrence.of(rule(pattern));
             return true;
         } catch (IllegalArgumentException e) {
             return false;

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
 /** A change as JSON, the same over HTTP, in the history and on the command line. */
@@ -22,7 +23,7 @@ public final class ChangeJson {
      * @param change null when a fault leaves it without meaning
      * @param held whether earlier classes without a record count as held as planned; yes where not said
      */
-    public record Reading(Change change, boolean held, List<Fault> faults) {}
+    public record Reading(@Nullable Change change, boolean held, List<Fault> faults) {}
 
     /** Reads a change. */
     public static Reading read(JsonNode node) {
@@ -37,7 +38,7 @@ public final class ChangeJson {
     }
 
     /** A change among others, or by itself; null where something is wrong, which is noted. */
-    static Change change(In in) {
+    static @Nullable Change change(In in) {
         String name = in.required("kind");
         ChangeKind kind = name == null ? null : ChangeKinds.named(name);
         if (name != null && kind == null) {

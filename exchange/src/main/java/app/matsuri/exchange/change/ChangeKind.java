@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.BiConsumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A kind of change as JSON: its name and, by the components of its record, its fields. From this it is read, written and
@@ -25,11 +26,11 @@ final class ChangeKind {
         private final RecordComponent component;
         private Value<Object> value;
         private boolean needed;
-        private Object otherwise;
+        private @Nullable Object otherwise;
         /** The field whose value it has where it is not given; null for none. */
-        private String as;
+        private @Nullable String as;
         /** What is said where it is empty; null where it may be. */
-        private String whyFilled;
+        private @Nullable String whyFilled;
         /** Its own fields stand among those of the change. */
         private boolean spread;
 
@@ -138,6 +139,7 @@ final class ChangeKind {
     }
 
     /** The change; null where something is wrong, which is noted. */
+    @Nullable
     Change read(In in) {
         Map<String, Object> values = new LinkedHashMap<>();
         for (Field field : fields.values()) {
@@ -147,7 +149,7 @@ final class ChangeKind {
         return in.faults().fatal() ? null : make(values.values().toArray());
     }
 
-    private static Object read(In in, Field field, Map<String, Object> before) {
+    private static @Nullable Object read(In in, Field field, Map<String, Object> before) {
         Object value = field.value.read().apply(in, field.name());
         if (field.whyFilled != null && Value.empty(value)) {
             in.faults().fatal(in.pointer(), field.whyFilled);

@@ -1,5 +1,6 @@
 package app.matsuri.exchange.change;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Together;
 import app.matsuri.core.change.calendar.AddClosure;
@@ -61,6 +62,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Every kind of change by its name, with what may be left out of it. A further kind is added here, in one line. */
 final class ChangeKinds {
@@ -172,7 +174,7 @@ final class ChangeKinds {
     private ChangeKinds() {}
 
     /** The kind by its name; null for none. */
-    static ChangeKind named(String name) {
+    static @Nullable ChangeKind named(String name) {
         return BY_NAME.get(name);
     }
 
@@ -212,7 +214,7 @@ final class ChangeKinds {
     }
 
     private static void notTooMany(In in, Map<String, Object> together) {
-        int n = ((List<?>) together.get("changes")).size();
+        int n = ((List<?>) Known.in(together, "changes")).size();
         if (n == 0 || n > MOST_TOGETHER) {
             in.faults().fatal(in.pointer(), "Give 1 to " + MOST_TOGETHER + " changes.");
         }

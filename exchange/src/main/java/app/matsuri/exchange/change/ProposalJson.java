@@ -10,6 +10,7 @@ import java.time.LocalDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** A proposal as JSON, as the plan file's documentation says. */
 public final class ProposalJson {
@@ -63,7 +64,7 @@ public final class ProposalJson {
                 .map();
     }
 
-    private static String text(LocalDateTime moment) {
+    private static @Nullable String text(@Nullable LocalDateTime moment) {
         return moment == null ? null : Words.moment(moment);
     }
 

@@ -11,6 +11,7 @@ import app.matsuri.exchange.plan.Words;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** What is done to many dates, and the dates of one thing, as parts of changes. */
 final class RedateJson {
@@ -55,7 +56,7 @@ final class RedateJson {
     private RedateJson() {}
 
     /** What is done to the dates; null, noted, where none or several are said. */
-    static How how(In in) {
+    static @Nullable How how(In in) {
         List<String> given = HOWS.stream().filter(in::has).toList();
         if (given.size() != 1) {
             in.faults()
@@ -100,7 +101,7 @@ final class RedateJson {
     }
 
     /** The dates of one item. */
-    static PutDates.Entry entry(In in) {
+    static PutDates.@Nullable Entry entry(In in) {
         String course = in.required("course");
         String item = in.required("item");
         List<String> sections = in.texts("sections", "a section's code", x -> x);

@@ -46,6 +46,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How what a field of a change holds is read, written and described.
@@ -186,7 +187,7 @@ record Value<T>(BiFunction<In, String, T> read, Function<T, Object> write, Map<S
     }
 
     /** Whether there is nothing in it. */
-    static boolean empty(Object value) {
+    static boolean empty(@Nullable Object value) {
         return value == null || value instanceof Collection<?> many && many.isEmpty();
     }
 }

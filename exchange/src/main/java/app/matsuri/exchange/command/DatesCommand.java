@@ -1,5 +1,6 @@
 package app.matsuri.exchange.command;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Decisions;
@@ -18,6 +19,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 
 /**
@@ -56,14 +58,14 @@ public final class DatesCommand {
             return 2;
         }
         if (asked.has("--change")) {
-            return propose(reading.decisions(), asked.text("--change"), today, out, err);
+            return propose(reading.decisions(), asked.needed("--change"), today, out, err);
         }
         DatesTable.write(reading.decisions(), Schedule.of(reading.decisions()), out);
         return reading.faulty() ? 2 : 0;
     }
 
     /** The bytes of a file; null where there are none to read, which is said. */
-    static byte[] bytes(String name, PrintStream err) throws IOException {
+    static byte @Nullable [] bytes(String name, PrintStream err) throws IOException {
         Path path = Path.of(name);
         if (!Files.isRegularFile(path)) {
             err.println(name + ": there is no such file.");
@@ -77,14 +79,15 @@ public final class DatesCommand {
         return Files.readAllBytes(path);
     }
 
-    private static int propose(Decisions decisions, String name, LocalDate today, Writer out, PrintStream err)
+    private static int propose(Decisions decisions, String name, @Nullable LocalDate today, Writer out, PrintStream err)
             throws IOException {
         ChangeJson.Reading reading = change(name, err);
         if (reading == null) {
             return 2;
         }
         try {
-            Change change = today == null ? reading.change() : reading.change().at(today.atStartOfDay());
+            Change given = Known.there(reading.change(), "a change without faults");
+            Change change = today == null ? given : given.at(today.atStartOfDay());
             Proposal proposal = Proposal.of(Proposal.Before.of(decisions, today), change, false, reading.held());
             out.write(Json.pretty(ProposalJson.write(proposal)));
             return 0;
@@ -95,7 +98,7 @@ public final class DatesCommand {
     }
 
     /** The change in a file; null where there is none to read, which is said. */
-    static ChangeJson.Reading change(String name, PrintStream err) throws IOException {
+    static ChangeJson.@Nullable Reading change(String name, PrintStream err) throws IOException {
         byte[] file = bytes(name, err);
         if (file == null) {
             return null;

@@ -1,10 +1,12 @@
 package app.matsuri.exchange.command;
 
+import app.matsuri.core.calendar.Known;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a command was given: a file, then options with or without a value.
@@ -41,8 +43,18 @@ public record Options(String file, Map<String, String> given) {
     }
 
     /** The value of an option; null where it was not given. */
+    @Nullable
     String text(String option) {
         return given.get(option);
+    }
+
+    /**
+     * The value of an option that was asked for with {@link #needing} or {@link #has}.
+     *
+     * @throws IllegalStateException where it was not given
+     */
+    String needed(String option) {
+        return Known.in(given, option);
     }
 
     /**
@@ -50,6 +62,7 @@ public record Options(String file, Map<String, String> given) {
      *
      * @throws IllegalArgumentException where it is no date
      */
+    @Nullable
     LocalDate date(String option) {
         String text = given.get(option);
         try {

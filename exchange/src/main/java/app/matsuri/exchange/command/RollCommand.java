@@ -22,6 +22,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The command <code>./matsuri roll FILE --course 'HYD 210' --to TERM.json --by class|week|teaching-week|days=141|rule</code>: a
@@ -49,7 +50,7 @@ public final class RollCommand {
         RollBy by;
         try {
             asked = Options.of(arguments, VALUES, FLAGS).needing("--course", "--to", "--by");
-            by = by(asked.text("--by"));
+            by = by(asked.needed("--by"));
         } catch (IllegalArgumentException e) {
             err.println(e.getMessage());
             err.println(USAGE);
@@ -57,22 +58,25 @@ public final class RollCommand {
         }
         PlanFile.Reading from = arguments[0].endsWith(".json")
                 ? read(arguments[0], err)
-                : table(arguments[0], asked.text("--course"), asked.text("--from"), err);
-        PlanFile.Reading to = from == null ? null : read(asked.text("--to"), err);
-        if (from == null || to == null) {
+                : table(arguments[0], asked.needed("--course"), asked.text("--from"), err);
+        PlanFile.Reading to = from == null ? null : read(asked.needed("--to"), err);
+        Decisions old = from == null ? null : from.decisions();
+        Decisions fresh = to == null ? null : to.decisions();
+        if (from == null || old == null || to == null || fresh == null) {
             return 2;
         }
+        boolean faulty = from.faulty() || to.faulty();
         Decisions after;
         try {
             RolledOver over = new Rollover(
-                            from.decisions(),
-                            List.of(asked.text("--course")),
+                            old,
+                            List.of(asked.needed("--course")),
                             units(asked.text("--units")),
                             by,
                             Map.of(),
                             asked.has("--fit"),
                             asked.has("--again"))
-                    .into(to.decisions());
+                    .into(fresh);
             RolloverTable.write(over.rows(), false, Words::moment, out);
             over.notes().forEach(err::println);
             after = over.after();
@@ -83,10 +87,10 @@ public final class RollCommand {
         if (asked.has("--out")) {
             Files.writeString(Path.of(asked.text("--out")), PlanFile.write(after));
         }
-        return from.faulty() || to.faulty() ? 2 : 0;
+        return faulty ? 2 : 0;
     }
 
-    private static PlanFile.Reading read(String name, PrintStream err) throws IOException {
+    private static PlanFile.@Nullable Reading read(String name, PrintStream err) throws IOException {
         byte[] bytes = DatesCommand.bytes(name, err);
         if (bytes == null) {
             return null;
@@ -98,7 +102,8 @@ public final class RollCommand {
         return reading.decisions() == null ? null : reading;
     }
 
-    private static PlanFile.Reading table(String name, String course, String old, PrintStream err) throws IOException {
+    private static PlanFile.@Nullable Reading table(String name, String course, @Nullable String old, PrintStream err)
+            throws IOException {
         byte[] bytes = DatesCommand.bytes(name, err);
         PlanFile.Reading then = old == null ? null : read(old, err);
         if (bytes == null || old != null && then == null) {
@@ -119,7 +124,7 @@ public final class RollCommand {
         }
     }
 
-    private static Set<String> units(String given) {
+    private static Set<String> units(@Nullable String given) {
         return given == null ? Set.of() : new LinkedHashSet<>(List.of(given.split("\\s*,\\s*")));
     }
 

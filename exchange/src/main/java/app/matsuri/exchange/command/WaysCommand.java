@@ -25,6 +25,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The command <code>./matsuri ways FILE --section 'HYD 210/A' [--close DATE | --change CHANGE.json] [--tidy] [--by DATE]
@@ -70,12 +71,12 @@ public final class WaysCommand {
         PlanFile.Reading reading = PlanFile.read(file);
         reading.faults().forEach(fault -> err.println(fault.line(asked.file())));
         ChangeJson.Reading change = asked.has("--change")
-                ? DatesCommand.change(asked.text("--change"), err)
+                ? DatesCommand.change(asked.needed("--change"), err)
                 : new ChangeJson.Reading(close == null ? null : lost(close), true, List.of());
         if (reading.decisions() == null || change == null) {
             return 2;
         }
-        String key = asked.text("--section");
+        String key = asked.needed("--section");
         if (section(reading.decisions(), key) == null) {
             err.println(asked.file() + ": there is no section “" + key + "”. Give it as 'COURSE/SECTION'.");
             return 2;
@@ -103,7 +104,7 @@ public final class WaysCommand {
         return new AddClosure(Closure.of(day, day, "Lost", "other"));
     }
 
-    private static SectionSchedule section(Decisions decisions, String key) {
+    private static @Nullable SectionSchedule section(Decisions decisions, String key) {
         return Schedule.of(decisions).sections().stream()
                 .filter(s -> s.key().equals(key))
                 .findFirst()

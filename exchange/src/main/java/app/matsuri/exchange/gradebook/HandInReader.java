@@ -1,5 +1,6 @@
 package app.matsuri.exchange.gradebook;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.gradebook.HandIn;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
@@ -69,7 +70,7 @@ public final class HandInReader {
                         one,
                         (a, b) -> b.at().isBefore(a.at()) ? b : a);
             } catch (IllegalArgumentException e) {
-                wrong.add(new Wrong(i + 1, String.join(", ", row), e.getMessage()));
+                wrong.add(new Wrong(i + 1, String.join(", ", row), Known.message(e)));
             }
         }
         return new Read(List.copyOf(earliest.values()), wrong);

@@ -21,6 +21,7 @@ import java.util.Set;
 import javax.xml.XMLConstants;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
+import org.jspecify.annotations.Nullable;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
@@ -99,7 +100,7 @@ public final class CartridgeReader {
         return unit.withItems(found);
     }
 
-    private void inside(Element element, Unit unit, String within, int depth, List<Item> found, String name) {
+    private void inside(Element element, Unit unit, @Nullable String within, int depth, List<Item> found, String name) {
         for (Element child : all(element, "item")) {
             if (++items > MOST_ITEMS) {
                 throw new Unreadable("“" + name + "” has more than " + MOST_ITEMS + " things. Export a part of it.");
@@ -110,7 +111,7 @@ public final class CartridgeReader {
         }
     }
 
-    private Item item(Element element, Unit unit, String within, int depth, String name) {
+    private Item item(Element element, Unit unit, @Nullable String within, int depth, String name) {
         String title = title(element).isEmpty() ? "untitled" : title(element);
         Element resource = resources.get(element.getAttribute("identifierref"));
         String type = resource == null ? "" : resource.getAttribute("type").toLowerCase(Locale.ROOT);
@@ -136,7 +137,7 @@ public final class CartridgeReader {
         return Item.of(id, null, kind, title, null).withDetails(details);
     }
 
-    private List<Link> link(Element resource, String title, String name) {
+    private List<Link> link(@Nullable Element resource, String title, String name) {
         for (Element file : all(resource, "file")) {
             byte[] content = zip.part(file.getAttribute("href")).orElse(null);
             if (content == null) {
@@ -160,9 +161,9 @@ public final class CartridgeReader {
     }
 
     /** The children of that local name, whatever their namespace. */
-    private static List<Element> all(Element in, String name) {
+    private static List<Element> all(@Nullable Element in, String name) {
         List<Element> found = new ArrayList<>();
-        for (Node child = in.getFirstChild(); child != null; child = child.getNextSibling()) {
+        for (Node child = in == null ? null : in.getFirstChild(); child != null; child = child.getNextSibling()) {
             if (child instanceof Element element
                     && name.equals(element.getLocalName() == null ? element.getTagName() : element.getLocalName())) {
                 found.add(element);

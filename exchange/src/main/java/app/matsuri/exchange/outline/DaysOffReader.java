@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
 
 /**
@@ -61,7 +62,12 @@ public final class DaysOffReader {
      *     "not-understood"
      * @param closure the day off; null for the others
      */
-    public record Line(int number, String text, String state, String said, Closure closure) {}
+    public record Line(
+            int number,
+            String text,
+            String state,
+            String said,
+            @Nullable Closure closure) {}
 
     /** Reads the lines. */
     public static List<Line> read(String text, DayWords days) {
@@ -91,7 +97,7 @@ public final class DaysOffReader {
         return lines;
     }
 
-    private static Line line(int number, String text, DayWords days, Month under) {
+    private static Line line(int number, String text, DayWords days, @Nullable Month under) {
         Optional<RunWords.Found> found = RunWords.find(text, days);
         if (found.isEmpty() && under != null) {
             found = RunWords.under(under, text, days);
@@ -150,7 +156,7 @@ public final class DaysOffReader {
     }
 
     /** The hours of a part of a day; a beginning alone reaches to the end of the day. */
-    private static LocalTime[] part(String rest) {
+    private static LocalTime @Nullable [] part(String rest) {
         Matcher span = PART.matcher(rest);
         if (span.find()) {
             LocalTime from = clock(span.group(1), span.group(2), span.group(3) == null ? span.group(6) : span.group(3));
@@ -167,7 +173,7 @@ public final class DaysOffReader {
         return null;
     }
 
-    private static LocalTime clock(String hour, String minute, String half) {
+    private static @Nullable LocalTime clock(String hour, String minute, String half) {
         int h = DayWords.number(hour);
         int m = DayWords.number(minute);
         if (half != null) {

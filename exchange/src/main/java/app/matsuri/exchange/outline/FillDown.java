@@ -18,6 +18,7 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Fills a table's column down from one cell. */
 public final class FillDown {
@@ -37,7 +38,11 @@ public final class FillDown {
      * @param rule its rule; null for no date
      * @param date what it comes to; null for no date
      */
-    public record From(SectionSchedule follows, String lesson, DateRule rule, LocalDateTime date) {}
+    public record From(
+            SectionSchedule follows,
+            @Nullable String lesson,
+            @Nullable DateRule rule,
+            @Nullable LocalDateTime date) {}
 
     /** How the cells below differ: by the same rule, by a week each, or by the next class each. */
     public enum Step {
@@ -52,7 +57,7 @@ public final class FillDown {
      * @param section code of the section; null for the first that the item is for
      * @throws app.matsuri.core.change.Refused when there is no such item or section
      */
-    public From from(String course, String item, String section, Which which) {
+    public From from(String course, String item, @Nullable String section, Which which) {
         Course in = Find.course(decisions, course);
         Item thing = NoticeAsItem.item(in, item).orElseThrow(() -> NoSuch.in(course, "item", item));
         SectionSchedule follows = in.sections().stream()
@@ -92,7 +97,7 @@ public final class FillDown {
                         () -> DateRule.at(from.follows().sessions().get(index).start()))));
     }
 
-    private String lesson(String course, String item) {
+    private @Nullable String lesson(String course, String item) {
         return decisions
                 .course(course)
                 .flatMap(c -> c.item(item))
@@ -101,7 +106,7 @@ public final class FillDown {
     }
 
     /** A rule that hangs on the item's own lesson hangs on the other's own lesson. */
-    private static DateRule beside(DateRule rule, String own, String other) {
+    private static DateRule beside(DateRule rule, @Nullable String own, @Nullable String other) {
         return own != null && other != null && rule.names(Anchor.Sort.LESSON, own::equals)
                 ? rule.from(rule.anchor().named(other), rule.plus())
                 : rule;

@@ -1,6 +1,7 @@
 package app.matsuri.exchange.outline;
 
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
@@ -13,6 +14,7 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** A notice as a line says it, and a notice in words. */
 public final class NoticeLine {
@@ -24,7 +26,7 @@ public final class NoticeLine {
      *
      * @param unit id of the unit it belongs to; null for none
      */
-    public static Notice notice(TypedLine line, NoticeTime when, Course into, String unit) {
+    public static Notice notice(TypedLine line, NoticeTime when, Course into, @Nullable String unit) {
         return new Notice(
                 id(into, line.title()),
                 unit,
@@ -51,14 +53,16 @@ public final class NoticeLine {
         if (when.series()) {
             return RepeatWords.say(when.repeats().get(0));
         }
-        String begins = moment(when.begins(), when.allDay());
-        if (when.ends() == null) {
+        DateRule beginning = Known.there(when.begins(), "a beginning");
+        DateRule end = when.ends();
+        String begins = moment(beginning, when.allDay());
+        if (end == null) {
             return begins;
         }
-        LocalDateTime first = fixed(when.begins());
-        LocalDateTime last = fixed(when.ends());
+        LocalDateTime first = fixed(beginning);
+        LocalDateTime last = fixed(end);
         boolean oneDay = first != null && last != null && first.toLocalDate().equals(last.toLocalDate());
-        return begins + " to " + (oneDay ? Say.time(last.toLocalTime()) : moment(when.ends(), when.allDay()));
+        return begins + " to " + (last != null && oneDay ? Say.time(last.toLocalTime()) : moment(end, when.allDay()));
     }
 
     private static String moment(DateRule rule, boolean allDay) {
@@ -69,7 +73,7 @@ public final class NoticeLine {
         return allDay || at.toLocalTime().equals(LocalTime.MIDNIGHT) ? Say.day(at.toLocalDate()) : Say.moment(at);
     }
 
-    private static LocalDateTime fixed(DateRule rule) {
+    private static @Nullable LocalDateTime fixed(DateRule rule) {
         return rule.plain() ? rule.typed() : null;
     }
 

@@ -7,15 +7,17 @@ import app.matsuri.core.plan.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** A unit while it is read; one that the course has already keeps what is in it. */
 final class OneUnit {
     final String code;
     final String title;
-    final Unit was;
+    final @Nullable Unit was;
     final List<Lesson> lessons = new ArrayList<>();
     final List<Item> items = new ArrayList<>();
     /** The lesson that work belongs to; null for none yet. */
+    @Nullable
     Lesson at;
 
     OneUnit(String code, String title) {

@@ -26,6 +26,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Units, lessons and work while an outline is read, one line after the other: what the course has already is found, what is new
@@ -50,13 +51,13 @@ final class OutlineDraft {
     private static final Pattern WORK_DUE = Pattern.compile("(?i)^(.*?)[,:;]?\\s*\\b(due\\b.*)$");
 
     private final DueWords due;
-    private final Course into;
+    private final @Nullable Course into;
     private final List<OneUnit> units = new ArrayList<>();
     private final Set<String> codes = new HashSet<>();
     private final Set<String> taken = new HashSet<>();
     private int items;
 
-    OutlineDraft(DueWords due, Course into) {
+    OutlineDraft(DueWords due, @Nullable Course into) {
         this.due = due;
         this.into = into;
         if (into != null) {
@@ -127,13 +128,13 @@ final class OutlineDraft {
     }
 
     /** A new item of the last unit as a line says it. */
-    Item newItem(TypedLine line, String lesson) {
+    Item newItem(TypedLine line, @Nullable String lesson) {
         ItemDetails details =
                 line.place().isEmpty() ? ItemDetails.NONE : ItemDetails.NONE.withHandInPlace(line.place());
         return new Item(
                 newId(),
                 lesson,
-                line.kind(),
+                Objects.requireNonNullElse(line.kind(), "other"),
                 line.title(),
                 "",
                 line.points(),
@@ -168,8 +169,9 @@ final class OutlineDraft {
         unit.items.add(newItem(line, lesson));
         List<String> dates = new ArrayList<>();
         for (Which which : Which.values()) {
-            if (line.date(which) != null) {
-                dates.add(which.name().toLowerCase(Locale.ROOT) + " " + RuleSaid.beside(line.date(which), lesson));
+            DateRule date = line.date(which);
+            if (date != null) {
+                dates.add(which.name().toLowerCase(Locale.ROOT) + " " + RuleSaid.beside(date, lesson));
             }
         }
         said.add(line.title() + ", " + line.kind() + ", "
@@ -317,11 +319,11 @@ final class OutlineDraft {
     }
 
     /** Whether the course has that work of the lesson already. */
-    private static boolean there(OneUnit unit, String title, String lesson) {
+    private static boolean there(OneUnit unit, String title, @Nullable String lesson) {
         return unit.was != null && unit.was.items().stream().anyMatch(i -> same(i, title, lesson));
     }
 
-    private static boolean same(Item item, String title, String lesson) {
+    private static boolean same(Item item, String title, @Nullable String lesson) {
         return item.title().equalsIgnoreCase(title) && Objects.equals(item.lesson(), lesson);
     }
 

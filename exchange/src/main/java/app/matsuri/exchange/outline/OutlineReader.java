@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads an outline that was pasted from a spreadsheet (cells apart by tabs: unit, lesson, sessions, work, when due) or
@@ -54,7 +55,7 @@ public final class OutlineReader {
      * Reads the text for a course. A unit or lesson that the course has already, by title, code or id, gets what stands
      * below it; new ones get codes and ids that the course has not used. Work that its lesson has already is left out.
      */
-    public static Reading read(String text, DayWords days, Course into) {
+    public static Reading read(String text, DayWords days, @Nullable Course into) {
         OutlineReader reader = new OutlineReader(
                 new OutlineDraft(into == null ? new DueWords(days) : new DueWords(days, PlanNames.of(into)), into));
         String[] all = text.split("\\R", -1);
@@ -109,13 +110,13 @@ public final class OutlineReader {
      *
      * @param lesson id of the lesson it belongs to; null for none
      */
-    public static Item workLine(TypedLine line, DayWords days, Course into, Unit unit, String lesson) {
+    public static Item workLine(TypedLine line, DayWords days, Course into, Unit unit, @Nullable String lesson) {
         return OutlineDraft.under(unit, days, into).newItem(line, lesson);
     }
 
     // --- tables
 
-    private Map<String, Integer> columns;
+    private @Nullable Map<String, Integer> columns;
 
     private void row(int number, String line) {
         String[] cells = line.split("\t", -1);
@@ -144,11 +145,12 @@ public final class OutlineReader {
                     : DayWords.count(cell(cells, "length").replaceAll("(?i)\\s*(x|classes|class|sessions?|days?)$", ""))
                             .filter(n -> n > 0);
             wrong |= length.isEmpty();
+            Lesson at = draft.empty() ? null : draft.last().at;
             boolean again = cell(cells, "length").isEmpty()
                     && !work.isEmpty()
-                    && draft.last().at != null
-                    && draft.last().at.title().equalsIgnoreCase(lesson);
-            String added = again ? draft.last().at.id() + " again" : draft.lesson(lesson, length.orElse(1));
+                    && at != null
+                    && at.title().equalsIgnoreCase(lesson);
+            String added = at != null && again ? at.id() + " again" : draft.lesson(lesson, length.orElse(1));
             said.add(
                     length.isEmpty() ? "“" + cell(cells, "length") + "” is no number of sessions; 1 was taken" : added);
         }
@@ -167,7 +169,7 @@ public final class OutlineReader {
     }
 
     private String cell(String[] cells, String column) {
-        Integer at = columns.get(column);
+        Integer at = columns == null ? null : columns.get(column);
         return at == null || at >= cells.length ? "" : unquoted(cells[at]);
     }
 
@@ -178,7 +180,7 @@ public final class OutlineReader {
                 : text;
     }
 
-    private static Map<String, Integer> heads(String[] cells) {
+    private static @Nullable Map<String, Integer> heads(String[] cells) {
         Map<String, Integer> found = new LinkedHashMap<>();
         for (int i = 0; i < cells.length; i++) {
             String head = unquoted(cells[i]).toLowerCase(Locale.ROOT);

@@ -30,6 +30,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a person types to start a term, as typed.
@@ -71,7 +72,10 @@ public record Start(
      * @param decisions the term that it makes; null while something that it needs is missing or not understood
      */
     public record Reading(
-            Decisions decisions, List<Said> said, List<DaysOffReader.Line> daysOff, List<OutlineReader.Line> outline) {}
+            @Nullable Decisions decisions,
+            List<Said> said,
+            List<DaysOffReader.Line> daysOff,
+            List<OutlineReader.Line> outline) {}
 
     /** Reads what was typed; days without a year lie near the given day. */
     public Reading read(LocalDate today) {
@@ -136,7 +140,7 @@ public record Start(
         }
     }
 
-    private static LocalDate day(String part, String text, DayWords days, List<Said> said) {
+    private static @Nullable LocalDate day(String part, String text, DayWords days, List<Said> said) {
         if (text.isBlank()) {
             said.add(new Said(part, false, ""));
             return null;

@@ -26,6 +26,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One line of work, a lesson, a notice or a note as people type it, read word by word: a title, and behind it in any order
@@ -49,7 +50,12 @@ public final class TypedLine {
      * @param begins whether that lesson begins on the day: work is due with it then
      * @param names what the course has
      */
-    public record Place(DayWords days, LocalDate day, String lesson, boolean begins, PlanNames names) {}
+    public record Place(
+            DayWords days,
+            @Nullable LocalDate day,
+            @Nullable String lesson,
+            boolean begins,
+            PlanNames names) {}
 
     /**
      * Some words of the line.
@@ -82,20 +88,20 @@ public final class TypedLine {
     private final List<Part> parts = new ArrayList<>();
     private final Map<Which, DateRule> dates = new EnumMap<>(Which.class);
     private Sort sort = Sort.WORK;
-    private String kind;
+    private @Nullable String kind;
     private String title = "";
-    private BigDecimal points;
-    private Integer minutes;
+    private @Nullable BigDecimal points;
+    private @Nullable Integer minutes;
     private String place = "";
     private final List<MomentWords> days = new ArrayList<>();
     /** The days are from one to another, not two by themselves. */
     private boolean run;
 
-    private Times times;
-    private RepeatWords repeat;
+    private @Nullable Times times;
+    private @Nullable RepeatWords repeat;
     private int often;
     /** To which date a time that stands by itself belongs; null for none. */
-    private Which open;
+    private @Nullable Which open;
 
     private TypedLine(Place in) {
         this.in = in;
@@ -113,7 +119,7 @@ public final class TypedLine {
     }
 
     /** The kind of work; null for what is no work. */
-    public String kind() {
+    public @Nullable String kind() {
         return sort == Sort.WORK ? kind : null;
     }
 
@@ -121,11 +127,11 @@ public final class TypedLine {
         return title;
     }
 
-    public BigDecimal points() {
+    public @Nullable BigDecimal points() {
         return points;
     }
 
-    public Integer minutes() {
+    public @Nullable Integer minutes() {
         return minutes;
     }
 
@@ -466,12 +472,12 @@ public final class TypedLine {
             dates.putIfAbsent(Which.OPENS, at(days.get(0), Which.OPENS));
             dates.putIfAbsent(Which.DUE, at(days.get(1), Which.DUE));
         } else if (days.size() == 1 && !dates.containsKey(Which.DUE)) {
-            boolean span = times != null && times.end() != null;
-            dates.put(
-                    Which.DUE,
-                    at(span ? new MomentWords(days.get(0).day(), times.end()) : withTime(days.get(0)), Which.DUE));
-            if (span) {
-                dates.putIfAbsent(Which.OPENS, DateRule.at(days.get(0).day().atTime(times.start())));
+            MomentWords only = days.get(0);
+            if (times != null && times.end() != null) {
+                dates.put(Which.DUE, at(new MomentWords(only.day(), times.end()), Which.DUE));
+                dates.putIfAbsent(Which.OPENS, DateRule.at(only.day().atTime(times.start())));
+            } else {
+                dates.put(Which.DUE, at(withTime(only), Which.DUE));
             }
         } else if (days.size() == 1) {
             say("", "write opens or closes before the other date", false);
@@ -480,7 +486,7 @@ public final class TypedLine {
             dates.putIfAbsent(Which.DUE, DateRule.at(in.day().atTime(times.end())));
         }
         if (!dates.containsKey(Which.DUE) && in.day() != null) {
-            dates.put(Which.DUE, onTheDay(times == null ? null : times.start()));
+            dates.put(Which.DUE, onTheDay(in.day(), times == null ? null : times.start()));
         }
     }
 
@@ -493,16 +499,16 @@ public final class TypedLine {
     }
 
     /** Due at the start of that day's lesson, or at the time said; on a day on which none begins, at its end. */
-    private DateRule onTheDay(LocalTime time) {
+    private DateRule onTheDay(LocalDate day, @Nullable LocalTime time) {
         if (in.lesson() == null || !in.begins()) {
-            return DateRule.at(in.day().atTime(time == null ? END_OF_DAY : time));
+            return DateRule.at(day.atTime(time == null ? END_OF_DAY : time));
         }
         DateRule with = DateRule.of(new Anchor.WithLesson(in.lesson(), Edge.START));
         return time == null ? with : with.at(time);
     }
 
     /** The date of that name; null for none. */
-    public DateRule date(Which which) {
+    public @Nullable DateRule date(Which which) {
         return dates.get(which);
     }
 
@@ -514,7 +520,7 @@ public final class TypedLine {
     public NoticeTime when() {
         LocalDate day = days.isEmpty() ? in.day() : days.get(0).day();
         if (repeat != null) {
-            return NoticeTime.series(repeat().from(day == null ? in.days().base() : day));
+            return NoticeTime.series(joined(repeat).from(day == null ? in.days().base() : day));
         }
         DateRule begins = dates.get(Which.OPENS);
         DateRule ends = dates.get(Which.CLOSES);
@@ -553,10 +559,12 @@ public final class TypedLine {
     }
 
     /** How it repeats, with what other words of the line say about that; null where it does not. */
+    @Nullable
     RepeatWords repeat() {
-        if (repeat == null) {
-            return null;
-        }
+        return repeat == null ? null : joined(repeat);
+    }
+
+    private RepeatWords joined(RepeatWords repeat) {
         return new RepeatWords(
                 repeat.rule(),
                 repeat.every(),
@@ -568,7 +576,7 @@ public final class TypedLine {
                 place);
     }
 
-    private LocalDate dayOf(Which which) {
+    private @Nullable LocalDate dayOf(Which which) {
         DateRule rule = dates.get(which);
         return rule != null && rule.fixed() ? rule.typed().toLocalDate() : null;
     }

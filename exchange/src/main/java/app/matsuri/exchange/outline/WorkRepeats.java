@@ -1,6 +1,7 @@
 package app.matsuri.exchange.outline;
 
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
@@ -45,7 +46,7 @@ public final class WorkRepeats {
      * @throws IllegalArgumentException when classes do not come so; the message says what to do
      */
     public static Rhythm of(TypedLine line, Item like, Unit unit, SectionSchedule in, LocalDate from) {
-        RepeatWords repeat = line.repeat();
+        RepeatWords repeat = Known.there(line.repeat(), "work that repeats");
         LocalDate first = repeat.from() == null ? from : repeat.from();
         Set<DayOfWeek> weekdays = weekdays(repeat, first);
         String id = fresh(in.course());

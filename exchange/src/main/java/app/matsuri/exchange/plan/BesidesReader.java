@@ -26,6 +26,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /** Reads notices, rhythms, and words on days and weeks. */
 public final class BesidesReader {
@@ -44,7 +45,7 @@ public final class BesidesReader {
     }
 
     /** A date that found no place when the course was rolled over; null when a fault leaves it without meaning. */
-    public static Waiting waiting(In in) {
+    public static @Nullable Waiting waiting(In in) {
         String what = in.word("what", null, List.of("opens", "due", "closes", "pin", "begins", "ends"));
         String id = in.required("id");
         String section = in.text("section", null);
@@ -56,7 +57,7 @@ public final class BesidesReader {
     }
 
     /** How long a unit took in an earlier term; null when a fault leaves it without meaning. */
-    public static Took took(In in) {
+    public static @Nullable Took took(In in) {
         String unit = in.id("unit");
         String term = in.required("term");
         String section = in.id("section");
@@ -87,7 +88,7 @@ public final class BesidesReader {
     }
 
     /** The notice; null when a fault leaves it without meaning. */
-    public static Notice notice(In in) {
+    public static @Nullable Notice notice(In in) {
         String id = in.id("id");
         String unit = in.text("unit", null);
         String title = in.required("title");
@@ -127,7 +128,7 @@ public final class BesidesReader {
     }
 
     /** When a notice is; null when a fault leaves it without meaning. */
-    public static NoticeTime time(In in) {
+    public static @Nullable NoticeTime time(In in) {
         DateRule begins = in.object("begins", RuleReader::rule);
         DateRule ends = in.object("ends", RuleReader::rule);
         List<NoticeTime.Repeat> repeats = in.objects("repeats", BesidesReader::repeat);
@@ -155,7 +156,7 @@ public final class BesidesReader {
     }
 
     /** A stretch of a series; null when a fault leaves it without meaning. */
-    public static NoticeTime.Repeat repeat(In in) {
+    public static NoticeTime.@Nullable Repeat repeat(In in) {
         String rule = in.required("rule");
         LocalDate from = in.date("from");
         LocalDate until = in.date("until");
@@ -166,7 +167,7 @@ public final class BesidesReader {
     }
 
     /** The rhythm; null when a fault leaves it without meaning. */
-    public static Rhythm rhythm(In in) {
+    public static @Nullable Rhythm rhythm(In in) {
         String id = in.id("id");
         String title = in.required("title");
         String unit = in.required("unit");
@@ -184,14 +185,19 @@ public final class BesidesReader {
         });
         List<Rhythm.Part> parts = in.objects("parts", BesidesReader::part);
         Extra extra = in.extra();
-        boolean whole = id != null && title != null && unit != null && words != null;
-        return !whole || every == null || begin == null || times == null
+        return id == null
+                        || title == null
+                        || unit == null
+                        || words == null
+                        || every == null
+                        || begin == null
+                        || times == null
                 ? null
                 : new Rhythm(id, title, unit, weekdays, words, every, begin, times, yielded, parts, extra);
     }
 
     /** What a rhythm brings each time; null when a fault leaves it without meaning. */
-    public static Rhythm.Part part(In in) {
+    public static Rhythm.@Nullable Part part(In in) {
         Offset remind = in.object("remind", one -> {
             Integer n = one.number("plus", 1, 1);
             String unit = one.word("in", "hours", List.of("minutes", "hours", "days", "weeks"));
@@ -203,7 +209,7 @@ public final class BesidesReader {
     }
 
     /** A few words on a day; null when a fault leaves them without meaning. */
-    public static DayNote dayNote(In in) {
+    public static @Nullable DayNote dayNote(In in) {
         LocalDate date = in.date("date");
         if (date == null && !in.has("date")) {
             in.faults().fatal(in.pointer(), "“date” is missing.");
@@ -216,7 +222,7 @@ public final class BesidesReader {
     }
 
     /** Headline and targets of a week; null when a fault leaves them without meaning. */
-    public static WeekNote weekNote(In in) {
+    public static @Nullable WeekNote weekNote(In in) {
         LocalDate first = in.date("first");
         if (first == null && !in.has("first")) {
             in.faults().fatal(in.pointer(), "“first” is missing: give a day of the week.");

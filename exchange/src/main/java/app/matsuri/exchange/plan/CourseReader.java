@@ -17,6 +17,7 @@ import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Reads a course, its units, lessons and items. */
 public final class CourseReader {
@@ -24,7 +25,7 @@ public final class CourseReader {
     private CourseReader() {}
 
     /** The course; null when a fault leaves it without meaning. */
-    public static Course course(In in) {
+    public static @Nullable Course course(In in) {
         String code = in.id("code");
         String title = in.required("title");
         Integer required = in.number("requiredMinutes", null, 0);
@@ -45,7 +46,7 @@ public final class CourseReader {
     }
 
     /** How hours are asked for: credits or ects. */
-    public static HoursAsked asks(In in) {
+    public static @Nullable HoursAsked asks(In in) {
         Integer credits = in.number("credits", null, 1);
         Integer ects = in.number("ects", null, 1);
         in.extra();
@@ -65,7 +66,7 @@ public final class CourseReader {
     }
 
     /** The unit with its lessons and items; null when a fault leaves it without meaning. */
-    public static Unit unit(In in) {
+    public static @Nullable Unit unit(In in) {
         String id = in.id("id");
         String code = in.id("code");
         String title = in.required("title");
@@ -83,7 +84,7 @@ public final class CourseReader {
     }
 
     /** The lesson; null when a fault leaves it without meaning. */
-    public static Lesson lesson(In in) {
+    public static @Nullable Lesson lesson(In in) {
         String id = in.id("id");
         String title = in.required("title");
         Integer length = in.number("length", 1, 1);
@@ -104,7 +105,7 @@ public final class CourseReader {
     }
 
     /** The item; null when a fault leaves it without meaning. */
-    public static Item item(In in) {
+    public static @Nullable Item item(In in) {
         String id = in.id("id");
         String lesson = in.text("lesson", null);
         String kind = in.text("kind", "other");

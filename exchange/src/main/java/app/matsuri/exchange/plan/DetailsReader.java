@@ -13,6 +13,7 @@ import java.time.LocalDateTime;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Reads what items and lessons are beside when they are, and other dates for sections and students. */
 public final class DetailsReader {
@@ -59,7 +60,7 @@ public final class DetailsReader {
     }
 
     /** A step of a lesson; null when a fault leaves it without meaning. */
-    public static Step step(In in) {
+    public static @Nullable Step step(In in) {
         Integer minutes = in.number("minutes", 0, 0);
         String text = in.text("text", "");
         in.extra();
@@ -67,7 +68,7 @@ public final class DetailsReader {
     }
 
     /** A link: an address that a browser opens; null when a fault leaves it without meaning. */
-    public static Link link(In in) {
+    public static @Nullable Link link(In in) {
         String title = in.text("title", "");
         String url = in.required("url");
         in.extra();
@@ -86,7 +87,7 @@ public final class DetailsReader {
     }
 
     /** How a stored file is used; null when a fault leaves it without meaning. */
-    public static FileUse file(In in) {
+    public static @Nullable FileUse file(In in) {
         String file = in.required("file");
         String name = in.required("name");
         boolean publish = in.flag("publish", true);
@@ -96,7 +97,7 @@ public final class DetailsReader {
     }
 
     /** Other dates of an item; null when a fault leaves it without meaning. */
-    public static Adjustment adjustment(In in) {
+    public static @Nullable Adjustment adjustment(In in) {
         String item = in.required("item");
         String student = in.text("student", null);
         String why = in.text("why", "");

@@ -1,5 +1,7 @@
 package app.matsuri.exchange.plan;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * Something in a file that is not as it should be.
  *
@@ -20,7 +22,7 @@ public record Fault(Severity severity, String pointer, int line, String message)
     }
 
     /** One line for a terminal. */
-    public String line(String file) {
+    public String line(@Nullable String file) {
         return file
                 + (line > 0 ? ":" + line : "")
                 + (pointer.isEmpty() ? "" : " " + pointer)

@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -44,7 +45,7 @@ public final class In {
     }
 
     /** The object at the pointer, or null (noted) where something else stands. */
-    public static In of(JsonNode node, String pointer, Faults faults) {
+    public static @Nullable In of(JsonNode node, String pointer, Faults faults) {
         if (node == null || !node.isObject()) {
             faults.fatal(pointer, "An object { … } is expected here.");
             return null;
@@ -75,18 +76,18 @@ public final class In {
         return node.has(field);
     }
 
-    private JsonNode present(String field) {
+    private @Nullable JsonNode present(String field) {
         asked.add(field);
         JsonNode value = node.get(field);
         return value == null || value.isNull() ? null : value;
     }
 
-    private <T> T missing(String field, String what) {
+    private <T> @Nullable T missing(String field, String what) {
         faults.fatal(pointer, "“" + field + "” is missing: give " + what + ".");
         return null;
     }
 
-    private <T> T wrong(String field, JsonNode value, String what) {
+    private <T> @Nullable T wrong(String field, JsonNode value, String what) {
         faults.fatal(at(field), "“" + shown(value) + "” is not " + what + ".");
         return null;
     }
@@ -97,7 +98,7 @@ public final class In {
     }
 
     /** A text that must be there and not be blank. */
-    public String required(String field) {
+    public @Nullable String required(String field) {
         if (!has(field)) {
             return missing(field, "a text");
         }
@@ -109,7 +110,7 @@ public final class In {
         return text;
     }
 
-    public String text(String field, String otherwise) {
+    public @Nullable String text(String field, @Nullable String otherwise) {
         JsonNode value = present(field);
         if (value == null) {
             return otherwise;
@@ -122,7 +123,7 @@ public final class In {
     }
 
     /** A code or an id: a text that must be there, on one line and not too long to be shown. */
-    public String id(String field) {
+    public @Nullable String id(String field) {
         String text = required(field);
         if (text != null && (text.length() > MOST_ID || text.chars().anyMatch(Character::isISOControl))) {
             faults.fatal(at(field), "A code or an id has at most " + MOST_ID + " characters on one line.");
@@ -144,12 +145,12 @@ public final class In {
     }
 
     /** A whole number of at least {@code least}. */
-    public Integer number(String field, Integer otherwise, int least) {
+    public @Nullable Integer number(String field, @Nullable Integer otherwise, int least) {
         JsonNode value = present(field);
         return value == null ? otherwise : whole(at(field), value, least);
     }
 
-    private Integer whole(String place, JsonNode value, int least) {
+    private @Nullable Integer whole(String place, JsonNode value, int least) {
         if (!value.isIntegralNumber() || !value.canConvertToInt()) {
             faults.fatal(place, "“" + shown(value) + "” is not a whole number.");
             return null;
@@ -161,7 +162,7 @@ public final class In {
         return value.intValue();
     }
 
-    public BigDecimal decimal(String field) {
+    public @Nullable BigDecimal decimal(String field) {
         JsonNode value = present(field);
         if (value == null) {
             return null;
@@ -170,7 +171,7 @@ public final class In {
     }
 
     /** One of the words; null (noted) when it is another. */
-    public String word(String field, String otherwise, List<String> words) {
+    public @Nullable String word(String field, @Nullable String otherwise, List<String> words) {
         String text = text(field, otherwise);
         if (text != null && !words.contains(text)) {
             faults.fatal(at(field), "“" + text + "” is not one of " + String.join(", ", words) + ".");
@@ -179,31 +180,31 @@ public final class In {
         return text;
     }
 
-    public LocalDate date(String field) {
+    public @Nullable LocalDate date(String field) {
         return parsed(field, "a date such as 2026-10-05", LocalDate::parse);
     }
 
-    public LocalTime time(String field) {
+    public @Nullable LocalTime time(String field) {
         return parsed(field, "a time of day such as 17:00", LocalTime::parse);
     }
 
     /** A time of day at which something ends; midnight for the end of the day, which is written 24:00. */
-    public LocalTime endTime(String field) {
+    public @Nullable LocalTime endTime(String field) {
         return parsed(
                 field,
                 "a time of day such as 17:00, or 24:00",
                 text -> text.equals("24:00") ? LocalTime.MIDNIGHT : LocalTime.parse(text));
     }
 
-    public LocalDateTime moment(String field) {
+    public @Nullable LocalDateTime moment(String field) {
         return parsed(field, "a local date and time such as 2026-10-05T17:00", LocalDateTime::parse);
     }
 
-    public DayOfWeek weekday(String field, DayOfWeek otherwise) {
+    public @Nullable DayOfWeek weekday(String field, @Nullable DayOfWeek otherwise) {
         return has(field) ? parsed(field, "a weekday: MO, TU, WE, TH, FR, SA or SU", Words::weekday) : otherwise;
     }
 
-    private <T> T parsed(String field, String what, Function<String, T> parser) {
+    private <T> @Nullable T parsed(String field, String what, Function<String, T> parser) {
         JsonNode value = present(field);
         if (value == null) {
             return null;
@@ -212,7 +213,7 @@ public final class In {
     }
 
     /** The text read by the parser; null (noted) when it cannot be or its year is out of bounds. */
-    public <T> T parse(String place, String text, String what, Function<String, T> parser) {
+    public <T> @Nullable T parse(String place, @Nullable String text, String what, Function<String, T> parser) {
         try {
             T value = parser.apply(text);
             int year = value instanceof LocalDate date
@@ -311,11 +312,11 @@ public final class In {
             return place;
         }
 
-        public <T> T keyAs(String what, Function<String, T> parser) {
+        public <T> @Nullable T keyAs(String what, Function<String, T> parser) {
             return parse(place, key, what, parser);
         }
 
-        public <T> T text(String what, Function<String, T> parser) {
+        public <T> @Nullable T text(String what, Function<String, T> parser) {
             if (!value.isString()) {
                 faults.fatal(place, "“" + shown(value) + "” is not " + what + ".");
                 return null;
@@ -323,7 +324,7 @@ public final class In {
             return parse(place, value.stringValue(), what, parser);
         }
 
-        public Integer number(int least) {
+        public @Nullable Integer number(int least) {
             return whole(place, value, least);
         }
 
@@ -345,7 +346,7 @@ public final class In {
     }
 
     /** A nested object read by the reader; null where there is none. */
-    public <T> T object(String field, Function<In, T> reader) {
+    public <T> @Nullable T object(String field, Function<In, T> reader) {
         JsonNode value = present(field);
         if (value == null) {
             return null;

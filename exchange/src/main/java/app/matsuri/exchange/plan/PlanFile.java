@@ -14,6 +14,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.databind.JsonNode;
@@ -32,7 +33,7 @@ public final class PlanFile {
      * @param decisions null when a fault leaves the file without meaning
      * @param faults all of them, in the order of reading
      */
-    public record Reading(Decisions decisions, List<Fault> faults) {
+    public record Reading(@Nullable Decisions decisions, List<Fault> faults) {
 
         /** Whether something is wrong that is more than a remark. */
         public boolean faulty() {
@@ -94,7 +95,7 @@ public final class PlanFile {
     }
 
     /** Reads a document; null when a fault leaves it without meaning. */
-    public static Decisions read(JsonNode root, Faults faults) {
+    public static @Nullable Decisions read(JsonNode root, Faults faults) {
         In in = In.of(root, "", faults);
         if (in == null) {
             return null;

@@ -24,6 +24,7 @@ import java.time.LocalDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Writes decisions as JSON objects, field for field what the readers read. */
 public final class PlanWriter {
@@ -63,7 +64,7 @@ public final class PlanWriter {
     }
 
     /** The day letters; null for none. */
-    public static Map<String, Object> rotation(DayRotation rotation) {
+    public static @Nullable Map<String, Object> rotation(@Nullable DayRotation rotation) {
         if (rotation == null) {
             return null;
         }
@@ -127,7 +128,7 @@ public final class PlanWriter {
     }
 
     /** How hours are asked for; null for not. */
-    public static Map<String, Object> asks(HoursAsked asks) {
+    public static @Nullable Map<String, Object> asks(@Nullable HoursAsked asks) {
         return asks == null
                 ? null
                 : new Out().put(Words.word(asks.in()), asks.amount()).map();
@@ -331,7 +332,7 @@ public final class PlanWriter {
     };
 
     /** The rule; null for none. */
-    public static Map<String, Object> rule(DateRule rule) {
+    public static @Nullable Map<String, Object> rule(@Nullable DateRule rule) {
         if (rule == null) {
             return null;
         }
@@ -348,7 +349,7 @@ public final class PlanWriter {
                 .with(rule.extra());
     }
 
-    private static String text(Object value) {
+    private static @Nullable String text(@Nullable Object value) {
         return value == null
                 ? null
                 : value instanceof DayOfWeek weekday

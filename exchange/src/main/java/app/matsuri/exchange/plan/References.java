@@ -24,6 +24,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Checks that what decisions name exists and that no name stands for two things. */
 final class References {
@@ -164,11 +165,12 @@ final class References {
         }
     }
 
-    private static String where(String section) {
+    private static String where(@Nullable String section) {
         return section == null ? "" : " " + section;
     }
 
-    private void notice(DateRule rule, String place, Set<String> lessons, Set<String> units, Set<String> items) {
+    private void notice(
+            @Nullable DateRule rule, String place, Set<String> lessons, Set<String> units, Set<String> items) {
         rule(rule, place, lessons, units);
         if (rule != null) {
             rule.anchor()
@@ -179,7 +181,7 @@ final class References {
         }
     }
 
-    private void recurrence(String rule, String at, String gives) {
+    private void recurrence(@Nullable String rule, String at, String gives) {
         try {
             if (rule != null) {
                 Recurrence.of(rule);
@@ -198,7 +200,7 @@ final class References {
         }
     }
 
-    private void rule(DateRule rule, String place, Set<String> lessons, Set<String> units) {
+    private void rule(@Nullable DateRule rule, String place, Set<String> lessons, Set<String> units) {
         if (rule == null) {
             return;
         }

@@ -8,6 +8,7 @@ import app.matsuri.core.plan.Which;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** Reads a date rule. */
 public final class RuleReader {
@@ -17,7 +18,7 @@ public final class RuleReader {
     private RuleReader() {}
 
     /** The rule; null when a fault leaves it without meaning. */
-    public static DateRule rule(In in) {
+    public static @Nullable DateRule rule(In in) {
         Anchor anchor = anchor(in);
         Integer n = in.number("plus", 0, Integer.MIN_VALUE);
         String unit = in.word("in", "days", Words.all(Offset.Unit.class));
@@ -44,7 +45,7 @@ public final class RuleReader {
                 in.extra());
     }
 
-    private static Anchor anchor(In in) {
+    private static @Nullable Anchor anchor(In in) {
         List<String> given = ANCHORS.stream().filter(in::has).toList();
         if (given.size() != 1) {
             in.faults()
@@ -67,12 +68,12 @@ public final class RuleReader {
         };
     }
 
-    private static Anchor fixed(In in) {
+    private static @Nullable Anchor fixed(In in) {
         var at = in.moment("at");
         return at == null ? null : new Anchor.Fixed(at);
     }
 
-    private static Anchor with(In in, String what) {
+    private static @Nullable Anchor with(In in, String what) {
         String id = in.text(what, null);
         String edge = in.word("edge", "start", Words.all(Edge.class));
         if (id == null || edge == null) {
@@ -82,7 +83,7 @@ public final class RuleReader {
         return what.equals("lesson") ? new Anchor.WithLesson(id, end) : new Anchor.WithUnit(id, end);
     }
 
-    private static Anchor week(In in) {
+    private static @Nullable Anchor week(In in) {
         Integer week = in.number("week", null, Integer.MIN_VALUE);
         String counts = in.word("counts", "term", List.of("term", "teaching"));
         DayOfWeek weekday = in.weekday("weekday", null);
@@ -94,13 +95,13 @@ public final class RuleReader {
                 : new Anchor.InWeek(week, counts.equals("teaching"), weekday);
     }
 
-    private static Anchor item(In in) {
+    private static @Nullable Anchor item(In in) {
         String item = in.text("item", null);
         String date = in.word("date", "due", Words.all(Which.class));
         return item == null || date == null ? null : new Anchor.OfItem(item, Words.constant(Which.class, date));
     }
 
-    private static Anchor rhythm(In in) {
+    private static @Nullable Anchor rhythm(In in) {
         String rhythm = in.text("rhythm", null);
         Integer number = in.number("number", 0, 0);
         String edge = in.word("edge", "start", Words.all(Edge.class));
@@ -109,7 +110,7 @@ public final class RuleReader {
                 : new Anchor.InRhythm(rhythm, number, Words.constant(Edge.class, edge));
     }
 
-    private static Anchor own(In in) {
+    private static @Nullable Anchor own(In in) {
         String own = in.word("own", null, List.of("opens", "due", "closes", "begins"));
         return "begins".equals(own)
                 ? new Anchor.OwnBeginning()

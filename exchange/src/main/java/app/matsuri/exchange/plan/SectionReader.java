@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /** Reads a section with its meetings and its own decisions. */
 public final class SectionReader {
@@ -29,7 +30,7 @@ public final class SectionReader {
     private SectionReader() {}
 
     /** The section; null when a fault leaves it without meaning. */
-    public static Section section(In in) {
+    public static @Nullable Section section(In in) {
         String code = in.id("code");
         String instructor = in.text("instructor", "");
         String partOf = in.text("partOf", "");
@@ -99,7 +100,7 @@ public final class SectionReader {
     }
 
     /** A student; null when a fault leaves it without meaning. */
-    public static Student student(In in) {
+    public static @Nullable Student student(In in) {
         String id = in.id("id");
         String name = in.required("name");
         String mail = in.text("mail", "");
@@ -133,7 +134,7 @@ public final class SectionReader {
     }
 
     /** When it meets; null when a fault leaves it without meaning. */
-    public static MeetingPattern pattern(In in) {
+    public static @Nullable MeetingPattern pattern(In in) {
         String rule = in.text("rule", null);
         List<String> letters = in.texts("letters", "a day letter in quotes", x -> x);
         LocalTime start = in.time("start");
@@ -162,7 +163,7 @@ public final class SectionReader {
         return new MeetingPattern(rule, letters, start, minutes, place, link, from, until, extra);
     }
 
-    public static SessionChange change(In in) {
+    public static @Nullable SessionChange change(In in) {
         boolean cancel = in.has("cancel");
         boolean move = in.has("move");
         boolean add = in.has("add");

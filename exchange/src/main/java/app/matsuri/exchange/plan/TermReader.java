@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
 
 /** Reads a term and its closures. */
@@ -24,7 +25,7 @@ public final class TermReader {
     private TermReader() {}
 
     /** The term; null when a fault leaves it without meaning. */
-    public static Term term(In in) {
+    public static @Nullable Term term(In in) {
         String name = in.text("name", "");
         LocalDate first = day(in, "first", "the term's first day, such as 2026-08-31");
         LocalDate last = day(in, "last", "the term's last day, such as 2026-12-18");
@@ -66,7 +67,7 @@ public final class TermReader {
                                     + " are more than five years: check the year of the last day.");
             return null;
         }
-        if (in.faults().fatal()) {
+        if (in.faults().fatal() || name == null || first == null || last == null || zone == null || weekStart == null) {
             in.extra();
             return null;
         }
@@ -86,7 +87,7 @@ public final class TermReader {
     }
 
     /** The day letters; null when a fault leaves them without meaning. */
-    public static DayRotation rotation(In in) {
+    public static @Nullable DayRotation rotation(In in) {
         List<String> letters = in.texts("letters", "a day letter in quotes", x -> x);
         String advances = in.word("advances", "teaching-days", Words.all(DayRotation.Advance.class));
         SortedMap<LocalDate, String> restarts = new TreeMap<>();
@@ -109,7 +110,7 @@ public final class TermReader {
         }
     }
 
-    private static LocalDate day(In in, String field, String what) {
+    private static @Nullable LocalDate day(In in, String field, String what) {
         if (!in.has(field)) {
             in.faults().fatal(in.pointer(), "“" + field + "” is missing: give " + what + ".");
             return null;
@@ -118,7 +119,7 @@ public final class TermReader {
     }
 
     /** The closure; null when a fault leaves it without meaning. */
-    public static Closure closure(In in) {
+    public static @Nullable Closure closure(In in) {
         LocalDate first = day(in, "first", "the first day off, such as 2026-11-25");
         LocalDate last = in.has("last") ? in.date("last") : first;
         LocalTime from = in.time("from");

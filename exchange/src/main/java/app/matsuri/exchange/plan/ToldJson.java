@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Reads and writes what the students of a section were told. */
 public final class ToldJson {
@@ -43,7 +44,7 @@ public final class ToldJson {
         return LocalDate.parse(text.length() > 10 && text.charAt(10) == 'T' ? text.substring(0, 10) : text);
     }
 
-    private static Work work(In in) {
+    private static @Nullable Work work(In in) {
         String item = in.id("item");
         String title = in.text("title", "");
         Map<Which, LocalDateTime> dates = new EnumMap<>(Which.class);
@@ -57,7 +58,7 @@ public final class ToldJson {
         return item == null || title == null ? null : new Work(item, new Told.OfWork(title, dates));
     }
 
-    private static Telling telling(In in) {
+    private static @Nullable Telling telling(In in) {
         LocalDateTime at = in.moment("at");
         String why = in.text("why", "");
         List<Telling.Move> moves = in.objects("moves", ToldJson::move);
@@ -66,7 +67,7 @@ public final class ToldJson {
     }
 
     /** A date told otherwise; null when a fault leaves it without meaning. */
-    public static Telling.Move move(In in) {
+    public static Telling.@Nullable Move move(In in) {
         String what = in.word("what", null, WHAT);
         String id = in.id("id");
         LocalDateTime from = in.moment("from");

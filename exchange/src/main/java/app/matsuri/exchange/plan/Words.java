@@ -5,6 +5,7 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /** The plan file's words for what Java names otherwise. */
 public final class Words {
@@ -33,7 +34,7 @@ public final class Words {
     }
 
     /** A local date and time as "2026-10-05T17:00"; with seconds only where it has some. */
-    public static String moment(LocalDateTime moment) {
+    public static String moment(@Nullable LocalDateTime moment) {
         return moment == null ? "" : moment.format(moment.getSecond() == 0 ? MOMENT : SECOND);
     }
 

@@ -31,6 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads a table of dated work that another system wrote, as .csv or .xlsx: a row a thing, its title and its dates in columns that
@@ -72,7 +73,7 @@ public final class DatesOfAnother {
      * @param dayFirst whether 10/11 is the tenth of November
      * @throws Unreadable when it is no such table; the message says what lacks
      */
-    public static Read read(Given file, String code, Decisions then, ZoneId zone, boolean dayFirst) {
+    public static Read read(Given file, String code, @Nullable Decisions then, ZoneId zone, boolean dayFirst) {
         Term term = then == null ? null : then.term();
         List<List<String>> rows = TableFile.rows(file);
         NamedColumns columns = new NamedColumns(rows.isEmpty() ? List.of() : rows.get(0), COLUMNS);
@@ -116,8 +117,8 @@ public final class DatesOfAnother {
                     "No row of “" + file.name() + "” has a date that can be read, such as 2026-10-05 17:00.");
         }
         boolean within = term != null && all.stream().anyMatch(term::contains);
-        Term of = within ? term : around(all, zone);
-        Course known = !within ? null : then.course(code).orElse(null);
+        Term of = term != null && within ? term : around(all, zone);
+        Course known = then == null || !within ? null : then.course(code).orElse(null);
         String title = known == null ? code : known.title();
         Course course =
                 Course.of(code, title, known == null ? 50 : known.usualMinutes(), sections(known), units(units));
@@ -125,7 +126,7 @@ public final class DatesOfAnother {
     }
 
     /** When the course's sections met; where that is not known one without meetings, so that dates have a section to be of. */
-    private static List<Section> sections(Course known) {
+    private static List<Section> sections(@Nullable Course known) {
         return known == null || known.sections().isEmpty()
                 ? List.of(Section.of("A", Section.Pace.SESSIONS, List.of()))
                 : known.sections().stream()

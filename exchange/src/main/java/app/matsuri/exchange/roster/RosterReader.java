@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads a list of students: names a line each, "Oakes, Wren" or "Wren Oakes &lt;mail&gt;", a table with a header, or the
@@ -52,7 +53,12 @@ public final class RosterReader {
      * @param state "student", "double", "passed", "heading" or "not-understood"
      * @param student null for the last three
      */
-    public record Line(int number, String text, String state, String said, Student student) {}
+    public record Line(
+            int number,
+            String text,
+            String state,
+            String said,
+            @Nullable Student student) {}
 
     /** Reads names or a table as pasted. */
     public static List<Line> read(String text) {

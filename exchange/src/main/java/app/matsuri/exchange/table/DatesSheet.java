@@ -81,9 +81,9 @@ public final class DatesSheet {
             if (date == null || !date.resolved()) {
                 row.add("");
             } else if (wholeDays) {
-                row.add(date.at().toLocalDate());
+                row.add(date.moment().toLocalDate());
             } else {
-                row.add(date.at());
+                row.add(date.moment());
             }
         }
         return row;

@@ -1,5 +1,6 @@
 package app.matsuri.exchange.table;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.dates.PutDates;
 import app.matsuri.core.plan.Course;
@@ -27,6 +28,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads a table of dates that was edited elsewhere, and says what differs: things are told by course and id, where that
@@ -115,7 +117,7 @@ public final class DatesSheetReader {
                 item = NoticeAsItem.item(each, id).orElse(null);
             }
         }
-        if (item == null) {
+        if (course == null || item == null) {
             List<Map.Entry<Course, Item>> called = new ArrayList<>();
             courses.forEach(c -> Stream.concat(
                             c.items().stream(), c.besides().notices().stream().map(NoticeAsItem::item))
@@ -163,7 +165,7 @@ public final class DatesSheetReader {
             int number,
             Course course,
             Item item,
-            String section,
+            @Nullable String section,
             Which which,
             String given,
             Map<Which, Own<DateRule>> beside,
@@ -202,19 +204,20 @@ public final class DatesSheetReader {
                     section == null ? "" : section,
                     Words.word(which),
                     "not-understood",
-                    e.getMessage()));
+                    Known.message(e)));
         }
     }
 
     /** Whether both are the same day of a notice of whole days, whose dates have no time. */
-    private static boolean sameDay(Course course, Item item, String section, LocalDateTime a, LocalDateTime b) {
+    private static boolean sameDay(
+            Course course, Item item, @Nullable String section, @Nullable LocalDateTime a, @Nullable LocalDateTime b) {
         return a != null
                 && b != null
                 && a.toLocalDate().equals(b.toLocalDate())
                 && NoticeAsItem.wholeDays(course, item.id(), section);
     }
 
-    private static String said(LocalDateTime date) {
+    private static String said(@Nullable LocalDateTime date) {
         return date == null ? "no date" : Say.moment(date);
     }
 

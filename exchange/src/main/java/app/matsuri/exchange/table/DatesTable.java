@@ -46,7 +46,7 @@ public final class DatesTable {
     }
 
     private static void lesson(CsvWriter csv, SectionSchedule follows, Lesson lesson) {
-        Placement placement = follows.byLesson().get(lesson.id());
+        Placement placement = follows.placement(lesson.id());
         if (placement.leftOut()) {
             return;
         }
@@ -69,8 +69,8 @@ public final class DatesTable {
 
     private static void item(CsvWriter csv, SectionSchedule follows, Item item) {
         ItemDates dates = follows.byItem().get(item.id());
-        for (Which which : dates == null ? new Which[0] : Which.values()) {
-            Resolved date = dates.get(which);
+        for (Which which : Which.values()) {
+            Resolved date = dates == null ? null : dates.get(which);
             if (date != null) {
                 row(
                         csv,

@@ -32,8 +32,8 @@ public final class TermTables {
                 csv.writeRecord(
                         c.first().toString(),
                         c.last().toString(),
-                        c.wholeDay() ? "" : Say.time(c.from()),
-                        c.wholeDay() ? "" : Say.end(c.to()),
+                        c.from() == null ? "" : Say.time(c.from()),
+                        c.to() == null ? "" : Say.end(c.to()),
                         c.reason(),
                         c.kind(),
                         said(c.noClass()),

@@ -25,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads what is typed into a date's cell, by the item it stands beside, the date that stands there now, and the section
@@ -72,7 +73,8 @@ public final class CellWords {
      * @param said the rule in words
      * @param date what it comes to there; null for no date
      */
-    public record Cell(Own<DateRule> own, String said, Resolved date) {}
+    public record Cell(
+            Own<DateRule> own, String said, @Nullable Resolved date) {}
 
     /** Reads a cell alone. */
     public Cell read(String course, String item, String section, Which which, String given) throws NotUnderstood {
@@ -86,7 +88,12 @@ public final class CellWords {
      * @param beside what the cells of its other dates say, where they are read with it
      */
     public Cell read(
-            String course, String item, String section, Which which, String given, Map<Which, Own<DateRule>> beside)
+            String course,
+            String item,
+            @Nullable String section,
+            Which which,
+            String given,
+            Map<Which, Own<DateRule>> beside)
             throws NotUnderstood {
         Course in = decisions
                 .course(course)
@@ -126,7 +133,7 @@ public final class CellWords {
             }
             return now.plain() ? DateRule.at(now.typed().toLocalDate().atTime(time.get())) : now.at(time.get());
         }
-        LocalDate base = stands != null && stands.resolved() ? stands.at().toLocalDate() : today;
+        LocalDate base = stands != null && stands.resolved() ? stands.moment().toLocalDate() : today;
         Term term = decisions.term();
         PlanNames known = names.computeIfAbsent(course.code(), c -> PlanNames.of(course));
         Optional<DateRule> read = new DueWords(days(today, term), known).read(text, item.lesson(), which);
@@ -137,7 +144,7 @@ public final class CellWords {
             return nextClass(base, follows);
         }
         String day = text;
-        LocalTime at = stands != null && stands.resolved() ? stands.at().toLocalTime() : END_OF_DAY;
+        LocalTime at = stands != null && stands.resolved() ? stands.moment().toLocalTime() : END_OF_DAY;
         Matcher m = TimeWords.TIME.matcher(text);
         if (m.find() && m.end() == text.length() && m.start() > 0) {
             at = TimeWords.of(m).orElse(at);

@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The one reader of days as people type them: "3 nov", "Nov. 3, 2026", "Fri 9 Oct", "2026-11-03", "3.11.", "11/3",
@@ -26,10 +27,11 @@ import java.util.stream.Stream;
  * @param last last day of the term; null where none is known
  * @param slashDayFirst whether 10/11 is the tenth of November
  */
-public record DayWords(LocalDate base, LocalDate first, LocalDate last, boolean slashDayFirst) {
+public record DayWords(
+        LocalDate base, @Nullable LocalDate first, @Nullable LocalDate last, boolean slashDayFirst) {
 
     /** Days in which 10/11 is the eleventh of October. */
-    public DayWords(LocalDate base, LocalDate first, LocalDate last) {
+    public DayWords(LocalDate base, @Nullable LocalDate first, @Nullable LocalDate last) {
         this(base, first, last, false);
     }
 
@@ -169,7 +171,7 @@ public record DayWords(LocalDate base, LocalDate first, LocalDate last, boolean 
     }
 
     /** A day of a month, in the year given or the one that fits; none when the weekday that stands with it differs. */
-    Optional<LocalDate> dated(String year, int month, int day, String weekday) {
+    Optional<LocalDate> dated(@Nullable String year, int month, int day, @Nullable String weekday) {
         Optional<LocalDate> found = year != null ? day(number(year), month, day) : fitting(month, day);
         return found.filter(d -> weekday == null || d.getDayOfWeek() == weekday(weekday));
     }

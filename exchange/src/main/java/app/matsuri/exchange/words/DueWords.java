@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * When work is due as people write it beside a lesson, as a date rule, and a rule in the same words: "same day", "next
@@ -54,7 +55,7 @@ public record DueWords(DayWords days, PlanNames names) {
      * @param lesson id of the lesson they stand beside; null for none, when only words with a date of their own mean
      *     something
      */
-    public Optional<DateRule> read(String given, String lesson) {
+    public Optional<DateRule> read(String given, @Nullable String lesson) {
         return read(given, lesson, Which.DUE);
     }
 
@@ -62,7 +63,7 @@ public record DueWords(DayWords days, PlanNames names) {
      * The rule that the words mean for one of the dates: of a due date "due +2" is two teaching days after the lesson,
      * of another it is that long after it is due.
      */
-    public Optional<DateRule> read(String given, String lesson, Which of) {
+    public Optional<DateRule> read(String given, @Nullable String lesson, Which of) {
         LocalTime edge = of == Which.OPENS ? LocalTime.MIDNIGHT : END_OF_DAY;
         Optional<MomentWords> moment = given.matches(".*\\d.*")
                         && !given.strip().startsWith("+")
@@ -127,7 +128,7 @@ public record DueWords(DayWords days, PlanNames names) {
         return rule.plain() ? DateRule.at(rule.typed().toLocalDate().atTime(time)) : rule.at(time);
     }
 
-    private Optional<DateRule> rule(String text, String anchor, boolean unit, LocalTime edge) {
+    private Optional<DateRule> rule(String text, @Nullable String anchor, boolean unit, LocalTime edge) {
         String lower = text.toLowerCase(Locale.ROOT);
         Optional<LocalDate> day =
                 lower.matches(".*\\d.*") && !lower.startsWith("+") ? days.read(text) : Optional.empty();

@@ -20,6 +20,7 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * When a class meets as a timetable prints it: "MWF 10-10:50 Weir House 2", "Mon-Fri 9-9:50", "Tue Thu 1-2:15 pm", "daily
@@ -70,7 +71,7 @@ public final class MeetsWords {
      *
      * @param days reads first and last days, and knows the term's weeks; null where neither is meant
      */
-    public static List<MeetingPattern> readAll(String text, DayWords days) {
+    public static List<MeetingPattern> readAll(String text, @Nullable DayWords days) {
         List<MeetingPattern> patterns = new ArrayList<>();
         for (String part : text.split("[;\\n]+")) {
             if (!part.isBlank()) {
@@ -91,9 +92,13 @@ public final class MeetsWords {
     }
 
     /** What words before the times mean beside weekdays: in which weeks, from when until when. */
-    private record Stretch(String words, int every, LocalDate from, LocalDate until) {}
+    private record Stretch(
+            String words,
+            int every,
+            @Nullable LocalDate from,
+            @Nullable LocalDate until) {}
 
-    private static List<MeetingPattern> one(String text, DayWords days) {
+    private static List<MeetingPattern> one(String text, @Nullable DayWords days) {
         Matcher weeks = WEEKS.matcher(text);
         String plain = text;
         List<Stretch> stretches = List.of();
@@ -156,7 +161,7 @@ public final class MeetsWords {
     }
 
     /** Since when, until when and in which weeks, and what is left of the words behind the times; empty where unclear. */
-    private static Optional<Stretch> stretch(String before, String behind, DayWords days) {
+    private static Optional<Stretch> stretch(String before, String behind, @Nullable DayWords days) {
         LocalDate from = null;
         LocalDate until = null;
         String rest = behind;
@@ -231,7 +236,7 @@ public final class MeetsWords {
 
     /** The recurrence that the words before the times mean; null when they mean none. */
     /** The recurrence that the words mean; null where a word of them is neither a weekday nor says how often. */
-    static String only(String words) {
+    static @Nullable String only(String words) {
         String known = DAY_RUN.matcher(words).replaceAll(" ");
         known = MONTHLY.matcher(known).replaceAll(" ");
         known = EVERY.matcher(known).replaceAll(" ");
@@ -243,7 +248,7 @@ public final class MeetsWords {
                 : null;
     }
 
-    private static String rule(String before, int weeks) {
+    private static @Nullable String rule(String before, int weeks) {
         Matcher monthly = MONTHLY.matcher(before);
         if (monthly.find()
                 && (before.toLowerCase(Locale.ROOT).contains("month")

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A day with or without a time as people type it: "9 oct 8:00", "20 oct, 17:00", "fri 5pm", "17:00 on 20 oct",
@@ -15,7 +16,7 @@ import java.util.regex.Pattern;
  * @param day the day
  * @param time the time that was said; null for none
  */
-public record MomentWords(LocalDate day, LocalTime time) {
+public record MomentWords(LocalDate day, @Nullable LocalTime time) {
 
     private static final Pattern ISO = Pattern.compile("(\\d{4}-\\d{2}-\\d{2})[T ](\\d{2}:\\d{2})(?::\\d{2})?");
 

@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How something repeats, as people type it: "every Tue and Thu 1-2:30pm", "daily", "weekdays", "every second week from 3
@@ -28,12 +29,12 @@ import java.util.regex.Pattern;
  * @param place what stands behind the times
  */
 public record RepeatWords(
-        String rule,
+        @Nullable String rule,
         int every,
-        LocalDate from,
-        LocalDate until,
+        @Nullable LocalDate from,
+        @Nullable LocalDate until,
         int times,
-        LocalTime start,
+        @Nullable LocalTime start,
         int minutes,
         String place) {
 

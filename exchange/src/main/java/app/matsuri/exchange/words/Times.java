@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * From one time of a day to a later one, within a text: "2-3pm" is 14:00 to 15:00, "14:00-15:00", "9 to 10:30 am", "1pm for
@@ -15,7 +16,7 @@ import java.util.regex.Pattern;
  * @param at where it begins in the text
  * @param to where it ends there, exclusive
  */
-public record Times(LocalTime start, LocalTime end, int at, int to) {
+public record Times(LocalTime start, @Nullable LocalTime end, int at, int to) {
 
     private static final String CLOCK = "(\\d{1,2})(?:[:.](\\d{2}))?\\s*(am|pm|a\\.m\\.|p\\.m\\.)?";
     private static final Pattern SPAN = Pattern.compile(
@@ -65,7 +66,7 @@ public record Times(LocalTime start, LocalTime end, int at, int to) {
         return end == null ? 0 : (int) Duration.between(start, end).toMinutes();
     }
 
-    private static Optional<LocalTime> clock(String hour, String minute, String half) {
+    private static Optional<LocalTime> clock(String hour, String minute, @Nullable String half) {
         int h = DayWords.number(hour);
         int m = minute == null ? 0 : DayWords.number(minute);
         if (h > 23 || m > 59) {

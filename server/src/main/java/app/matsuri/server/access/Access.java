@@ -1,5 +1,6 @@
 package app.matsuri.server.access;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.change.NoSuch;
 import app.matsuri.server.access.Colleague.Role;
 import app.matsuri.server.account.SignedIn;
@@ -81,7 +82,12 @@ public class Access {
     public Substitution substitute(SignedIn by, long termId) {
         Colleague c =
                 colleague(by, termId).filter(one -> one.role == Role.SUBSTITUTE).orElseThrow(() -> NoSuch.term(termId));
-        return new Substitution(store.load(owner(termId), termId), c.course, c.section, c.firstDay, c.lastDay);
+        return new Substitution(
+                store.load(owner(termId), termId),
+                Known.there(c.course, "a course"),
+                Known.there(c.section, "a section"),
+                c.firstDay,
+                c.lastDay);
     }
 
     /** A term that was shared with someone. */

@@ -8,9 +8,11 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /** Someone who was invited to a term of another. */
 @Entity
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public class Colleague {
 
     /** What a colleague may do. */
@@ -34,8 +36,8 @@ public class Colleague {
 
     public String name;
     public String mail;
-    public String course;
-    public String section;
+    public @Nullable String course;
+    public @Nullable String section;
     public LocalDate firstDay;
     public LocalDate lastDay;
     public String tokenHash;

@@ -8,6 +8,7 @@ import java.time.Instant;
 
 /** A person who may sign in. */
 @Entity
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public class Account {
 
     @Id

@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 
 /** What one or several people share; nobody else sees anything of it. */
 @Entity
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public class Workspace {
 
     @Id

@@ -1,5 +1,6 @@
 package app.matsuri.server.bundle;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.exchange.bundle.Bundle;
 import app.matsuri.exchange.plan.Fault;
@@ -69,12 +70,12 @@ public class Bundles {
     public Opened open(SignedIn by, Path file) throws IOException {
         try (Bundle bundle = Bundle.open(file)) {
             PlanFile.Reading reading = read(bundle.plan());
-            Stored stored = changes.begin(by, reading.decisions());
+            Stored stored = changes.begin(by, Known.there(reading.decisions(), "a plan file that was read"));
             for (Map.Entry<String, String> attached : bundle.files().entrySet()) {
                 files.bring(stored.termId(), attached.getValue(), bundle.file(attached.getKey()));
             }
             List<Fault> faults = new ArrayList<>(reading.faults());
-            faults.addAll(lacking(stored.termId(), reading.decisions()));
+            faults.addAll(lacking(stored.termId(), Known.there(reading.decisions(), "a plan file that was read")));
             String kept = bundle.history().orElse(null);
             if (kept != null && !history.bring(stored, by, kept)) {
                 faults.add(new Fault(

@@ -37,6 +37,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Lays a term out as it is set up. */
 final class CalendarBuilder {
@@ -148,7 +149,7 @@ final class CalendarBuilder {
                 counts(hours.byWeekday()));
     }
 
-    private static String beat(Section section) {
+    private static @Nullable String beat(Section section) {
         if (section.beat() == null || !section.meets().isEmpty()) {
             return null;
         }
@@ -241,7 +242,7 @@ final class CalendarBuilder {
         return new SwapView(mend.day(), Words.weekday(mend.as()), Say.day(mend.day()) + " runs as a " + as);
     }
 
-    private RotationView rotation() {
+    private @Nullable RotationView rotation() {
         return term.rotation() == null
                 ? null
                 : new RotationView(

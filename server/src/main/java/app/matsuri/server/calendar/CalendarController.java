@@ -24,7 +24,6 @@ import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
-import jakarta.annotation.Nullable;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
@@ -35,6 +34,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -82,7 +82,7 @@ class CalendarController {
     record ListGiven(
             @Nullable String name,
             @Nullable String text,
-            @Nullable byte[] content,
+            byte @Nullable [] content,
             @Nullable Boolean dayFirst) {
 
         Given given() {
@@ -156,14 +156,15 @@ class CalendarController {
         List<OffLine> views = new ArrayList<>();
         int at = 0;
         for (Line line : lines) {
-            boolean off = line.closure() != null;
+            Closure closure = line.closure();
+            boolean off = closure != null;
             views.add(new OffLine(
                     line.number(),
                     line.text(),
                     line.state(),
                     line.said(),
                     off ? ClassesTaken.say(taken.get(at), one) : null,
-                    off ? PlanWriter.closure(line.closure()) : null));
+                    closure == null ? null : PlanWriter.closure(closure)));
             at += off ? 1 : 0;
         }
         return views;

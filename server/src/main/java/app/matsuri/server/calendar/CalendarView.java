@@ -1,11 +1,11 @@
 package app.matsuri.server.calendar;
 
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A term as it is set up: every day of its weeks, what it gives to each section, and what is decided about it.

@@ -1,5 +1,6 @@
 package app.matsuri.server.calendar;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.exchange.holiday.PublicHolidays;
 import app.matsuri.server.http.Problem;
 import java.util.List;
@@ -32,12 +33,12 @@ class HolidayController {
         try {
             return question.get();
         } catch (IllegalArgumentException e) {
+            String said = Known.message(e);
             throw new Problem(
                     HttpStatus.NOT_FOUND,
                     "no-such-place",
                     "No such place",
-                    Character.toUpperCase(e.getMessage().charAt(0))
-                            + e.getMessage().substring(1) + ". Choose another from the list.");
+                    Character.toUpperCase(said.charAt(0)) + said.substring(1) + ". Choose another from the list.");
         }
     }
 }

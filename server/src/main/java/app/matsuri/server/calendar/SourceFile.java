@@ -9,6 +9,7 @@ import java.time.Instant;
 /** A file that was read into a term, as it was given. */
 @Entity
 @IdClass(SourceFile.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 class SourceFile {
 
     /** What names it. */

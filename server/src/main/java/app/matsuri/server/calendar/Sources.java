@@ -3,6 +3,7 @@ package app.matsuri.server.calendar;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,7 +31,7 @@ public class Sources {
 
     /** What the file held when it was kept last; null where it was not. */
     @Transactional(readOnly = true)
-    public byte[] content(long termId, String name) {
+    public byte @Nullable [] content(long termId, String name) {
         SourceFile file = entities.find(SourceFile.class, new SourceFile.Key(termId, name));
         return file == null ? null : file.content;
     }

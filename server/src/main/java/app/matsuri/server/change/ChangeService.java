@@ -17,9 +17,9 @@ import app.matsuri.server.storage.Delta;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import app.matsuri.server.whatif.WhatIfs;
-import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -164,12 +164,13 @@ public class ChangeService {
         return new Made(access.look(by, before.termId()), (undo ? "Undo: " : "Redo: ") + sentence, null);
     }
 
-    private Made step(SignedIn by, Stored before, Kind kind, Long of, String sentence, Delta delta) {
+    private Made step(SignedIn by, Stored before, Kind kind, @Nullable Long of, String sentence, Delta delta) {
         return new Made(
                 step(by, before, kind, of, sentence, delta, TermStore.decisions(before, delta)), sentence, null);
     }
 
-    private Stored step(SignedIn by, Stored before, Kind kind, Long of, String sentence, Delta delta, Decisions after) {
+    private Stored step(
+            SignedIn by, Stored before, Kind kind, @Nullable Long of, String sentence, Delta delta, Decisions after) {
         Stored stored = store.write(before, delta, after);
         history.append(before.termId(), by, kind, of, sentence, delta);
         return stored;

@@ -6,6 +6,7 @@ import app.matsuri.core.change.Refused;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.server.clock.Moment;
 import app.matsuri.server.http.ChangeGiven;
+import app.matsuri.server.storage.InWhatIf;
 import app.matsuri.server.storage.Stored;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -54,11 +55,12 @@ class Proposals {
     Proposal of(Stored stored, ChangeGiven given, boolean seen) {
         LocalDate day = moment.day(stored.decisions());
         Change change = moment.now(given.change(), stored.decisions());
-        boolean plan = stored.whatIf() == null;
+        InWhatIf whatIf = stored.whatIf();
+        boolean plan = whatIf == null;
         Key key = new Key(
                 stored.termId(),
                 stored.version(),
-                plan ? 0 : stored.whatIf().id(),
+                whatIf == null ? 0 : whatIf.id(),
                 day,
                 change,
                 given.held(),

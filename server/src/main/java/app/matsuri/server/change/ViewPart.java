@@ -4,7 +4,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.server.storage.Stored;
-import jakarta.annotation.Nullable;
+import org.jspecify.annotations.Nullable;
 
 /** A view of a term as a part of the answer to a proposal or a change, so that who asked need not ask again. */
 public interface ViewPart<V> {

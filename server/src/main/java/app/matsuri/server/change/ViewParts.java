@@ -1,10 +1,12 @@
 package app.matsuri.server.change;
 
+import app.matsuri.core.calendar.Known;
 import io.swagger.v3.oas.models.media.JsonSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.core.annotation.Order;
@@ -24,7 +26,7 @@ class ViewParts {
     }
 
     /** The view that is asked for, by its field; nothing where no such view is. */
-    Map<String, Object> of(String view, ViewPart.Asked asked) {
+    Map<String, Object> of(@Nullable String view, ViewPart.Asked asked) {
         return parts.stream()
                 .filter(part -> part.view().equals(view))
                 .findFirst()
@@ -39,7 +41,7 @@ class ViewParts {
     static OpenApiCustomizer carried(List<ViewPart<?>> parts) {
         return api -> {
             for (String answer : CARRY) {
-                Schema<?> schema = api.getComponents().getSchemas().get(answer);
+                Schema<?> schema = Known.in(api.getComponents().getSchemas(), answer);
                 for (ViewPart<?> part : parts) {
                     Schema<?> view = new JsonSchema()
                             .$ref("#/components/schemas/" + part.type().getSimpleName());

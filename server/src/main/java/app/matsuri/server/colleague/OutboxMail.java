@@ -8,6 +8,7 @@ import java.time.Instant;
 
 /** A mail as it would have been sent: a stand-in for a mail service, kept where it can be read. */
 @Entity
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 class OutboxMail {
 
     @Id

@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -38,8 +39,8 @@ class CommandSocket implements DisposableBean {
     private static final int MOST_BYTES = 100_000;
 
     private final Commands commands;
-    private final Path socket;
-    private ServerSocketChannel server;
+    private final @Nullable Path socket;
+    private @Nullable ServerSocketChannel server;
 
     CommandSocket(Commands commands, @Value("${matsuri.data:}") String data) {
         this.commands = commands;
@@ -48,26 +49,28 @@ class CommandSocket implements DisposableBean {
 
     @EventListener(ApplicationReadyEvent.class)
     void listen() {
-        if (socket == null || !Files.isDirectory(socket.getParent())) {
+        if (socket == null || !Files.isDirectory(socket.resolveSibling("."))) {
             return;
         }
+        ServerSocketChannel listening;
         try {
             Files.deleteIfExists(socket); // of a server that was killed: the database is locked by one alone
-            server = ServerSocketChannel.open(StandardProtocolFamily.UNIX);
-            server.bind(UnixDomainSocketAddress.of(socket));
+            listening = ServerSocketChannel.open(StandardProtocolFamily.UNIX);
+            server = listening;
+            listening.bind(UnixDomainSocketAddress.of(socket));
             Files.setPosixFilePermissions(socket, PosixFilePermissions.fromString("rw-------"));
         } catch (IOException | UnsupportedOperationException e) {
             LOG.warn("no socket for commands in the data folder: {}", e.getMessage());
             return;
         }
-        Thread thread = new Thread(this::serve, "commands");
+        Thread thread = new Thread(() -> serve(listening), "commands");
         thread.setDaemon(true);
         thread.start();
     }
 
-    private void serve() {
-        while (server.isOpen()) {
-            try (SocketChannel connection = server.accept()) {
+    private void serve(ServerSocketChannel listening) {
+        while (listening.isOpen()) {
+            try (SocketChannel connection = listening.accept()) {
                 Commands.Result result = answer(connection);
                 write(connection, Json.MAPPER.writeValueAsString(result));
             } catch (ClosedChannelException e) {

@@ -1,5 +1,6 @@
 package app.matsuri.server.command;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.change.Refused;
 import app.matsuri.exchange.file.Unreadable;
@@ -71,7 +72,7 @@ public class Commands {
             return Result.wrong("There is no term " + arguments.get(1)
                     + " here; ./matsuri admin terms prints those that there are.");
         } catch (Refused | Unreadable | IllegalArgumentException e) {
-            return Result.wrong(e.getMessage());
+            return Result.wrong(Known.message(e));
         } catch (IOException e) {
             return Result.wrong("The file could not be read or written: " + e.getMessage());
         }

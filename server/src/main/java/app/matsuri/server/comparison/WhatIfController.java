@@ -13,9 +13,9 @@ import app.matsuri.server.whatif.WhatIf;
 import app.matsuri.server.whatif.WhatIfStep;
 import app.matsuri.server.whatif.WhatIfs;
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
@@ -114,7 +114,7 @@ public class WhatIfController {
                 whatIf.id,
                 whatIf.name,
                 steps.stream().map(s -> s.sentence).toList(),
-                whatIfs.in(stands, whatIf).whatIf().broken(),
+                whatIfs.in(stands, whatIf).inWhatIf().broken(),
                 steps.isEmpty()
                         ? null
                         : ChangeJson.write(new Together(

@@ -4,10 +4,10 @@ import app.matsuri.server.repace.WaysView.WayCost;
 import app.matsuri.server.repace.WaysView.WayUnit;
 import app.matsuri.server.repace.WaysView.WayWeek;
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A named what-if.

@@ -41,6 +41,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /** Lays every dated thing of a term out in rows. */
 final class DatesBuilder {
@@ -57,11 +58,11 @@ final class DatesBuilder {
         for (Finding finding : Findings.of(schedule, today)) {
             FindingView view = FindingView.of(finding);
             findings.add(view);
-            wrong.computeIfAbsent(
-                            new ThingRef(
-                                    finding.about().course(), finding.about().id()),
-                            k -> new ArrayList<>())
-                    .add(view);
+            String id = finding.about().id();
+            if (id != null) {
+                wrong.computeIfAbsent(new ThingRef(finding.about().course(), id), k -> new ArrayList<>())
+                        .add(view);
+            }
         }
     }
 
@@ -178,7 +179,10 @@ final class DatesBuilder {
                     entries.isEmpty() ? null : begins ? entries.get(0) : entries.get(entries.size() - 1);
             LocalDateTime moment = entry == null ? null : begins ? entry.begins() : entry.ends();
             // a whole day has no time, also where it hangs on work that has one
-            at.add(moment != null && entry.allDay() ? moment.toLocalDate().atStartOfDay() : moment);
+            at.add(
+                    moment != null && entry != null && entry.allDay()
+                            ? moment.toLocalDate().atStartOfDay()
+                            : moment);
             state.add(entry == null ? "not-for" : entry.resolved() ? "ok" : "unresolved");
             NoticeTime other = notice.sections().get(section.section().code());
             own.add(other == null ? null : said(Own.of(begins ? other.begins() : other.ends())));
@@ -194,13 +198,13 @@ final class DatesBuilder {
     }
 
     /** What the students of each section were told of a date, where that is not the date. */
-    private List<String> told(List<SectionSchedule> sections, Which which, String id) {
+    private @Nullable List<String> told(List<SectionSchedule> sections, Which which, String id) {
         return someOf(sections.stream()
                 .map(s -> told.computeIfAbsent(s.key(), k -> new ToldWords(s)).of(Untold.what(which), id))
                 .toList());
     }
 
-    private static List<String> someOf(List<String> perSection) {
+    private static @Nullable List<String> someOf(List<String> perSection) {
         return perSection.stream().allMatch(Objects::isNull) ? null : perSection;
     }
 

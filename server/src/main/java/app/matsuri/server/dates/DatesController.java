@@ -1,11 +1,13 @@
 package app.matsuri.server.dates;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.dates.PutDates;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.file.Given;
@@ -25,7 +27,6 @@ import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
-import jakarta.annotation.Nullable;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -34,6 +35,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -122,14 +124,14 @@ class DatesController {
                 Map<Which, Own<DateRule>> beside = dates.computeIfAbsent(
                         List.of(cell.course(), cell.item(), cell.sections()), k -> new LinkedHashMap<>());
                 CellWords.Cell read = words.read(cell.course(), cell.item(), first, which, cell.text(), beside);
-                LocalDateTime at = read.date() == null ? null : read.date().at();
+                Resolved date = read.date();
+                LocalDateTime at = date == null ? null : date.at();
                 String said = at == null ? read.said() : Say.moment(at) + ", " + read.said();
-                boolean lost = read.date() != null && at == null;
-                cells.add(new CellUnderstood(
-                        true, lost ? read.said() + ": " + read.date().why() : said, at));
+                boolean lost = date != null && !date.resolved();
+                cells.add(new CellUnderstood(true, date != null && lost ? read.said() + ": " + date.why() : said, at));
                 beside.put(which, read.own());
             } catch (CellWords.NotUnderstood | IllegalArgumentException e) {
-                cells.add(new CellUnderstood(false, e.getMessage(), null));
+                cells.add(new CellUnderstood(false, Known.message(e), null));
             }
         }
         List<PutDates.Entry> entries = new ArrayList<>();
@@ -139,7 +141,7 @@ class DatesController {
     }
 
     /** The change, its entries as a tree, in which a date that is taken away stands as null. */
-    private static Map<String, Object> change(List<PutDates.Entry> entries) {
+    private static @Nullable Map<String, Object> change(List<PutDates.Entry> entries) {
         if (entries.isEmpty()) {
             return null;
         }
@@ -187,7 +189,7 @@ class DatesController {
         return new CellsRead(cells, change(entries));
     }
 
-    private static String first(List<String> sections) {
+    private static @Nullable String first(List<String> sections) {
         return sections.isEmpty() ? null : sections.get(0);
     }
 

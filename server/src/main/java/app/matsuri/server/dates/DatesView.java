@@ -1,10 +1,10 @@
 package app.matsuri.server.dates;
 
 import app.matsuri.server.findings.FindingView;
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Every dated thing of a term in rows.

@@ -11,6 +11,7 @@ import java.time.Instant;
 @Entity
 @Table(name = "stored_file")
 @IdClass(StoredFile.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 class StoredFile {
 
     /** What names the row. */

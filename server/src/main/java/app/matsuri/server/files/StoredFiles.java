@@ -13,6 +13,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,14 +62,14 @@ public class StoredFiles {
 
     /** The content of a file; null where the term has no such file. */
     @Transactional(readOnly = true)
-    public byte[] content(long termId, String file) {
+    public byte @Nullable [] content(long termId, String file) {
         StoredFile found = entities.find(StoredFile.class, new StoredFile.Key(termId, file));
         byte[] content = found == null ? null : found.content;
         entities.clear();
         return content;
     }
 
-    private Long find(long termId, String file) {
+    private @Nullable Long find(long termId, String file) {
         return Stream.of(file)
                 .flatMap(f -> entities.createQuery(
                                 "select size from StoredFile where termId = :t and id = :f", Long.class)

@@ -4,9 +4,9 @@ import app.matsuri.core.findings.Finding;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.plan.Words;
-import jakarta.annotation.Nullable;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** A finding, and whether something mends it. */
 public record FindingView(

@@ -10,6 +10,7 @@ import java.time.LocalDateTime;
 @Entity
 @Table(name = "hand_in")
 @IdClass(HandInRecord.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 final class HandInRecord {
 
     /** What names the row. */

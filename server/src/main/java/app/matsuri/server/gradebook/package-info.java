@@ -1,2 +1,5 @@
 /** What was handed in, from a simulated grade book. May know access. */
+@NullMarked
 package app.matsuri.server.gradebook;
+
+import org.jspecify.annotations.NullMarked;

@@ -8,7 +8,6 @@ import app.matsuri.server.storage.InWhatIf;
 import app.matsuri.server.storage.Rows;
 import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.annotation.Nullable;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
@@ -17,6 +16,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -53,7 +53,7 @@ public class History {
 
     /** Appends an entry. Part of the caller's transaction. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void append(long termId, SignedIn by, Kind kind, Long ofSeq, String sentence, Delta delta) {
+    public void append(long termId, SignedIn by, Kind kind, @Nullable Long ofSeq, String sentence, Delta delta) {
         HistoryEntry entry = new HistoryEntry();
         entry.termId = termId;
         entry.seq = last(termId) + 1;
@@ -198,7 +198,7 @@ public class History {
 
     /** Gives a moment a name, or takes it away (null). */
     @Transactional
-    public boolean name(long termId, long seq, String name) {
+    public boolean name(long termId, long seq, @Nullable String name) {
         HistoryEntry entry = entities.find(HistoryEntry.class, new HistoryEntry.Key(termId, seq));
         if (entry == null) {
             return false;
@@ -222,7 +222,7 @@ public class History {
         return in == null ? ends(stored.termId()) : new Ends(step(in.undo()), step(in.redo()));
     }
 
-    private static Optional<Line> step(String sentence) {
+    private static Optional<Line> step(@Nullable String sentence) {
         return Optional.ofNullable(sentence).map(s -> new Line(0, Instant.EPOCH, "", Kind.CHANGE, null, s, null));
     }
 

@@ -6,11 +6,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** One line of a term's history: who did what and when, with the delta that did it. Never rewritten. */
 @Entity
 @Table(name = "history_entry")
 @IdClass(HistoryEntry.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public class HistoryEntry {
 
     /** What an entry is. */
@@ -39,7 +41,7 @@ public class HistoryEntry {
     public Kind kind;
 
     /** The entry that it undoes or does again; null for others. */
-    public Long ofSeq;
+    public @Nullable Long ofSeq;
 
     public String sentence;
 
@@ -47,5 +49,5 @@ public class HistoryEntry {
     public String delta;
 
     /** What a person called this moment; null for nothing. */
-    public String name;
+    public @Nullable String name;
 }

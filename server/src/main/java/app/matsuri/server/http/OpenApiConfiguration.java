@@ -1,16 +1,19 @@
 package app.matsuri.server.http;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.plan.Json;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.util.Json31;
+import io.swagger.v3.oas.models.Operation;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Content;
 import io.swagger.v3.oas.models.media.JsonSchema;
 import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.responses.ApiResponse;
-import jakarta.annotation.Nullable;
+import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -18,8 +21,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
-import org.springdoc.core.customizers.PropertyCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -28,18 +31,47 @@ import org.springframework.core.annotation.Order;
 @Configuration
 class OpenApiConfiguration {
 
+    private static void takes(Operation operation, String schema) {
+        Known.in(operation.getRequestBody().getContent(), "application/json").setSchema(ref(schema));
+    }
+
     private static final String OPTIONAL = "x-optional";
 
+    /** Marks the fields of records that may be null: of what is generated from them only the type says so. */
     @Bean
-    PropertyCustomizer markOptional() {
-        return (property, type) -> {
-            boolean optional = type.getCtxAnnotations() != null
-                    && List.of(type.getCtxAnnotations()).stream().anyMatch(Nullable.class::isInstance);
-            if (optional) {
-                property.addExtension(OPTIONAL, true);
+    ModelConverter markOptional() {
+        return (type, context, chain) -> {
+            Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+            Class<?> of = Json31.mapper().constructType(type.getType()).getRawClass();
+            if (schema != null && of.isRecord()) {
+                Schema<?> model = schema.get$ref() == null
+                        ? schema
+                        : context.getDefinedModels().get(name(of));
+                markOptional(of, model);
             }
-            return property;
+            return schema;
         };
+    }
+
+    private static String name(Class<?> record) {
+        io.swagger.v3.oas.annotations.media.Schema said =
+                record.getAnnotation(io.swagger.v3.oas.annotations.media.Schema.class);
+        return said == null || said.name().isEmpty() ? record.getSimpleName() : said.name();
+    }
+
+    private static void markOptional(Class<?> record, @Nullable Schema<?> model) {
+        if (model == null || model.getProperties() == null) {
+            return;
+        }
+        for (RecordComponent component : record.getRecordComponents()) {
+            Schema<?> field = model.getProperties().get(component.getName());
+            if (field != null && component.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
+                field.addExtension(OPTIONAL, true);
+                if (field.getTypes() != null) {
+                    field.addType("null");
+                }
+            }
+        }
     }
 
     /** Changes by their kinds and what they share with the plan file, and the problem that any operation may answer. */
@@ -67,18 +99,10 @@ class OpenApiConfiguration {
                     .forEach((path, item) -> item.readOperations().forEach(operation -> {
                         operation.getResponses().setDefault(problem);
                         if (path.endsWith("/proposals")) {
-                            operation
-                                    .getRequestBody()
-                                    .getContent()
-                                    .get("application/json")
-                                    .setSchema(ref("Change"));
+                            takes(operation, "Change");
                         }
                         if (path.endsWith("/rules/said")) {
-                            operation
-                                    .getRequestBody()
-                                    .getContent()
-                                    .get("application/json")
-                                    .setSchema(ref("PlanRule"));
+                            takes(operation, "PlanRule");
                         }
                     }));
         };

@@ -2,6 +2,7 @@ package app.matsuri.server.http;
 
 import app.matsuri.exchange.plan.Fault;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 
 /** Something that a person can act on, answered as a problem of RFC 9457. */
@@ -14,11 +15,11 @@ public class Problem extends RuntimeException {
     private final String title;
     private final transient List<Fault> faults;
 
-    public Problem(HttpStatus status, String type, String title, String detail) {
+    public Problem(HttpStatus status, String type, String title, @Nullable String detail) {
         this(status, type, title, detail, List.of());
     }
 
-    public Problem(HttpStatus status, String type, String title, String detail, List<Fault> faults) {
+    public Problem(HttpStatus status, String type, String title, @Nullable String detail, List<Fault> faults) {
         super(detail);
         this.status = status;
         this.type = type;

@@ -1,5 +1,6 @@
 package app.matsuri.server.http;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.change.Refused;
 import app.matsuri.exchange.file.Unreadable;
@@ -15,7 +16,9 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -84,14 +87,18 @@ class Problems {
                 "Changed elsewhere",
                 stale.getMessage() + " Nothing was stored. Look at what the change does now and apply it again.",
                 List.of());
-        answer.getBody().setProperty("version", stale.version());
+        Known.there(answer.getBody(), "a problem").setProperty("version", stale.version());
         return answer;
     }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> invalid(MethodArgumentNotValidException invalid) {
         List<Fault> faults = invalid.getFieldErrors().stream()
-                .map(e -> new Fault(Fault.Severity.FATAL, "/" + e.getField(), 0, e.getDefaultMessage()))
+                .map(e -> new Fault(
+                        Fault.Severity.FATAL,
+                        "/" + e.getField(),
+                        0,
+                        Objects.requireNonNullElse(e.getDefaultMessage(), "is not right")))
                 .toList();
         String detail = String.join(" ", faults.stream().map(Fault::message).toList());
         return answer(HttpStatus.BAD_REQUEST, "fields-at-fault", "Something is missing", detail, faults);
@@ -124,7 +131,7 @@ class Problems {
     }
 
     /** What a field takes, in words. */
-    private static String wanted(Class<?> type) {
+    private static String wanted(@Nullable Class<?> type) {
         if (type == null) {
             return "";
         }
@@ -203,7 +210,7 @@ class Problems {
     }
 
     private static ResponseEntity<ProblemDetail> answer(
-            HttpStatus status, String type, String title, String detail, List<Fault> faults) {
+            HttpStatus status, String type, String title, @Nullable String detail, List<Fault> faults) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
         problem.setType(URI.create("/problems/" + type));
         problem.setTitle(title);

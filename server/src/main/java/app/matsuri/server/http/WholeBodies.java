@@ -1,13 +1,13 @@
 package app.matsuri.server.http;
 
 import app.matsuri.exchange.plan.Fault;
-import jakarta.annotation.Nullable;
 import java.lang.reflect.AnnotatedElement;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.MethodParameter;
 import org.springframework.http.HttpInputMessage;
 import org.springframework.http.HttpStatus;
@@ -61,7 +61,7 @@ class WholeBodies extends RequestBodyAdviceAdapter {
         }
     }
 
-    private static void there(Object value, String pointer, RecordComponent component, List<Fault> faults) {
+    private static void there(Object value, String pointer, @Nullable RecordComponent component, List<Fault> faults) {
         boolean none = value == null || value instanceof JsonNode node && (node.isNull() || node.isMissingNode());
         if (!none) {
             look(value, pointer, faults);

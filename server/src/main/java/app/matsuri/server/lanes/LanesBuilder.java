@@ -34,13 +34,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Lays the sections of a term out as lanes. */
 final class LanesBuilder {
 
     private final Decisions decisions;
     private final Schedule schedule;
-    private final Schedule stands;
+    private final @Nullable Schedule stands;
     private final LocalDate today;
     private final TeachingCalendar calendar;
     private final LocalDate first;
@@ -49,7 +50,7 @@ final class LanesBuilder {
     /**
      * @param stands as things stand where the schedule is proposed; null where it is what stands
      */
-    LanesBuilder(Decisions decisions, Schedule schedule, Schedule stands, LocalDate today) {
+    LanesBuilder(Decisions decisions, Schedule schedule, @Nullable Schedule stands, LocalDate today) {
         this.decisions = decisions;
         this.schedule = schedule;
         this.stands = stands;
@@ -207,7 +208,7 @@ final class LanesBuilder {
     }
 
     /** @param was to mark what differs from it; null for nothing */
-    private List<LaneKnot> knots(SectionSchedule in, SectionSchedule was) {
+    private List<LaneKnot> knots(SectionSchedule in, @Nullable SectionSchedule was) {
         Set<String> tests = new HashSet<>();
         in.course().items().stream().filter(Item::test).map(Item::lesson).forEach(tests::add);
         List<LaneKnot> knots = new ArrayList<>();
@@ -218,7 +219,7 @@ final class LanesBuilder {
             for (Placement.Slot slot : placement.slots()) {
                 LocalDate date = in.sessions().get(slot.session()).date();
                 boolean moved = was != null
-                        && was.byLesson().get(id).slots().stream()
+                        && was.placement(id).slots().stream()
                                 .noneMatch(s ->
                                         was.sessions().get(s.session()).date().equals(date));
                 knots.add(new LaneKnot(

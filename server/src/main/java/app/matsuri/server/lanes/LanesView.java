@@ -1,8 +1,8 @@
 package app.matsuri.server.lanes;
 
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The sections of a term as lanes, one below the other.

@@ -28,6 +28,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Lays the pace of a section's units out beside that of earlier terms. */
 final class LookBackBuilder {
@@ -121,7 +122,7 @@ final class LookBackBuilder {
                 rows);
     }
 
-    private static LookRow row(Stored of, UnitPace pace, boolean here, Map<String, Object> use) {
+    private static LookRow row(Stored of, UnitPace pace, boolean here, @Nullable Map<String, Object> use) {
         return new LookRow(
                 of.termId(),
                 of.decisions().term().name(),
@@ -171,7 +172,7 @@ final class LookBackBuilder {
     }
 
     /** The change that gives the unit's lessons here the lengths they had then; null where none differs. */
-    private Map<String, Object> use(Earlier then, UnitPace pace, Unit unit) {
+    private @Nullable Map<String, Object> use(Earlier then, UnitPace pace, Unit unit) {
         if (then.section().section().pace() == Section.Pace.MINUTES) {
             return null;
         }
@@ -179,7 +180,7 @@ final class LookBackBuilder {
         for (Lesson lesson : unit.lessons()) {
             Integer had = pace.lengths().get(lesson.id());
             boolean free = !here.section().leavesOut(lesson)
-                    && !here.byLesson().get(lesson.id()).taught();
+                    && !here.placement(lesson.id()).taught();
             if (had != null && free && had != here.section().length(lesson)) {
                 lengths.add(new SetLength(here.course().code(), here.section().code(), lesson.id(), had));
             }

@@ -1,10 +1,10 @@
 package app.matsuri.server.lookback;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How long the units of a course took, this term beside earlier ones.

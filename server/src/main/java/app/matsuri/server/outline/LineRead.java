@@ -1,9 +1,9 @@
 package app.matsuri.server.outline;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.annotation.Nullable;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What was understood of a line.
@@ -19,7 +19,7 @@ record LineRead(
         String key,
         List<Words> parts,
         @Nullable String wrong,
-        @Nullable @Schema(types = {"object", "null"}) Map<String, Object> change) {
+        @Schema(types = {"object", "null"}) @Nullable Map<String, Object> change) {
 
     /** Some words of the line and what they were taken as. */
     record Words(String text, String as, boolean understood) {}

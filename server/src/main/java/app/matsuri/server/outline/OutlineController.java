@@ -1,8 +1,10 @@
 package app.matsuri.server.outline;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Find;
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Unit;
@@ -20,12 +22,12 @@ import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -132,12 +134,13 @@ class OutlineController {
             ItemDates given = section.would(unit, item);
             for (Which which : Which.values()) {
                 Resolved date = given.get(which);
-                if (date != null) {
+                DateRule rule = given.rule(which);
+                if (date != null && rule != null) {
                     dates.add(new DateGiven(
                             section.section().code(),
                             Words.word(which),
                             date.at(),
-                            date.resolved() ? RuleSaid.brief(given.rule(which)) : date.why(),
+                            date.resolved() ? RuleSaid.brief(rule) : date.reason(),
                             wrong(given, which)));
                 }
             }
@@ -146,10 +149,10 @@ class OutlineController {
     }
 
     /** A date that lies before one which has to come first. */
-    private static String wrong(ItemDates given, Which which) {
+    private static @Nullable String wrong(ItemDates given, Which which) {
         return given.cameBefore(which)
                 .map(first -> "before it " + (first == Which.DUE ? "is due" : "opens") + ", "
-                        + Say.moment(given.get(first).at()))
+                        + Say.moment(Known.there(given.at(first), first)))
                 .orElse(null);
     }
 

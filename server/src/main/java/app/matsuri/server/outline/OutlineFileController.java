@@ -20,13 +20,13 @@ import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.files.FileCopies;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
-import jakarta.annotation.Nullable;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -178,10 +178,7 @@ class OutlineFileController {
      * @param content of the file; null for pasted text
      */
     record OutlineGiven(
-            String course,
-            @Nullable String text,
-            @Nullable String name,
-            @Nullable byte[] content) {}
+            String course, @Nullable String text, @Nullable String name, byte @Nullable [] content) {}
 
     /** One line and what was understood of it. */
     record OutlineLine(int number, String text, String state, String said) {}

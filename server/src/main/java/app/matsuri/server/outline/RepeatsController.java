@@ -20,13 +20,13 @@ import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.clock.Moment;
 import app.matsuri.server.http.ChangeGiven;
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -132,11 +132,11 @@ class RepeatsController {
             }
             for (NoticeDates.Entry entry : notice.entries()) {
                 if (entry.resolved()) {
-                    LocalDate day = entry.begins().toLocalDate();
+                    LocalDate day = entry.beginning().toLocalDate();
                     dates.add(new RepeatDate(
                             notice.notice().title(),
                             entry.first(),
-                            Map.of("begins", entry.begins()),
+                            Map.of("begins", entry.beginning()),
                             day.isBefore(today),
                             off(in, day)));
                 }
@@ -147,7 +147,7 @@ class RepeatsController {
     }
 
     /** The day off that the section has then; null for none. */
-    private static String off(SectionSchedule in, LocalDate day) {
+    private static @Nullable String off(SectionSchedule in, LocalDate day) {
         Term term = in.calendar().term();
         return term.closures().stream()
                 .filter(c -> c.covers(day) && c.wholeDay() && c.noClass())

@@ -1,5 +1,6 @@
 package app.matsuri.server.outline;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Refused;
@@ -14,6 +15,7 @@ import app.matsuri.core.change.plan.PutLesson;
 import app.matsuri.core.change.plan.PutUnit;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.DayNote;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
@@ -40,6 +42,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Makes changes of lines that were typed into the outline or into a day. */
 class TypedLines {
@@ -52,7 +55,7 @@ class TypedLines {
     LineRead inOutline(
             Decisions decisions,
             Course course,
-            SectionSchedule in,
+            @Nullable SectionSchedule in,
             DayWords days,
             String text,
             OutlineController.LineTyped typed) {
@@ -160,7 +163,7 @@ class TypedLines {
                     .filter(s -> s.toLocalDate().equals(day))
                     .isPresent();
         } catch (Refused e) {
-            return refused(line, e.getMessage());
+            return refused(line, Known.message(e));
         }
         Change change = lands
                 ? put
@@ -173,7 +176,7 @@ class TypedLines {
                 change);
     }
 
-    private static LineRead notice(TypedLine line, Course course, String unit) {
+    private static LineRead notice(TypedLine line, Course course, @Nullable String unit) {
         if (line.wrong().isPresent()) {
             return refused(line, wrong(line));
         }
@@ -187,11 +190,12 @@ class TypedLines {
                     null,
                     ChangeJson.write(new PutNotice(course.code(), notice)));
         } catch (IllegalArgumentException e) {
-            return refused(line, e.getMessage());
+            return refused(line, Known.message(e));
         }
     }
 
-    private static LineRead work(TypedLine line, Item item, Optional<SectionSchedule> in, Unit unit, Change put) {
+    private static LineRead work(
+            TypedLine line, Item item, Optional<SectionSchedule> in, Unit unit, @Nullable Change put) {
         if (line.wrong().isPresent()) {
             return refused(line, wrong(line));
         }
@@ -200,12 +204,13 @@ class TypedLines {
         }
         List<String> said = new ArrayList<>();
         for (Which which : Which.values()) {
-            if (item.rule(which) != null) {
+            DateRule rule = item.rule(which);
+            if (rule != null) {
                 Optional<String> at = in.map(s -> s.would(unit, item).get(which))
                         .filter(Resolved::resolved)
-                        .map(r -> Say.moment(r.at()));
+                        .map(r -> Say.moment(r.moment()));
                 said.add(which.name().toLowerCase(Locale.ROOT) + " "
-                        + at.orElseGet(() -> RuleSaid.beside(item.rule(which), item.lesson())));
+                        + at.orElseGet(() -> RuleSaid.beside(rule, item.lesson())));
             }
         }
         if (item.points() != null) {
@@ -219,12 +224,12 @@ class TypedLines {
         }
         String what = "“" + item.title() + "”, " + item.kind() + ": "
                 + (said.isEmpty() ? "no date yet" : String.join(", ", said));
-        return new LineRead(what, "item:" + item.id(), parts(line), null, ChangeJson.write(put));
+        return new LineRead(what, "item:" + item.id(), parts(line), null, put == null ? null : ChangeJson.write(put));
     }
 
     /** Work that comes again with classes: every one of its dates is said before it is added. */
     private static LineRead repeats(
-            Decisions decisions, SectionSchedule in, TypedLine line, Item item, Unit unit, LocalDate from) {
+            Decisions decisions, @Nullable SectionSchedule in, TypedLine line, Item item, Unit unit, LocalDate from) {
         if (line.wrong().isPresent() || item.title().isEmpty()) {
             return work(line, item, Optional.empty(), unit, null);
         }
@@ -246,7 +251,7 @@ class TypedLines {
             return new LineRead(
                     said, "item:" + rhythm.itemId(rhythm.parts().get(0), 1), parts(line), null, ChangeJson.write(put));
         } catch (IllegalArgumentException | Refused e) {
-            return refused(line, e.getMessage());
+            return refused(line, Known.message(e));
         }
     }
 

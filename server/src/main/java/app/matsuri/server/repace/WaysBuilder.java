@@ -28,12 +28,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Works out the ways out for one section, and what each would come to. */
 final class WaysBuilder {
 
     private final Repair repair;
-    private final Change asked;
+    private final @Nullable Change asked;
     private final boolean everywhere;
     private final Proposal.Before base;
     private final List<String> notes;
@@ -45,7 +46,7 @@ final class WaysBuilder {
      * @param asked what was lost; null for the plan as it stands
      * @param everywhere what a way leaves out, shortens or joins holds for all sections of the course
      */
-    WaysBuilder(Decisions decisions, Repair repair, Change asked, boolean everywhere, LocalDate today) {
+    WaysBuilder(Decisions decisions, Repair repair, @Nullable Change asked, boolean everywhere, LocalDate today) {
         this.repair = repair;
         this.asked = asked;
         this.everywhere = everywhere;
@@ -59,7 +60,7 @@ final class WaysBuilder {
         return Find.section(schedule, key);
     }
 
-    WaysView view(long version, LocalDate by, boolean tidy) {
+    WaysView view(long version, @Nullable LocalDate by, boolean tidy) {
         List<Way> found = new ArrayList<>(repair.ways(by));
         if (tidy) {
             found.add(repair.tidy());
@@ -104,7 +105,12 @@ final class WaysBuilder {
     }
 
     /** A way, the change that takes it, and what follows then. */
-    private record Looked(Way way, List<Way.Step> steps, Change change, Proposal proposal, SectionSchedule then) {}
+    private record Looked(
+            Way way,
+            @Nullable List<Way.Step> steps,
+            @Nullable Change change,
+            @Nullable Proposal proposal,
+            SectionSchedule then) {}
 
     private Looked look(Way way) {
         List<Change> changes = first();
@@ -175,7 +181,7 @@ final class WaysBuilder {
     }
 
     /** Problems that appear, in this section or in others. */
-    private List<String> amiss(Proposal proposal, boolean here) {
+    private List<String> amiss(@Nullable Proposal proposal, boolean here) {
         return proposal == null
                 ? List.of()
                 : proposal.appear().stream()

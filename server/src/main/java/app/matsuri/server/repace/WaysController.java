@@ -11,8 +11,8 @@ import app.matsuri.server.http.ChangeGiven;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -59,17 +59,21 @@ class WaysController {
             @Nullable Boolean everywhere,
             @Nullable Boolean held) {}
 
+    /** What was lost; null where the plan is asked for as it stands. */
+    private static @Nullable ChangeGiven given(Stored stored, WaysAsked asked) {
+        if (asked.noClassOn() != null) {
+            return new ChangeGiven(
+                    NoClass.on(stored.decisions(), asked.course(), asked.section(), asked.noClassOn()), true);
+        }
+        return asked.change() == null || asked.change().isNull() ? null : ChangeGiven.read(asked.change());
+    }
+
     @PostMapping(path = "/ways", consumes = "application/json")
     WaysView ways(@AuthenticationPrincipal SignedIn by, @PathVariable long termId, @RequestBody WaysAsked asked) {
         Stored stored = access.look(by, termId);
-        ChangeGiven given = asked.noClassOn() != null
-                ? new ChangeGiven(
-                        NoClass.on(stored.decisions(), asked.course(), asked.section(), asked.noClassOn()), true)
-                : asked.change() == null || asked.change().isNull()
-                        ? new ChangeGiven(null, true)
-                        : ChangeGiven.read(asked.change());
-        boolean held = given.held() && !Boolean.FALSE.equals(asked.held());
-        Change change = given.change() == null ? null : moment.now(given.change(), stored.decisions());
+        ChangeGiven given = given(stored, asked);
+        boolean held = (given == null || given.held()) && !Boolean.FALSE.equals(asked.held());
+        Change change = given == null ? null : moment.now(given.change(), stored.decisions());
         LocalDate today = moment.day(stored.decisions());
         try {
             Repair repair = Repair.of(

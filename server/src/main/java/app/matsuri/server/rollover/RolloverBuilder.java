@@ -139,7 +139,9 @@ final class RolloverBuilder {
                 row.old(),
                 row.now(),
                 row.why(),
-                row.changesWeekday() ? weekday(row.old()) + " becomes " + weekday(row.now()) : null,
+                row.old() != null && row.now() != null && row.changesWeekday()
+                        ? weekday(row.old()) + " becomes " + weekday(row.now())
+                        : null,
                 row.landed(),
                 Words.word(row.state()),
                 hand ? row.why() : null,

@@ -1,12 +1,12 @@
 package app.matsuri.server.rollover;
 
-import jakarta.annotation.Nullable;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A rollover as it is asked for.
@@ -19,9 +19,9 @@ import java.util.List;
  */
 record RolloverForm(
         @Nullable Long from,
-        @Nullable @Size(max = 100) String source,
+        @Size(max = 100) @Nullable String source,
         @Nullable Long to,
-        @Nullable @Valid NewTerm term,
+        @Valid @Nullable NewTerm term,
         @NotNull @Size(min = 1, max = 50) List<@Size(max = 1000) String> courses,
         @NotNull @Size(max = 1000) List<String> units,
         @NotNull @Size(max = 30) String by,

@@ -1,9 +1,9 @@
 package app.matsuri.server.rollover;
 
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a rollover would come to, before anything is written.

@@ -1,6 +1,7 @@
 package app.matsuri.server.rollover;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Decisions;
@@ -27,6 +28,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -58,7 +60,11 @@ class Rollovers {
     }
 
     /** Both ends of a rollover. */
-    record Ends(String name, Decisions from, Decisions to, Stored stored) {}
+    record Ends(
+            String name,
+            Decisions from,
+            Decisions to,
+            @Nullable Stored stored) {}
 
     Ends ends(SignedIn by, RolloverForm form, boolean change) {
         if (form.from() == null == (form.source() == null) || form.to() == null == (form.term() == null)) {
@@ -85,7 +91,8 @@ class Rollovers {
             name = source.name();
             from = source.decisions();
         } else {
-            from = access.stands(by, form.from()).decisions();
+            from = access.stands(by, Known.there(form.from(), "the term that it comes from"))
+                    .decisions();
             name = from.term().name();
         }
         return new Ends(name, from, stored == null ? made(form.term(), from.term()) : stored.decisions(), stored);
@@ -167,7 +174,7 @@ class Rollovers {
         return new Done(into.termId(), made.sentence());
     }
 
-    private static Problem problem(String type, String title, String detail) {
+    private static Problem problem(String type, String title, @Nullable String detail) {
         return new Problem(HttpStatus.UNPROCESSABLE_CONTENT, type, title, detail);
     }
 }

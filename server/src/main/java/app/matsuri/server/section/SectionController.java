@@ -21,7 +21,6 @@ import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.clock.Today;
 import app.matsuri.server.http.Problem;
-import jakarta.annotation.Nullable;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -31,6 +30,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -200,7 +200,7 @@ class SectionController {
             String section,
             @Nullable String name,
             @Nullable String text,
-            @Nullable byte[] content) {}
+            byte @Nullable [] content) {}
 
     /**
      * One line and what was understood.

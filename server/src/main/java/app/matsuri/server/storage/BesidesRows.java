@@ -27,11 +27,13 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Notices, rhythms and notes as rows, both ways. */
 final class BesidesRows {
@@ -58,7 +60,7 @@ final class BesidesRows {
                         n -> n.course.equals(course),
                         n -> n.position,
                         n -> new WeekNote(n.firstDay, none(n.section), n.headline, RowReader.texts(n.targets))),
-                row.weights == null ? Weights.USUAL : RowReader.read(row.weights, BesidesReader::costs),
+                Objects.requireNonNullElse(RowReader.read(row.weights, BesidesReader::costs), Weights.USUAL),
                 RowReader.list(row.took, BesidesReader::took),
                 RowReader.list(row.waits, BesidesReader::waiting));
     }
@@ -84,7 +86,7 @@ final class BesidesRows {
                 row.text,
                 row.place,
                 RowReader.list(row.links, DetailsReader::link),
-                RowReader.read(row.occurs, BesidesReader::time),
+                RowReader.needed(row.occurs, BesidesReader::time),
                 sections,
                 Words.constant(Notice.Reach.class, row.reach),
                 RowReader.texts(row.onlySections),
@@ -191,15 +193,15 @@ final class BesidesRows {
         rows.put(row);
     }
 
-    private static String json(Object value) {
+    private static String json(@Nullable Object value) {
         return Json.MAPPER.writeValueAsString(value);
     }
 
-    private static String none(String column) {
+    private static @Nullable String none(String column) {
         return column.isEmpty() ? null : column;
     }
 
-    private static String some(String value) {
+    private static String some(@Nullable String value) {
         return value == null ? "" : value;
     }
 }

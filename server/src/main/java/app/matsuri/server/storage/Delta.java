@@ -1,5 +1,6 @@
 package app.matsuri.server.storage;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.storage.row.Row;
 import java.util.ArrayList;
@@ -7,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -33,14 +35,18 @@ public record Delta(List<Step> steps) {
      * @param before null where it is new
      * @param after null where it goes
      */
-    public record Step(Row before, Row after) {
+    public record Step(@Nullable Row before, @Nullable Row after) {
 
         Object key() {
-            return before == null ? after.key() : before.key();
+            return row().key();
         }
 
         Class<? extends Row> table() {
-            return (before == null ? after : before).getClass();
+            return row().getClass();
+        }
+
+        private Row row() {
+            return before == null ? Known.there(after, "a row that is neither new nor gone") : before;
         }
     }
 
@@ -125,7 +131,7 @@ public record Delta(List<Step> steps) {
         return new Delta(steps);
     }
 
-    private static Row row(JsonNode node, Class<? extends Row> table) {
+    private static @Nullable Row row(JsonNode node, @Nullable Class<? extends Row> table) {
         return node == null || node.isNull() ? null : Json.MAPPER.treeToValue(node, table);
     }
 

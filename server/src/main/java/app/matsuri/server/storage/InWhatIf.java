@@ -1,5 +1,7 @@
 package app.matsuri.server.storage;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * That decisions are not those of the plan but of a what-if beside it.
  *
@@ -8,4 +10,9 @@ package app.matsuri.server.storage;
  * @param redo the change that was taken back last; null for none
  * @param broken which of its changes can no longer be made, and why; null where all can
  */
-public record InWhatIf(long id, String name, String undo, String redo, String broken) {}
+public record InWhatIf(
+        long id,
+        String name,
+        @Nullable String undo,
+        @Nullable String redo,
+        @Nullable String broken) {}

@@ -2,6 +2,7 @@ package app.matsuri.server.storage;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
@@ -52,6 +53,7 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
@@ -151,7 +153,7 @@ final class RowReader {
     }
 
     /** What a JSON column holds; null for none. */
-    static <T> T read(String json, Function<In, T> reader) {
+    static <T> @Nullable T read(@Nullable String json, Function<In, T> reader) {
         if (json == null) {
             return null;
         }
@@ -162,7 +164,12 @@ final class RowReader {
         return value;
     }
 
-    static <T> List<T> list(String json, Function<In, T> reader) {
+    /** The value of a column that must hold one. */
+    static <T> T needed(@Nullable String json, Function<In, T> reader) {
+        return Known.there(read(json, reader), "a column that must hold something");
+    }
+
+    static <T> List<T> list(@Nullable String json, Function<In, T> reader) {
         if (json == null) {
             return List.of();
         }
@@ -174,11 +181,11 @@ final class RowReader {
     }
 
     /** The texts that a JSON column holds; none for none. */
-    static List<String> texts(String json) {
+    static List<String> texts(@Nullable String json) {
         return json == null ? List.of() : List.of(Json.MAPPER.readValue(json, String[].class));
     }
 
-    static String text(String column) {
+    static String text(@Nullable String column) {
         return column == null ? "" : column;
     }
 
@@ -270,7 +277,7 @@ final class RowReader {
                             .map(a -> new Adjustment(
                                     a.item,
                                     a.student.isEmpty() ? null : a.student,
-                                    read(a.dates, DetailsReader::dates),
+                                    needed(a.dates, DetailsReader::dates),
                                     a.why))
                             .toList(),
                     extra(row.extra));
@@ -294,7 +301,7 @@ final class RowReader {
             return switch (row.kind) {
                 case "cancel" -> new SessionChange.Cancel(row.session, extra);
                 case "move" -> new SessionChange.Move(row.session, row.movedTo, row.minutes, extra);
-                default -> new SessionChange.Add(row.session, row.minutes, row.place, extra);
+                default -> new SessionChange.Add(row.session, Known.there(row.minutes, "minutes"), row.place, extra);
             };
         }
     }

@@ -37,6 +37,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Lays decisions out as rows. */
 final class RowWriter {
@@ -168,7 +169,7 @@ final class RowWriter {
     }
 
     /** Columns that came later hold null for nothing, as the deltas from before them do. */
-    static String none(String text) {
+    static @Nullable String none(String text) {
         return text.isEmpty() ? null : text;
     }
 
@@ -300,11 +301,11 @@ final class RowWriter {
         }
     }
 
-    static String list(List<?> values) {
+    static @Nullable String list(List<?> values) {
         return values.isEmpty() ? null : json(values);
     }
 
-    static String rule(DateRule rule) {
+    static @Nullable String rule(@Nullable DateRule rule) {
         return rule == null ? null : json(PlanWriter.rule(rule));
     }
 
@@ -312,7 +313,7 @@ final class RowWriter {
         return json(extra.json());
     }
 
-    static String json(Object value) {
+    static String json(@Nullable Object value) {
         return Json.MAPPER.writeValueAsString(value);
     }
 }

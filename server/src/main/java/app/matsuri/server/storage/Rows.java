@@ -26,6 +26,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** The rows of one term's decisions, by key. */
 public final class Rows {
@@ -70,7 +71,7 @@ public final class Rows {
         rows.remove(key);
     }
 
-    public Row get(Object key) {
+    public @Nullable Row get(Object key) {
         return rows.get(key);
     }
 

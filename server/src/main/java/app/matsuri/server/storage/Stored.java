@@ -1,13 +1,29 @@
 package app.matsuri.server.storage;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.plan.Decisions;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The decisions of a term as they are stored at a version.
  *
  * @param whatIf where they are those of a what-if, of which one, and they are never written; null for the plan
  */
-public record Stored(long termId, long version, Rows rows, Decisions decisions, InWhatIf whatIf) {
+public record Stored(
+        long termId,
+        long version,
+        Rows rows,
+        Decisions decisions,
+        @Nullable InWhatIf whatIf) {
+
+    /**
+     * The what-if that it is as.
+     *
+     * @throws IllegalStateException where it is the plan as it stands
+     */
+    public InWhatIf inWhatIf() {
+        return Known.there(whatIf, "a what-if");
+    }
 
     Stored(long termId, long version, Rows rows, Decisions decisions) {
         this(termId, version, rows, decisions, null);

@@ -6,10 +6,12 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** A term of a workspace and the version of its decisions. */
 @Entity
 @Table(name = "term")
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public class TermRecord {
 
     @Id
@@ -22,5 +24,5 @@ public class TermRecord {
     public boolean archived;
 
     /** When it was deleted; null where it was not. */
-    public Instant deletedAt;
+    public @Nullable Instant deletedAt;
 }

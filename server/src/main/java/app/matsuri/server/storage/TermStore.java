@@ -1,5 +1,6 @@
 package app.matsuri.server.storage;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.server.storage.row.Row;
@@ -164,7 +165,8 @@ public class TermStore {
                         TermRecord.class)
                 .setParameter("w", workspaceId)
                 .getResultList()
-                .forEach(t -> deleted.add(new DeletedTerm(read(t.id, t.version), t.deletedAt)));
+                .forEach(t -> deleted.add(
+                        new DeletedTerm(read(t.id, t.version), Known.there(t.deletedAt, "a deleted term"))));
         return deleted;
     }
 

@@ -18,6 +18,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /** Units with their lessons and items as rows, both ways. */
 final class UnitRows {
@@ -107,7 +108,7 @@ final class UnitRows {
                 RowReader.extra(row.extra));
     }
 
-    private static DateRule rule(String json) {
+    private static @Nullable DateRule rule(@Nullable String json) {
         return RowReader.read(json, RuleReader::rule);
     }
 

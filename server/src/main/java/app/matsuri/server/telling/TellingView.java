@@ -1,9 +1,9 @@
 package app.matsuri.server.telling;
 
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What students were told, section by section.

@@ -6,6 +6,7 @@ import app.matsuri.core.schedule.ToTell;
 import app.matsuri.core.schedule.Untold;
 import java.util.HashMap;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** What students of a section were told, in words, beside each date that differs from it. */
 public final class ToldWords {
@@ -19,7 +20,7 @@ public final class ToldWords {
     }
 
     /** "told Thu 8 Oct, 23:59", or "not told yet"; null where students were told what is planned. */
-    public String of(String what, String id) {
+    public @Nullable String of(String what, String id) {
         return words.get(what + " " + id);
     }
 

@@ -9,6 +9,7 @@ import java.time.Instant;
 /** What a person typed and has not finished. */
 @Entity
 @IdClass(Draft.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public class Draft {
 
     /** What names the draft. */

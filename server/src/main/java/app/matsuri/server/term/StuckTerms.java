@@ -30,12 +30,11 @@ class StuckTerms implements Stuck {
     @Override
     public Optional<Fault> why(HttpServletRequest request) {
         Matcher path = TERM.matcher(request.getRequestURI());
-        boolean signedIn =
-                request.getUserPrincipal() instanceof Authentication who && who.getPrincipal() instanceof SignedIn;
-        if (!path.find() || !signedIn) {
+        if (!path.find()
+                || !(request.getUserPrincipal() instanceof Authentication who)
+                || !(who.getPrincipal() instanceof SignedIn by)) {
             return Optional.empty();
         }
-        SignedIn by = (SignedIn) ((Authentication) request.getUserPrincipal()).getPrincipal();
         try {
             return computing.fault(
                     access.stands(by, Long.parseLong(path.group(1))).decisions());

@@ -1,6 +1,8 @@
 package app.matsuri.server.term;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.PlanFile;
@@ -106,9 +108,10 @@ class TermController {
     @ResponseStatus(HttpStatus.CREATED)
     MadeTerm open(@AuthenticationPrincipal SignedIn by, @RequestBody byte[] file) {
         PlanFile.Reading reading = Bundles.read(file);
-        long termId = changes.begin(by, reading.decisions()).termId();
+        Decisions decisions = Known.there(reading.decisions(), "a plan file that was read");
+        long termId = changes.begin(by, decisions).termId();
         List<Fault> faults = new ArrayList<>(reading.faults());
-        faults.addAll(bundles.lacking(termId, reading.decisions()));
+        faults.addAll(bundles.lacking(termId, decisions));
         return new MadeTerm(termId, faults);
     }
 

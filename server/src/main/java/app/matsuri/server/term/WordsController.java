@@ -1,5 +1,6 @@
 package app.matsuri.server.term;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.RuleSaid;
@@ -21,13 +22,13 @@ import app.matsuri.server.clock.Today;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.media.Schema;
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -175,7 +176,7 @@ class WordsController {
                                                 ? "Not a date yet. Write 3 nov, 17:00 or with CH2, next class."
                                                 : "Not a date yet. Write next class, 2 days after, 23:59, friday or 3"
                                                         + " nov.")));
-        return new RuleRead(PlanWriter.rule(rule), RuleSaid.beside(rule, beside));
+        return new RuleRead(Known.there(PlanWriter.rule(rule), rule), RuleSaid.beside(rule, beside));
     }
 
     @PostMapping(path = "/rules/said", consumes = "application/json")

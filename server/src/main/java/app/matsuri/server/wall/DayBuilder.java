@@ -1,9 +1,11 @@
 package app.matsuri.server.wall;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Link;
@@ -42,6 +44,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Lays out the days of one section's Wall: what is on them, what runs through them, what a proposal takes away. */
 final class DayBuilder {
@@ -50,7 +53,7 @@ final class DayBuilder {
     private final SectionSchedule follows;
     private final Schedule schedule;
     private final LocalDate today;
-    private final Proposal proposal;
+    private final @Nullable Proposal proposal;
     private final Map<LocalDate, Integer> workByDay;
     private final ToldWords told;
     private final Set<String> moved = new HashSet<>();
@@ -64,7 +67,12 @@ final class DayBuilder {
     /** The days over which a unit runs. */
     private record Span(Unit unit, LocalDate first, LocalDate last) {}
 
-    DayBuilder(Decisions decisions, Schedule schedule, SectionSchedule follows, LocalDate today, Proposal proposal) {
+    DayBuilder(
+            Decisions decisions,
+            Schedule schedule,
+            SectionSchedule follows,
+            LocalDate today,
+            @Nullable Proposal proposal) {
         this.decisions = decisions;
         this.schedule = schedule;
         this.follows = follows;
@@ -163,8 +171,9 @@ final class DayBuilder {
             }
         }
         for (Unit unit : follows.course().units()) {
-            if (firsts.containsKey(unit.id())) {
-                spans.add(new Span(unit, firsts.get(unit.id()), lasts.get(unit.id())));
+            LocalDate first = firsts.get(unit.id());
+            if (first != null) {
+                spans.add(new Span(unit, first, Known.in(lasts, unit.id())));
             }
         }
     }
@@ -206,20 +215,21 @@ final class DayBuilder {
                         .thenComparing(ItemView::time)
                         .thenComparing(i -> i.course() != null
                                 ? 0
-                                : follows.byItem().get(i.id()).item().place())));
+                                : Known.in(follows.byItem(), i.id()).item().place())));
     }
 
     /** An item's dates on their days; from the given course, or the wall's own where null. */
-    private void collect(ItemDates dates, String course) {
+    private void collect(ItemDates dates, @Nullable String course) {
         Item item = dates.item();
         for (Which which : Which.values()) {
             Resolved date = dates.get(which);
-            if (date == null || !date.resolved()) {
+            DateRule rule = dates.rule(which);
+            if (date == null || !date.resolved() || rule == null) {
                 continue;
             }
             // an item's opening is listed in the opened day only, and its closing unless it is all there is
             String word = Words.word(which);
-            items.computeIfAbsent(date.at().toLocalDate(), d -> new ArrayList<>())
+            items.computeIfAbsent(date.moment().toLocalDate(), d -> new ArrayList<>())
                     .add(new ItemView(
                             course,
                             item.id(),
@@ -230,14 +240,13 @@ final class DayBuilder {
                             item.kind(),
                             item.test(),
                             which == dates.mainDate() ? "main-" + word : word,
-                            date.at().toLocalTime(),
+                            date.moment().toLocalTime(),
                             item.minutes(),
                             date.fixed(),
                             date.rolled(),
                             item.locked(),
                             course == null
-                                    ? RuleSaid.hangs(dates.rule(which), follows.course())
-                                            .orElse(null)
+                                    ? RuleSaid.hangs(rule, follows.course()).orElse(null)
                                     : "shared by " + course,
                             course == null ? told.of(word, item.id()) : null,
                             links(item.details().links()),
@@ -250,7 +259,7 @@ final class DayBuilder {
             Notice notice = dates.notice();
             Resolved hidden = dates.hiddenUntil();
             for (NoticeDates.Entry entry : dates.entries()) {
-                if (!entry.resolved() || entry.ends().isBefore(entry.begins())) {
+                if (!entry.resolved() || entry.end().isBefore(entry.beginning())) {
                     continue;
                 }
                 NoticeView view = new NoticeView(
@@ -259,16 +268,16 @@ final class DayBuilder {
                         notice.title(),
                         notice.place(),
                         entry.first(),
-                        entry.begins(),
-                        entry.ends(),
+                        entry.beginning(),
+                        entry.end(),
                         entry.allDay(),
                         notice.reach() == Notice.Reach.OWN,
                         hidden == null ? null : hidden.at(),
                         links(notice.links()),
-                        moved.contains("notice " + notice.id() + " " + entry.begins()));
-                entry.begins()
+                        moved.contains("notice " + notice.id() + " " + entry.beginning()));
+                entry.beginning()
                         .toLocalDate()
-                        .datesUntil(entry.ends().toLocalDate().plusDays(1))
+                        .datesUntil(entry.end().toLocalDate().plusDays(1))
                         .filter(schedule.calendar().term()::contains)
                         .forEach(day -> notices.computeIfAbsent(day, d -> new ArrayList<>())
                                 .add(view));
@@ -312,7 +321,8 @@ final class DayBuilder {
             if (here && closure.wholeDay()) {
                 off = off == null || closure.noClass() && !off.noClass() ? closure : off;
             } else if (here) {
-                notes.add(closure.reason() + " from " + Say.time(closure.from()) + " to " + Say.end(closure.to()));
+                notes.add(closure.reason() + " from " + Say.time(Known.there(closure.from(), "a beginning")) + " to "
+                        + Say.end(Known.there(closure.to(), "an end")));
             }
         }
         follows.sessions().lost().stream()
@@ -375,10 +385,10 @@ final class DayBuilder {
     }
 
     private boolean before(Closure closure) {
-        return proposal.before().term().closures().contains(closure);
+        return proposal != null && proposal.before().term().closures().contains(closure);
     }
 
-    private WallView.Thread thread(LocalDate date) {
+    private WallView.@Nullable Thread thread(LocalDate date) {
         Span shown = null;
         for (Span span : spans) {
             if (!date.isBefore(span.first()) && !date.isAfter(span.last())) {

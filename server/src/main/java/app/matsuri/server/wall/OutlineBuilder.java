@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Lays a section's plan out as the outline: what has no date first, then units, lessons and their work. */
 final class OutlineBuilder {
@@ -53,7 +54,7 @@ final class OutlineBuilder {
         LocalDate last = null;
         List<OutlineLesson> lessons = new ArrayList<>();
         for (Lesson lesson : unit.lessons()) {
-            Placement placement = follows.byLesson().get(lesson.id());
+            Placement placement = follows.placement(lesson.id());
             lessons.add(lesson(placement));
             if (placement.placed()) {
                 LocalDate from = follows.sessions().get(placement.first()).date();
@@ -78,7 +79,7 @@ final class OutlineBuilder {
     }
 
     /** The course's own notices of a unit; of none where null. */
-    private List<OutlineNotice> notices(String unit) {
+    private List<OutlineNotice> notices(@Nullable String unit) {
         return follows.notices().stream()
                 .filter(n -> n.own(follows) && Objects.equals(n.notice().unit(), unit))
                 .map(this::notice)
@@ -129,7 +130,7 @@ final class OutlineBuilder {
                 items(placement.unit(), lesson.id()));
     }
 
-    private List<OutlineItem> items(Unit unit, String lesson) {
+    private List<OutlineItem> items(Unit unit, @Nullable String lesson) {
         return follows.dates().stream()
                 .filter(d -> d.unit().id().equals(unit.id())
                         && Objects.equals(d.item().lesson(), lesson))

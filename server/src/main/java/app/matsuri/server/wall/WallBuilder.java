@@ -32,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Lays one section's schedule out as the Wall. */
 public final class WallBuilder {
@@ -46,7 +47,11 @@ public final class WallBuilder {
      * @param proposal what is proposed, whose schedule is shown; null to show what stands
      */
     public WallBuilder(
-            Decisions decisions, Schedule schedule, SectionSchedule follows, LocalDate today, Proposal proposal) {
+            Decisions decisions,
+            Schedule schedule,
+            SectionSchedule follows,
+            LocalDate today,
+            @Nullable Proposal proposal) {
         this.decisions = decisions;
         this.schedule = schedule;
         this.follows = follows;
@@ -120,8 +125,8 @@ public final class WallBuilder {
         follows.notices().stream()
                 .flatMap(n -> n.entries().stream())
                 .filter(e ->
-                        e.resolved() && decisions.term().contains(e.begins().toLocalDate()))
-                .forEach(e -> shown.add(e.begins().getDayOfWeek()));
+                        e.resolved() && decisions.term().contains(e.beginning().toLocalDate()))
+                .forEach(e -> shown.add(e.beginning().getDayOfWeek()));
         List<Column> columns = new ArrayList<>();
         for (int i = 0; i < 7; i++) {
             DayOfWeek weekday = decisions.term().weekStart().plus(i);
@@ -192,7 +197,7 @@ public final class WallBuilder {
                 .toList();
     }
 
-    private static String away(List<Day> days, boolean teaches) {
+    private static @Nullable String away(List<Day> days, boolean teaches) {
         if (teaches || days.stream().anyMatch(d -> !d.lessons().isEmpty())) {
             return null;
         }

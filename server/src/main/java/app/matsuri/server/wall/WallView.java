@@ -1,11 +1,11 @@
 package app.matsuri.server.wall;
 
 import app.matsuri.server.findings.FindingView;
-import jakarta.annotation.Nullable;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The Wall of one section as it is drawn: every date worked out, nothing left to the browser but drawing.

@@ -11,6 +11,7 @@ import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import java.time.LocalDate;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
@@ -51,7 +52,7 @@ public class Walls implements ViewPart<WallView> {
 
     /** The Wall of the section that is looked at; null where it is there no longer. */
     @Override
-    public WallView part(Asked asked) {
+    public @Nullable WallView part(Asked asked) {
         Stored stored = asked.stored();
         Optional<SectionSchedule> follows = asked.course() == null || asked.section() == null
                 ? asked.schedule().sections().stream().findFirst()
@@ -74,7 +75,7 @@ public class Walls implements ViewPart<WallView> {
         return today.in(stored.decisions().term().zone());
     }
 
-    private static SectionSchedule find(Schedule schedule, String course, String section) {
+    private static SectionSchedule find(Schedule schedule, @Nullable String course, @Nullable String section) {
         if (schedule.sections().isEmpty()) {
             throw new Problem(
                     HttpStatus.NOT_FOUND,

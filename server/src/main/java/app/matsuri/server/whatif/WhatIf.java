@@ -10,6 +10,7 @@ import java.time.Instant;
 /** A named what-if of a term: changes beside the plan, which they follow. */
 @Entity
 @Table(name = "what_if")
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class WhatIf {
 
     @Id

@@ -9,6 +9,7 @@ import jakarta.persistence.Table;
 @Entity
 @Table(name = "what_if_step")
 @IdClass(WhatIfStep.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class WhatIfStep {
 
     /** What names the row. */

@@ -1,5 +1,6 @@
 package app.matsuri.server.whatif;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.change.Together;
@@ -16,6 +17,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -100,7 +102,7 @@ public class WhatIfs {
     }
 
     public static Change change(WhatIfStep step) {
-        return ChangeJson.read(Json.read(step.changed)).change();
+        return Known.there(ChangeJson.read(Json.read(step.changed)).change(), step.sentence);
     }
 
     /** The term as the what-if has it: its changes on the plan as it is now, up to one that no longer can be made. */
@@ -169,15 +171,15 @@ public class WhatIfs {
                     "A what-if tells nobody",
                     "Students see nothing of a what-if:" + " take it over first. Nothing was stored.");
         }
-        if (as.whatIf().broken() != null) {
+        if (as.inWhatIf().broken() != null) {
             throw refused(
                     "what-if-broken",
                     "The what-if no longer follows the plan",
-                    as.whatIf().broken() + " Undo that step first. Nothing was stored.");
+                    as.inWhatIf().broken() + " Undo that step first. Nothing was stored.");
         }
         String sentence = Change.said(change, as.decisions());
         Change.make(change, as.decisions());
-        WhatIf whatIf = find(as.termId(), as.whatIf().id());
+        WhatIf whatIf = find(as.termId(), as.inWhatIf().id());
         List<WhatIfStep> all = all(whatIf);
         all.stream().filter(s -> s.undone).forEach(entities::remove);
         entities.flush();
@@ -200,8 +202,8 @@ public class WhatIfs {
 
     /** Takes the last change back, or makes the last one that was taken back again; null for none. */
     @Transactional
-    public String step(Stored as, boolean undo) {
-        WhatIf whatIf = find(as.termId(), as.whatIf().id());
+    public @Nullable String step(Stored as, boolean undo) {
+        WhatIf whatIf = find(as.termId(), as.inWhatIf().id());
         List<WhatIfStep> steps = new ArrayList<>(
                 all(whatIf).stream().filter(s -> s.undone != undo).toList());
         if (steps.isEmpty()) {

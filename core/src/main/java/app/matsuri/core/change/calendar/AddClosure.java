@@ -34,7 +34,9 @@ public record AddClosure(Closure closure) implements Change {
     @Override
     public String sentence(Decisions before) {
         String days = Say.days(closure.first(), closure.last());
-        String part = closure.wholeDay() ? "" : " from " + Say.time(closure.from()) + " to " + Say.end(closure.to());
+        String part = closure.from() == null || closure.to() == null
+                ? ""
+                : " from " + Say.time(closure.from()) + " to " + Say.end(closure.to());
         return "Day off " + days + part + (closure.reason().isEmpty() ? "" : ", " + closure.reason());
     }
 }

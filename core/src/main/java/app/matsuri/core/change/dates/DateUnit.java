@@ -22,6 +22,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A unit dropped on a day, which dates all that is in it, however deep: it goes in order before the unit that begins
@@ -44,7 +45,7 @@ public record DateUnit(String course, String section, String unit, LocalDate to)
                     before.withCourse(dated(view.course(), rule == null ? DateRule.at(to.atTime(END_OF_DAY)) : rule)));
         }
         if (dropped.lessons().stream()
-                .anyMatch(l -> view.byLesson().get(l.id()).slots().stream().anyMatch(Placement.Slot::taught))) {
+                .anyMatch(l -> view.placement(l.id()).slots().stream().anyMatch(Placement.Slot::taught))) {
             throw new Refused(
                     "Unit “" + dropped.title() + "” has begun and stays where it is. Move what is left of it.");
         }
@@ -61,7 +62,7 @@ public record DateUnit(String course, String section, String unit, LocalDate to)
     }
 
     /** The unit that begins on the day or after it, before which this one goes; null for the end. */
-    private String unitBefore(Decisions before, SectionSchedule view, Unit dropped) {
+    private @Nullable String unitBefore(Decisions before, SectionSchedule view, Unit dropped) {
         Course without = view.course().withUnit(dropped.withLessons(List.of()));
         SectionSchedule rest =
                 Find.follows(before.withCourse(without), course, view.section().code());

@@ -36,6 +36,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Moves lessons and items to a day, as a hand that drops them there. A lesson goes in order before what stands there;
@@ -51,7 +52,7 @@ import java.util.stream.Collectors;
  */
 public record Move(
         String course,
-        String section,
+        @Nullable String section,
         String seenIn,
         List<String> lessons,
         List<String> items,
@@ -120,7 +121,7 @@ public record Move(
         if (first == null || on(now, first).equals(to)) {
             return moved;
         }
-        int from = now.byLesson().get(first).first();
+        int from = now.placement(first).first();
         int day = now.sessions().firstAfter(to.atStartOfDay().minusNanos(1));
         boolean free = day > from
                 && day < now.sessions().size()
@@ -128,16 +129,16 @@ public record Move(
                 && now.lessonsOn(to).isEmpty();
         if (free) {
             Section own = moved.section(section).orElseThrow();
-            int more = own.gap(now.byLesson().get(first).lesson()) + day - from;
+            int more = own.gap(now.placement(first).lesson()) + day - from;
             Course later = moved.withSection(
-                    own.withGap(first, more - now.byLesson().get(first).lesson().gapBefore()));
+                    own.withGap(first, more - now.placement(first).lesson().gapBefore()));
             if (on(Find.follows(before.withCourse(later), course, section), first)
                     .equals(to)) {
                 return later;
             }
         }
-        String title = now.byLesson().get(first).lesson().title();
-        boolean stays = view.byLesson().get(first).placed() && on(view, first).equals(on(now, first));
+        String title = now.placement(first).lesson().title();
+        boolean stays = view.placement(first).placed() && on(view, first).equals(on(now, first));
         boolean meets = now.sessions().all().stream().anyMatch(s -> s.date().equals(to));
         String why = meets ? "" : ": there is no class on " + Say.day(to);
         if (stays && moved.equals(before.course(course).orElseThrow())) {
@@ -160,7 +161,7 @@ public record Move(
         Set<String> ids = new HashSet<>(lessons);
         for (String id : lessons) {
             Lesson lesson = Find.lesson(before, course, id);
-            Placement placement = view.byLesson().get(id);
+            Placement placement = view.placement(id);
             if (placement.slots().stream().anyMatch(Placement.Slot::taught)) {
                 ids.remove(id);
                 notes.add("“" + lesson.title() + "” has been taught and stays where it is.");
@@ -171,7 +172,7 @@ public record Move(
         }
         boolean there = items.isEmpty()
                 && ids.stream()
-                        .allMatch(id -> view.byLesson().get(id).slots().stream()
+                        .allMatch(id -> view.placement(id).slots().stream()
                                 .anyMatch(s ->
                                         view.sessions().get(s.session()).date().equals(to)));
         if (there) {
@@ -205,7 +206,7 @@ public record Move(
     }
 
     /** The first lesson that is not over before the day, before which a lesson dropped there goes; null for the end. */
-    static String standing(SectionSchedule rest, LocalDate to) {
+    static @Nullable String standing(SectionSchedule rest, LocalDate to) {
         for (Placement placement : rest.placements()) {
             boolean open = placement.slots().stream().anyMatch(s -> !s.taught());
             boolean reaches = placement.placed()
@@ -293,7 +294,7 @@ public record Move(
         boolean opensOnly =
                 dates.rule(Which.OPENS) != null && dates.rule(Which.DUE) == null && dates.rule(Which.CLOSES) == null;
         Which moved = opensOnly ? Which.OPENS : Which.DUE;
-        LocalDateTime old = dates.get(moved) == null ? null : dates.get(moved).at();
+        LocalDateTime old = dates.at(moved);
         LocalTime time = old == null ? END_OF_DAY : old.toLocalTime();
         DateRule rule = opensOnly || fixed ? null : withLesson(day, view);
         Map<Which, DateRule> rules = new EnumMap<>(Which.class);
@@ -301,10 +302,8 @@ public record Move(
         if (old != null) {
             long distance = ChronoUnit.DAYS.between(old.toLocalDate(), day);
             for (Which other : Which.values()) {
-                if (other != moved
-                        && dates.rule(other) != null
-                        && dates.rule(other).fixed()) {
-                    DateRule kept = dates.rule(other);
+                DateRule kept = dates.rule(other);
+                if (other != moved && kept != null && kept.fixed()) {
                     rules.put(other, kept.from(new Anchor.Fixed(kept.typed().plusDays(distance)), kept.plus()));
                 }
             }
@@ -313,7 +312,7 @@ public record Move(
     }
 
     /** "At the start of that day's lesson"; null where the day has none. */
-    static DateRule withLesson(LocalDate day, SectionSchedule view) {
+    static @Nullable DateRule withLesson(LocalDate day, SectionSchedule view) {
         for (Placement placement : view.placements()) {
             for (int i = 0; i < placement.slots().size(); i++) {
                 int session = placement.slots().get(i).session();

@@ -1,5 +1,6 @@
 package app.matsuri.core.change.dates;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Gone;
 import app.matsuri.core.change.Order;
@@ -20,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Pushes lessons later or earlier for a {@link Shift}: by gaps, pins, held classes and spare days. */
 public final class Pushing {
@@ -60,7 +62,7 @@ public final class Pushing {
         }
         Course moved = course.withLesson(first.id(), l -> l.withGap(l.gapBefore() + n));
         for (SectionSchedule other : Schedule.of(before).sections(course.code())) {
-            Placement placement = other.byLesson().get(first.id());
+            Placement placement = other.placement(first.id());
             boolean open = placement.slots().stream().anyMatch(s -> !s.taught());
             int own = open && shift.in() != Shift.In.SESSIONS ? difference(other, first, n) : 0;
             if (own != 0) {
@@ -76,7 +78,7 @@ public final class Pushing {
     private Section pushed(SectionSchedule in, Lesson first) {
         Section section = in.section();
         int n = classes(in, first);
-        Placement placement = in.byLesson().get(first.id());
+        Placement placement = in.placement(first.id());
         boolean resumed = placement.slots().stream().anyMatch(Placement.Slot::taught);
         if (section.pin(first) != null && !resumed) {
             return section.withPin(first.id(), Own.other(sessionDate(in, first, n)));
@@ -105,7 +107,7 @@ public final class Pushing {
         left -= gap;
         List<Placement> order = in.placements();
         int at = order.indexOf(in.byLesson().get(first.id()));
-        int firstSession = in.byLesson().get(first.id()).slots().stream()
+        int firstSession = in.placement(first.id()).slots().stream()
                 .filter(s -> !s.taught())
                 .findFirst()
                 .orElseThrow()
@@ -149,7 +151,7 @@ public final class Pushing {
         List<Lesson> lessons = course.lessons();
         for (int i = lessons.indexOf(first) - 1; i >= 0 && left > 0; i--) {
             Lesson previous = lessons.get(i);
-            if (!previous.reserve() || view.byLesson().get(previous.id()).taught()) {
+            if (!previous.reserve() || view.placement(previous.id()).taught()) {
                 break;
             }
             if (left >= previous.length()) {
@@ -228,13 +230,12 @@ public final class Pushing {
     /** The same in words. */
     String wanted(LocalDate day) {
         int by = Math.abs(shift.by());
-        return raw(day) == null
-                ? Say.count(by, "teaching day") + (shift.by() > 0 ? " later" : " earlier")
-                : Say.day(raw(day));
+        LocalDate raw = raw(day);
+        return raw == null ? Say.count(by, "teaching day") + (shift.by() > 0 ? " later" : " earlier") : Say.day(raw);
     }
 
     /** The day by the calendar; null where teaching days are counted. */
-    private LocalDate raw(LocalDate day) {
+    private @Nullable LocalDate raw(LocalDate day) {
         return switch (shift.in()) {
             case DAYS -> day.plusDays(shift.by());
             case WEEKS -> day.plusWeeks(shift.by());
@@ -248,7 +249,7 @@ public final class Pushing {
     }
 
     private static int openIndex(SectionSchedule in, Lesson lesson, List<Session> open) {
-        return in.byLesson().get(lesson.id()).slots().stream()
+        return in.placement(lesson.id()).slots().stream()
                 .filter(s -> !s.taught())
                 .findFirst()
                 .map(s -> open.indexOf(in.sessions().get(s.session())))
@@ -261,7 +262,7 @@ public final class Pushing {
         int to = openIndex(in, lesson, open) + n;
         if (to < 0 || to >= open.size()) {
             throw new Refused("“" + lesson.title() + "”, fixed on "
-                    + Say.day(in.section().pin(lesson)) + ", stays: section "
+                    + Say.day(Known.there(in.section().pin(lesson), "a pin")) + ", stays: section "
                     + in.section().code() + " has no class "
                     + Math.abs(n) + (n > 0 ? " later." : " earlier."));
         }
@@ -281,7 +282,7 @@ public final class Pushing {
                 .filter(l -> all.indexOf(l) < all.indexOf(block.get(0)))
                 .count();
         int to = Math.min(rest.size(), Math.max(0, behind + shift.by()));
-        if (to < rest.size() && view.byLesson().get(rest.get(to).id()).taught()) {
+        if (to < rest.size() && view.placement(rest.get(to).id()).taught()) {
             throw new Refused("“" + rest.get(to).title() + "” has been taught: nothing can go before it.");
         }
         Course ordered = Order.before(

@@ -1,5 +1,6 @@
 package app.matsuri.core.change.dates;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Find;
 import app.matsuri.core.change.Hand;
@@ -23,7 +24,6 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -109,7 +109,7 @@ public record PutDates(List<Entry> entries) implements Change {
             }
             return now;
         } catch (IllegalArgumentException e) {
-            throw new Refused(e.getMessage());
+            throw new Refused(Known.message(e));
         }
     }
 
@@ -136,9 +136,11 @@ public record PutDates(List<Entry> entries) implements Change {
             return "the dates";
         }
         return "the "
-                + Map.of(Which.OPENS, "opening", Which.DUE, "due", Which.CLOSES, "closing")
-                        .get(dates.iterator().next())
-                        .toLowerCase(Locale.ROOT)
+                + switch (dates.iterator().next()) {
+                    case OPENS -> "opening";
+                    case DUE -> "due";
+                    case CLOSES -> "closing";
+                }
                 + " date";
     }
 

@@ -1,5 +1,6 @@
 package app.matsuri.core.change.dates;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.calendar.WholeWeeks;
@@ -36,6 +37,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Works out one {@link Redate}. */
 public final class Redating {
@@ -110,7 +112,7 @@ public final class Redating {
             }
             return now;
         }
-        SectionSchedule first = views.get(sections.get(0).code());
+        SectionSchedule first = Known.in(views, sections.get(0).code());
         Map<Which, DateRule> plan = new EnumMap<>(Which.class);
         Course now = in;
         for (Which which : redate.dates()) {
@@ -120,7 +122,8 @@ public final class Redating {
                 continue;
             }
             Resolved resolved = dates.get(which);
-            Optional<Own<DateRule>> next = next(rule, resolved, which, item, first);
+            Optional<Own<DateRule>> next =
+                    resolved == null ? Optional.empty() : next(rule, resolved, which, item, first);
             if (next.isPresent()) {
                 plan.put(which, next.get().over(rule));
                 changed++;
@@ -130,9 +133,9 @@ public final class Redating {
         for (Section section : sections) {
             Set<Which> owns = new LinkedHashSet<>(redate.dates());
             Optional<Adjustment> adjustment = section.adjustment(item.id());
-            owns.removeIf(
-                    which -> !adjustment.map(a -> a.dates().containsKey(which)).orElse(false)
-                            && !(redate.how().fixes() && differs(first, views.get(section.code()), item, which)));
+            owns.removeIf(which ->
+                    !adjustment.map(a -> a.dates().containsKey(which)).orElse(false)
+                            && !(redate.how().fixes() && differs(first, Known.in(views, section.code()), item, which)));
             now = own(now, item, section, owns);
         }
         return now;
@@ -149,20 +152,21 @@ public final class Redating {
     }
 
     /** The rule without what a section has of its own. */
-    private static DateRule planned(ItemDates dates, Item item, Which which) {
+    private static @Nullable DateRule planned(ItemDates dates, Item item, Which which) {
         return dates.rules().from(which) == RulesInForce.From.ADJUSTMENT ? item.rule(which) : dates.rule(which);
     }
 
     private Course own(Course in, Item item, Section section, Set<Which> dates) {
         Course now = in;
-        SectionSchedule view = views.get(section.code());
+        SectionSchedule view = Known.in(views, section.code());
         ItemDates in0 = dates(view, item);
         for (Which which : dates) {
             DateRule rule = in0.rule(which);
-            if (rule == null) {
+            Resolved resolved = in0.get(which);
+            if (rule == null || resolved == null) {
                 continue;
             }
-            Optional<Own<DateRule>> next = next(rule, in0.get(which), which, item, view);
+            Optional<Own<DateRule>> next = next(rule, resolved, which, item, view);
             if (next.isPresent()) {
                 Section was = now.section(section.code()).orElseThrow();
                 Optional<Adjustment> own = was.adjustment(item.id());
@@ -211,7 +215,7 @@ public final class Redating {
 
             @Override
             public Optional<Own<DateRule>> fix(How.Fix fix) {
-                return resolved() && !rule.plain() ? own(DateRule.at(now.at())) : Optional.empty();
+                return resolved() && !rule.plain() ? own(DateRule.at(now.moment())) : Optional.empty();
             }
 
             @Override
@@ -258,7 +262,7 @@ public final class Redating {
     }
 
     /** Both distances as one; null where they cannot be added. */
-    private static Offset sum(Offset plus, How.By by) {
+    private static @Nullable Offset sum(Offset plus, How.By by) {
         if (plus.n() == 0 || plus.unit() == by.unit()) {
             int n = plus.n() + by.n();
             return n == 0 ? Offset.NONE : new Offset(n, by.unit());
@@ -271,7 +275,7 @@ public final class Redating {
         return had + more == 0 ? Offset.NONE : new Offset(had + more, Offset.Unit.DAYS);
     }
 
-    private static Integer days(int n, Offset.Unit unit) {
+    private static @Nullable Integer days(int n, Offset.Unit unit) {
         return unit == Offset.Unit.DAYS ? Integer.valueOf(n) : unit == Offset.Unit.WEEKS ? 7 * n : null;
     }
 
@@ -330,7 +334,7 @@ public final class Redating {
     }
 
     private Optional<Own<DateRule>> toClass(Resolved now, How.ToClass to, Item item, SectionSchedule view) {
-        LocalDate day = now.at().toLocalDate();
+        LocalDate day = now.moment().toLocalDate();
         int index = to.before()
                 ? view.sessions().lastBefore(day.atTime(23, 59))
                 : view.sessions().firstAfter(day.atStartOfDay().minusMinutes(1));
@@ -351,27 +355,28 @@ public final class Redating {
         }
         String lesson = item.lesson() != null && view.start(item.lesson()).isPresent()
                 ? item.lesson()
-                : lastLesson(now.at(), view);
+                : lastLesson(now.moment(), view);
         if (lesson == null) {
             notes.add("“" + item.title() + "” stays fixed: no lesson lies before "
-                    + Say.day(now.at().toLocalDate()) + ".");
+                    + Say.day(now.moment().toLocalDate()) + ".");
             return Optional.empty();
         }
         LocalDateTime start = view.start(lesson).orElseThrow();
         DateRule with = DateRule.of(new Anchor.WithLesson(lesson, Edge.START));
-        if (start.equals(now.at())) {
+        if (start.equals(now.moment())) {
             return own(with);
         }
         LocalDate from = start.toLocalDate();
-        LocalDate to = now.at().toLocalDate();
+        LocalDate to = now.moment().toLocalDate();
         TeachingCalendar calendar = view.calendar();
         boolean counted = calendar.teaches(from) && calendar.teaches(to) && !to.isBefore(from);
         int days = counted ? calendar.count(from, to) - 1 : (int) (to.toEpochDay() - from.toEpochDay());
         DateRule far = days == 0 ? with : with.plus(days, counted ? Offset.Unit.TEACHING_DAYS : Offset.Unit.DAYS);
-        return own(far.at(now.at().toLocalTime()).onDayOff(rule.fixed() ? DateRule.OnDayOff.STAY : rule.onDayOff()));
+        return own(
+                far.at(now.moment().toLocalTime()).onDayOff(rule.fixed() ? DateRule.OnDayOff.STAY : rule.onDayOff()));
     }
 
-    private static String lastLesson(LocalDateTime until, SectionSchedule view) {
+    private static @Nullable String lastLesson(LocalDateTime until, SectionSchedule view) {
         String last = null;
         for (var placement : view.placements()) {
             if (placement.placed()

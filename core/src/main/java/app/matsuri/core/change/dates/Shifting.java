@@ -1,5 +1,6 @@
 package app.matsuri.core.change.dates;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.change.Change.Outcome;
@@ -17,7 +18,6 @@ import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
-import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.RulesInForce;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.Untold;
@@ -96,7 +96,7 @@ public final class Shifting {
                     .skip(1)
                     .filter(this::pinned)
                     .forEach(l -> notes.add("“" + l.title() + "” is fixed on "
-                            + Say.day(view.section().pin(l)) + " and stays there."));
+                            + Say.day(Known.there(view.section().pin(l), "a pin")) + " and stays there."));
         }
         if (course.equals(view.course()) && !notes.isEmpty()) {
             throw new Refused(String.join(" ", notes));
@@ -122,7 +122,7 @@ public final class Shifting {
     }
 
     private LocalDate startOf(Lesson lesson) {
-        Placement placement = view.byLesson().get(lesson.id());
+        Placement placement = view.placement(lesson.id());
         int open = placement.slots().stream()
                 .filter(s -> !s.taught())
                 .mapToInt(Placement.Slot::session)
@@ -199,7 +199,7 @@ public final class Shifting {
         for (Which which : Which.values()) {
             DateRule rule = dates.rule(which);
             Optional<DateRule> next = Optional.empty();
-            if (fixed(dates, which) || alone && rule != null && rule.fixed()) {
+            if (rule != null && (fixed(dates, which) || alone && rule.fixed())) {
                 next = later(dates, which, rule.typed(), teachingDays)
                         .map(at -> rule.from(new Anchor.Fixed(at), rule.plus()));
             } else if (alone && rule != null && rule.anchor().own().isEmpty()) {
@@ -260,7 +260,8 @@ public final class Shifting {
             int sum = rule.plus().n() + shift.by();
             return Optional.of(rule.from(rule.anchor(), sum == 0 ? Offset.NONE : new Offset(sum, unit)));
         }
-        Resolved now = dates.get(which);
-        return now.resolved() ? later(dates, which, now.at(), teachingDays).map(DateRule::at) : Optional.empty();
+        return Optional.ofNullable(dates.at(which))
+                .flatMap(now -> later(dates, which, now, teachingDays))
+                .map(DateRule::at);
     }
 }

@@ -17,6 +17,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Moves a notice, or one entry of a series, to a day. It keeps its times of day and its length; what its end hangs on
@@ -27,8 +28,13 @@ import java.util.Set;
  * @param to the day it goes to; null to leave the entry out
  * @param time another time of day for one entry of a timed series; null to keep its own
  */
-public record MoveNotice(String course, String section, String notice, LocalDate entry, LocalDate to, LocalTime time)
-        implements Change {
+public record MoveNotice(
+        String course,
+        String section,
+        String notice,
+        LocalDate entry,
+        LocalDate to,
+        @Nullable LocalTime time) implements Change {
 
     /** To another day, at its own time. */
     public MoveNotice(String course, String section, String notice, LocalDate entry, LocalDate to) {
@@ -61,7 +67,7 @@ public record MoveNotice(String course, String section, String notice, LocalDate
             throw new Refused("“" + title + "” is for whole days and has no time of day."
                     + " Give the series a time first, or only another day.");
         }
-        return was.instead(entry, to.atTime(time == null ? found.begins().toLocalTime() : time));
+        return was.instead(entry, to.atTime(time == null ? found.beginning().toLocalTime() : time));
     }
 
     private NoticeTime once(Decisions before, Notice was, NoticeTime when) {
@@ -72,10 +78,10 @@ public record MoveNotice(String course, String section, String notice, LocalDate
             throw new Refused("“" + was.title() + "” is no series: take it out as a whole.");
         }
         Entry found = dates(before).entries().get(0);
-        LocalDateTime begins = to.atTime(found.resolved() ? found.begins().toLocalTime() : LocalTime.MIDNIGHT);
+        LocalDateTime begins = to.atTime(found.resolved() ? found.beginning().toLocalTime() : LocalTime.MIDNIGHT);
         DateRule ends = when.ends();
         if (ends != null && ends.plain() && found.resolved()) {
-            long days = ChronoUnit.DAYS.between(found.begins().toLocalDate(), to);
+            long days = ChronoUnit.DAYS.between(found.beginning().toLocalDate(), to);
             ends = DateRule.at(ends.typed().plusDays(days));
         }
         return NoticeTime.once(when.allDay(), DateRule.at(begins), ends);

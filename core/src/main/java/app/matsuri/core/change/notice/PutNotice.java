@@ -12,6 +12,7 @@ import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.session.Recurrence;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Adds a notice, or changes the one of its id: of a series, all of it. */
 public record PutNotice(String course, Notice notice) implements Change {
@@ -41,11 +42,13 @@ public record PutNotice(String course, Notice notice) implements Change {
         time.repeats().forEach(PutNotice::check);
         item(before, time.begins());
         item(before, time.ends());
-        boolean fixed = time.begins() != null
-                && time.ends() != null
-                && time.begins().plain()
-                && time.ends().plain();
-        if (fixed && time.ends().typed().isBefore(time.begins().typed())) {
+        DateRule begins = time.begins();
+        DateRule ends = time.ends();
+        if (begins != null
+                && ends != null
+                && begins.plain()
+                && ends.plain()
+                && ends.typed().isBefore(begins.typed())) {
             throw new Refused("“" + notice.title() + "” ends before it begins. Give a later end.");
         }
     }
@@ -62,7 +65,7 @@ public record PutNotice(String course, Notice notice) implements Change {
         }
     }
 
-    private void item(Decisions before, DateRule rule) {
+    private void item(Decisions before, @Nullable DateRule rule) {
         if (rule != null) {
             rule.anchor().named(Anchor.Sort.ITEM).ifPresent(id -> Find.item(before, course, id));
         }

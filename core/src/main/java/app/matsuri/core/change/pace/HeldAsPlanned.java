@@ -10,6 +10,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What counts as held as planned when a repair is asked for: classes without a record that lie before the day on which it is asked,
@@ -41,7 +42,7 @@ public record HeldAsPlanned(List<Of> sections) {
      *
      * @param today null where it is not known, so that nothing counts
      */
-    public static HeldAsPlanned of(Schedule schedule, Change change, LocalDate today) {
+    public static HeldAsPlanned of(Schedule schedule, Change change, @Nullable LocalDate today) {
         List<Of> all = new ArrayList<>();
         if (today != null && !says(change)) {
             for (SectionSchedule in : schedule.sections()) {

@@ -15,6 +15,7 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Fixes a lesson on a date, or lets it go.
@@ -22,7 +23,7 @@ import java.util.Set;
  * @param section the section whose own pin it is; null for the plan's
  * @param date null to let the lesson go
  */
-public record Pin(String course, String section, String lesson, LocalDate date) implements Change {
+public record Pin(String course, @Nullable String section, String lesson, LocalDate date) implements Change {
 
     @Override
     public Outcome apply(Decisions before) {

@@ -13,9 +13,11 @@ import app.matsuri.core.session.Session;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Taught up to here: records every class without a record as held as planned. Classes held empty, paused, or without a lesson get
@@ -26,7 +28,8 @@ import java.util.Map;
  * @param until the last day, inclusive
  * @param over only classes that ended by this moment count, in the term's zone; null for all
  */
-public record RecordHeld(String course, String section, LocalDate from, LocalDate until, LocalDateTime over)
+public record RecordHeld(
+        String course, String section, @Nullable LocalDate from, LocalDate until, LocalDateTime over)
         implements Change {
 
     /** The same when it is asked for at a moment: classes that are not over then do not count. */
@@ -111,12 +114,12 @@ public record RecordHeld(String course, String section, LocalDate from, LocalDat
 
     /** "15 classes of A up to Mon 5 Oct". */
     static String said(SectionSchedule in, Map<LocalDateTime, List<String>> classes) {
-        LocalDate last = null;
-        for (LocalDateTime name : classes.keySet()) {
-            LocalDate day =
-                    in.sessions().get(in.sessions().indexOf(name).orElseThrow()).date();
-            last = last == null || day.isAfter(last) ? day : last;
-        }
+        LocalDate last = classes.keySet().stream()
+                .map(name -> in.sessions()
+                        .get(in.sessions().indexOf(name).orElseThrow())
+                        .date())
+                .max(Comparator.naturalOrder())
+                .orElseThrow();
         return Say.classes(classes.size()) + " of " + in.section().code() + " up to " + Say.day(last);
     }
 

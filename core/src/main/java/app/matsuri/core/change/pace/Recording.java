@@ -62,7 +62,7 @@ public final class Recording {
     }
 
     private void lesson(int session, String id) {
-        Placement placement = in.byLesson().get(id);
+        Placement placement = in.placement(id);
         Lesson lesson = placement.lesson();
         int usual = in.course().usualMinutes();
         boolean minutes = in.section().pace() == Section.Pace.MINUTES && !lesson.reserve();

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Puts items elsewhere in the outline, in the order given, with whatever lies in them. Their dates stay as they are.
@@ -23,7 +24,13 @@ import java.util.Set;
  * @param within id of the item of that unit they lie in; null for none
  * @param before id of the item before which they go; null for the end
  */
-public record ArrangeItems(String course, List<String> items, String unit, String lesson, String within, String before)
+public record ArrangeItems(
+        String course,
+        List<String> items,
+        String unit,
+        @Nullable String lesson,
+        @Nullable String within,
+        @Nullable String before)
         implements Change {
 
     public ArrangeItems {

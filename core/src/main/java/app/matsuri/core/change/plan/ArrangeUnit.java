@@ -12,13 +12,15 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Puts a unit elsewhere in the order of the plan.
  *
  * @param before id of the unit before which it goes; null for the end
  */
-public record ArrangeUnit(String course, String unit, String before) implements Change {
+public record ArrangeUnit(
+        String course, String unit, @Nullable String before) implements Change {
 
     @Override
     public Outcome apply(Decisions decisions) {

@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.With;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Adds a course, or puts it in place of another.
@@ -16,7 +17,7 @@ import java.util.List;
  * @param was code of the course it replaces; null for the one of its own code
  * @param course where it replaces another and brings neither sections nor units, it takes over the other's
  */
-public record PutCourse(String was, Course course) implements Change {
+public record PutCourse(@Nullable String was, Course course) implements Change {
 
     @Override
     public Outcome apply(Decisions before) {

@@ -10,13 +10,14 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.With;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Adds an item, or changes the one of its id.
  *
  * @param unit id of the unit it goes to; null to leave it where it is
  */
-public record PutItem(String course, String unit, Item item) implements Change {
+public record PutItem(String course, @Nullable String unit, Item item) implements Change {
 
     @Override
     public Outcome apply(Decisions before) {

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Adds a lesson, or changes the one of its id. A new one takes the classes that are left empty behind it before anything
@@ -25,7 +26,8 @@ import java.util.Set;
  * @param unit id of the unit a new lesson goes to; null for one that exists
  * @param before id of the lesson before which a new one goes; null for the end of the unit
  */
-public record PutLesson(String course, String unit, Lesson lesson, String before) implements Change {
+public record PutLesson(
+        String course, String unit, Lesson lesson, @Nullable String before) implements Change {
 
     @Override
     public Outcome apply(Decisions decisions) {

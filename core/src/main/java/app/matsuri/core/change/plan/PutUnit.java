@@ -8,13 +8,14 @@ import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.With;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Adds a unit, or changes the one of its id, which keeps its lessons and items where the new one brings none.
  *
  * @param before id of the unit before which it goes; null to leave it in its place, or at the end
  */
-public record PutUnit(String course, Unit unit, String before) implements Change {
+public record PutUnit(String course, Unit unit, @Nullable String before) implements Change {
 
     @Override
     public Outcome apply(Decisions decisions) {

@@ -11,13 +11,14 @@ import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.With;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Adds a section, or puts it in place of another.
  *
  * @param was code of the section it replaces; null for the one of its own code
  */
-public record PutSection(String course, String was, Section section) implements Change {
+public record PutSection(String course, @Nullable String was, Section section) implements Change {
 
     @Override
     public Outcome apply(Decisions before) {

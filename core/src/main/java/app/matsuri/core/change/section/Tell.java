@@ -15,6 +15,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Tells students the dates as they are planned.
@@ -24,7 +25,12 @@ import java.util.Objects;
  * @param why for the students, in one sentence; may be empty
  * @param at when, in the term's zone; null where it is not known
  */
-public record Tell(String course, String section, LocalDate upTo, String why, LocalDateTime at) implements Change {
+public record Tell(
+        String course,
+        String section,
+        @Nullable LocalDate upTo,
+        String why,
+        @Nullable LocalDateTime at) implements Change {
 
     /** The same at a moment. */
     @Override

@@ -9,6 +9,7 @@ import jakarta.persistence.Table;
 @Entity
 @Table(name = "adjustment")
 @IdClass(AdjustmentRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class AdjustmentRow implements Row {
 
     /** What names the row. */

@@ -5,11 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /** A term's calendar: its bounds, weekdays and swapped days. */
 @Entity
 @Table(name = "calendar")
 @IdClass(CalendarRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class CalendarRow implements Row {
 
     /** What names the row. */
@@ -24,10 +26,10 @@ public final class CalendarRow implements Row {
     public String zone;
     public String weekdays;
     public String weekStart;
-    public LocalDate firstPlanDay;
+    public @Nullable LocalDate firstPlanDay;
     public String extraDays;
     public String runsAs;
-    public String rotation;
+    public @Nullable String rotation;
     public String extra;
     public String fileExtra;
 

@@ -6,11 +6,13 @@ import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import org.jspecify.annotations.Nullable;
 
 /** A day off or a run of them. */
 @Entity
 @Table(name = "closure")
 @IdClass(ClosureRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class ClosureRow implements Row {
 
     /** What names the row. */
@@ -25,14 +27,14 @@ public final class ClosureRow implements Row {
     public int position;
     public LocalDate firstDay;
     public LocalDate lastDay;
-    public LocalTime fromTime;
-    public LocalTime toTime;
+    public @Nullable LocalTime fromTime;
+    public @Nullable LocalTime toTime;
     public String reason;
     public String kind;
     public boolean noClass;
     public boolean planPauses;
     public boolean nothingDue;
-    public String onlyCodes;
+    public @Nullable String onlyCodes;
     public boolean justInCase;
     public String extra;
 

@@ -4,11 +4,13 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
+import org.jspecify.annotations.Nullable;
 
 /** A course. */
 @Entity
 @Table(name = "course")
 @IdClass(CourseRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class CourseRow implements Row {
 
     /** What names the row. */
@@ -22,13 +24,13 @@ public final class CourseRow implements Row {
 
     public int position;
     public String title;
-    public Integer requiredMinutes;
-    public String asks;
+    public @Nullable Integer requiredMinutes;
+    public @Nullable String asks;
     public int usualMinutes;
     public int weekLimit;
-    public String weights;
-    public String took;
-    public String waits;
+    public @Nullable String weights;
+    public @Nullable String took;
+    public @Nullable String waits;
     public int dayLimit;
     public String extra;
 

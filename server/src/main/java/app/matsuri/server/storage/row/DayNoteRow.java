@@ -10,6 +10,7 @@ import java.time.LocalDate;
 @Entity
 @Table(name = "day_note")
 @IdClass(DayNoteRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class DayNoteRow implements Row {
 
     /** What names the row. */

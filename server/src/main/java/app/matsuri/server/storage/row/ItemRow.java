@@ -5,11 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.math.BigDecimal;
+import org.jspecify.annotations.Nullable;
 
 /** An item of a unit; its date rules as JSON. */
 @Entity
 @Table(name = "item")
 @IdClass(ItemRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class ItemRow implements Row {
 
     /** What names the row. */
@@ -26,28 +28,28 @@ public final class ItemRow implements Row {
 
     public String unit;
     public int position;
-    public String lesson;
+    public @Nullable String lesson;
     public String kind;
     public String title;
     public String shortName;
-    public BigDecimal points;
-    public Integer minutes;
+    public @Nullable BigDecimal points;
+    public @Nullable Integer minutes;
     public String marking;
     public boolean locked;
     public int place;
-    public String opens;
-    public String due;
-    public String closes;
-    public String withinItem;
-    public String instructions;
-    public String handIn;
-    public String handInPlace;
-    public String links;
-    public String files;
-    public String onlySections;
-    public String audience;
-    public String shared;
-    public Boolean hidden;
+    public @Nullable String opens;
+    public @Nullable String due;
+    public @Nullable String closes;
+    public @Nullable String withinItem;
+    public @Nullable String instructions;
+    public @Nullable String handIn;
+    public @Nullable String handInPlace;
+    public @Nullable String links;
+    public @Nullable String files;
+    public @Nullable String onlySections;
+    public @Nullable String audience;
+    public @Nullable String shared;
+    public @Nullable Boolean hidden;
     public String extra;
 
     @Override

@@ -5,11 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /** A lesson of a unit. */
 @Entity
 @Table(name = "lesson")
 @IdClass(LessonRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class LessonRow implements Row {
 
     /** What names the row. */
@@ -32,13 +34,13 @@ public final class LessonRow implements Row {
     public boolean optional;
     public boolean joinable;
     public boolean reserve;
-    public LocalDate pin;
+    public @Nullable LocalDate pin;
     public int gapBefore;
     public String notes;
-    public String objectives;
-    public String steps;
-    public String links;
-    public String files;
+    public @Nullable String objectives;
+    public @Nullable String steps;
+    public @Nullable String links;
+    public @Nullable String files;
     public String extra;
 
     @Override

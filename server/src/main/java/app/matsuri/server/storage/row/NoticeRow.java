@@ -4,11 +4,13 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
+import org.jspecify.annotations.Nullable;
 
 /** A notice of a course; when it is, links and rules as JSON. */
 @Entity
 @Table(name = "notice")
 @IdClass(NoticeRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class NoticeRow implements Row {
 
     /** What names the row. */
@@ -23,18 +25,18 @@ public final class NoticeRow implements Row {
     @Id
     public String id;
 
-    public String unit;
+    public @Nullable String unit;
     public int position;
     public String title;
     public String text;
     public String place;
-    public String links;
+    public @Nullable String links;
     public String occurs;
-    public String otherTimes;
+    public @Nullable String otherTimes;
     public String reach;
-    public String onlySections;
-    public String shared;
-    public String hiddenUntil;
+    public @Nullable String onlySections;
+    public @Nullable String shared;
+    public @Nullable String hiddenUntil;
     public String extra;
 
     @Override

@@ -6,11 +6,13 @@ import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import org.jspecify.annotations.Nullable;
 
 /** When a section meets. */
 @Entity
 @Table(name = "meeting_pattern")
 @IdClass(PatternRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class PatternRow implements Row {
 
     /** What names the row. */
@@ -28,14 +30,14 @@ public final class PatternRow implements Row {
     @Id
     public int position;
 
-    public String rule;
-    public String letters;
+    public @Nullable String rule;
+    public @Nullable String letters;
     public LocalTime startTime;
     public int minutes;
     public String place;
     public String link;
-    public LocalDate validFrom;
-    public LocalDate validUntil;
+    public @Nullable LocalDate validFrom;
+    public @Nullable LocalDate validUntil;
     public String extra;
 
     @Override

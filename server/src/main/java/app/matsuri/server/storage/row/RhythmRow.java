@@ -9,6 +9,7 @@ import jakarta.persistence.Table;
 @Entity
 @Table(name = "rhythm")
 @IdClass(RhythmRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class RhythmRow implements Row {
 
     /** What names the row. */

@@ -5,11 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /** What a section decided about one lesson. */
 @Entity
 @Table(name = "section_lesson")
 @IdClass(SectionLessonRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class SectionLessonRow implements Row {
 
     /** What names the row. */
@@ -28,16 +30,16 @@ public final class SectionLessonRow implements Row {
     public String lesson;
 
     public boolean leftOut;
-    public Integer gap;
-    public Integer length;
-    public LocalDate pin;
+    public @Nullable Integer gap;
+    public @Nullable Integer length;
+    public @Nullable LocalDate pin;
     public boolean pinTakenAway;
     public boolean joined;
     public boolean midWeek;
     public boolean partly;
-    public Integer minutesHad;
-    public String note;
-    public LocalDate told;
+    public @Nullable Integer minutesHad;
+    public @Nullable String note;
+    public @Nullable LocalDate told;
 
     @Override
     public Object key() {

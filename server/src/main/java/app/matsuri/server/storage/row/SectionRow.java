@@ -5,11 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /** A section of a course. */
 @Entity
 @Table(name = "section")
 @IdClass(SectionRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class SectionRow implements Row {
 
     /** What names the row. */
@@ -25,11 +27,11 @@ public final class SectionRow implements Row {
     public String code;
 
     public int position;
-    public String instructor;
-    public String partOf;
+    public @Nullable String instructor;
+    public @Nullable String partOf;
     public String pace;
-    public String beat;
-    public LocalDate toldUpTo;
+    public @Nullable String beat;
+    public @Nullable LocalDate toldUpTo;
     public String extra;
 
     @Override

@@ -10,6 +10,7 @@ import java.time.LocalDateTime;
 @Entity
 @Table(name = "section_session")
 @IdClass(SectionSessionRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class SectionSessionRow implements Row {
 
     /** What names the row. */

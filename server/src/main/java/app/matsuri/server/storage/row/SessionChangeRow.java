@@ -5,11 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDateTime;
+import org.jspecify.annotations.Nullable;
 
 /** A change to one class of a section. */
 @Entity
 @Table(name = "session_change")
 @IdClass(SessionChangeRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class SessionChangeRow implements Row {
 
     /** What names the row. */
@@ -30,7 +32,7 @@ public final class SessionChangeRow implements Row {
     public String kind;
     public LocalDateTime session;
     public LocalDateTime movedTo;
-    public Integer minutes;
+    public @Nullable Integer minutes;
     public String place;
     public String extra;
 

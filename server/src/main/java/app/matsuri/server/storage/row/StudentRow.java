@@ -9,6 +9,7 @@ import jakarta.persistence.Table;
 @Entity
 @Table(name = "student")
 @IdClass(StudentRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class StudentRow implements Row {
 
     /** What names the row. */

@@ -10,6 +10,7 @@ import java.time.LocalDateTime;
 @Entity
 @Table(name = "taught_lesson")
 @IdClass(TaughtRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class TaughtRow implements Row {
 
     /** What names the row. */

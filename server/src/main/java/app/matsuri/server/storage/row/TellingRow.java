@@ -5,11 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDateTime;
+import org.jspecify.annotations.Nullable;
 
 /** One time that the students of a section were told dates; those that moved as JSON. */
 @Entity
 @Table(name = "telling")
 @IdClass(TellingRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class TellingRow implements Row {
 
     /** What names the row. */
@@ -27,9 +29,9 @@ public final class TellingRow implements Row {
     @Id
     public int position;
 
-    public LocalDateTime toldAt;
+    public @Nullable LocalDateTime toldAt;
     public String why;
-    public String moves;
+    public @Nullable String moves;
 
     @Override
     public Object key() {

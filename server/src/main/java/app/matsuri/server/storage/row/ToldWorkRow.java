@@ -5,11 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDateTime;
+import org.jspecify.annotations.Nullable;
 
 /** The dates of one piece of work that the students of a section were told. */
 @Entity
 @Table(name = "told_work")
 @IdClass(ToldWorkRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class ToldWorkRow implements Row {
 
     /** What names the row. */
@@ -29,9 +31,9 @@ public final class ToldWorkRow implements Row {
 
     public int position;
     public String title;
-    public LocalDateTime opens;
-    public LocalDateTime due;
-    public LocalDateTime closes;
+    public @Nullable LocalDateTime opens;
+    public @Nullable LocalDateTime due;
+    public @Nullable LocalDateTime closes;
 
     @Override
     public Object key() {

@@ -4,11 +4,13 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
+import org.jspecify.annotations.Nullable;
 
 /** A unit of a course. */
 @Entity
 @Table(name = "unit")
 @IdClass(UnitRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class UnitRow implements Row {
 
     /** What names the row. */
@@ -27,11 +29,11 @@ public final class UnitRow implements Row {
     public String code;
     public String title;
     public boolean startsWeek;
-    public String yields;
-    public String colour;
-    public String opens;
-    public String due;
-    public String closes;
+    public @Nullable String yields;
+    public @Nullable String colour;
+    public @Nullable String opens;
+    public @Nullable String due;
+    public @Nullable String closes;
     public String extra;
 
     @Override

@@ -5,11 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /** Headline and targets of a week; section empty for all of the course, targets as JSON. */
 @Entity
 @Table(name = "week_note")
 @IdClass(WeekNoteRow.Key.class)
+@SuppressWarnings("NullAway.Init") // Hibernate fills it
 public final class WeekNoteRow implements Row {
 
     /** What names the row. */
@@ -29,7 +31,7 @@ public final class WeekNoteRow implements Row {
 
     public int position;
     public String headline;
-    public String targets;
+    public @Nullable String targets;
 
     @Override
     public Object key() {
