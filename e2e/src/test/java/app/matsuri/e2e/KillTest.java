@@ -32,7 +32,7 @@ import org.junit.jupiter.api.io.TempDir;
 @Order(1)
 class KillTest {
 
-    private static final int KILLS = 20;
+    private static final int KILLS = 12;
 
     /** One signed-in person at the running application. */
     private static final class Client {
