@@ -67,9 +67,7 @@ class HandsJourneysTest {
                 page.driver.get(address);
                 page.see(".wall [data-date]");
                 page.rest(120);
-                assertThat((String) page.js(DRAWN))
-                        .as("after %d", presses)
-                        .isEqualTo(drawn);
+                assertThat((String) page.js(DRAWN)).as("after %d", presses).isEqualTo(drawn);
                 page.driver.switchTo().window(hands);
             }
             assertThat(made).as("presses that changed something").isGreaterThan(250);

@@ -1,8 +1,7 @@
 package app.matsuri.server.settings;
 
-import org.jspecify.annotations.Nullable;
-
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 
 /**
@@ -12,4 +11,5 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param today the day that counts as today; null for the real one
  */
 @ConfigurationProperties("matsuri")
-public record MatsuriProperties(@Nullable String demo, @Nullable LocalDate today) {}
+public record MatsuriProperties(
+        @Nullable String demo, @Nullable LocalDate today) {}

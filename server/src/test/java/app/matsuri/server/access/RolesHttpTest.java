@@ -44,31 +44,36 @@ class RolesHttpTest extends DemoTest {
         Matcher token = Pattern.compile("/invitation/(\\S+)").matcher(mail);
         assertThat(token.find()).isTrue();
         Browser person = Browser.of(mvc, accounts);
-        assertThat(person.post("/api/invitations/" + token.group(1) + "/take", "{}").status()).isEqualTo(204);
+        assertThat(person.post("/api/invitations/" + token.group(1) + "/take", "{}")
+                        .status())
+                .isEqualTo(204);
         return person;
     }
 
     /** The paths of the contract that read something of a term and need nothing but the term, or the class that is looked at. */
     private List<String> reads() throws Exception {
         List<String> paths = new ArrayList<>();
-        Json.read(Files.readString(Path.of("openapi.json"))).path("paths").properties().forEach(entry -> {
-            JsonNode get = entry.getValue().path("get");
-            if (!entry.getKey().startsWith("/api/terms/{termId}/") || get.isMissingNode()) {
-                return;
-            }
-            boolean needsMore = false;
-            boolean ofClass = false;
-            for (JsonNode parameter : get.path("parameters")) {
-                String name = parameter.path("name").stringValue();
-                ofClass |= name.equals("course") || name.equals("section");
-                needsMore |= parameter.path("required").booleanValue(false)
-                        && !List.of("termId", "course", "section").contains(name);
-            }
-            if (!needsMore) {
-                paths.add(entry.getKey().replace("{termId}", "" + term)
-                        + (ofClass ? "?course=HYD%20210&section=A" : ""));
-            }
-        });
+        Json.read(Files.readString(Path.of("openapi.json")))
+                .path("paths")
+                .properties()
+                .forEach(entry -> {
+                    JsonNode get = entry.getValue().path("get");
+                    if (!entry.getKey().startsWith("/api/terms/{termId}/") || get.isMissingNode()) {
+                        return;
+                    }
+                    boolean needsMore = false;
+                    boolean ofClass = false;
+                    for (JsonNode parameter : get.path("parameters")) {
+                        String name = parameter.path("name").stringValue();
+                        ofClass |= name.equals("course") || name.equals("section");
+                        needsMore |= parameter.path("required").booleanValue(false)
+                                && !List.of("termId", "course", "section").contains(name);
+                    }
+                    if (!needsMore) {
+                        paths.add(entry.getKey().replace("{termId}", "" + term)
+                                + (ofClass ? "?course=HYD%20210&section=A" : ""));
+                    }
+                });
         assertThat(paths).hasSizeGreaterThan(20);
         return paths;
     }
@@ -93,7 +98,9 @@ class RolesHttpTest extends DemoTest {
             if (path.endsWith("/sheet")) {
                 continue;
             }
-            assertThat(substitute.get(path).status()).as("a substitute at %s", path).isEqualTo(404);
+            assertThat(substitute.get(path).status())
+                    .as("a substitute at %s", path)
+                    .isEqualTo(404);
         }
         JsonNode sheet = substitute.get(at + "/sheet").body();
         assertThat(sheet.path("course").stringValue()).isEqualTo("HYD 210");
@@ -110,7 +117,8 @@ class RolesHttpTest extends DemoTest {
             assertThat(by.change(term, 1, FLOOD).status()).isEqualTo(refused);
             assertThat(by.post(at + "/undo", "{\"version\":1}").status()).isEqualTo(refused);
             assertThat(by.post(at + "/redo", "{\"version\":1}").status()).isEqualTo(refused);
-            assertThat(by.post(at + "/what-ifs", "{\"name\":\"Mine\",\"change\":" + FLOOD + "}").status())
+            assertThat(by.post(at + "/what-ifs", "{\"name\":\"Mine\",\"change\":" + FLOOD + "}")
+                            .status())
                     .isEqualTo(refused);
             assertThat(by.ask(HttpMethod.PUT, at + "/history/1/name", "{\"name\":\"x\"}".getBytes(), "application/json")
                             .status())
@@ -127,7 +135,11 @@ class RolesHttpTest extends DemoTest {
         JsonNode colleagues = browser.get(at + "/colleagues").body();
         assertThat(colleagues.size()).isEqualTo(2);
         for (JsonNode colleague : colleagues) {
-            browser.ask(HttpMethod.DELETE, at + "/colleagues/" + colleague.path("id").asLong(), null, null);
+            browser.ask(
+                    HttpMethod.DELETE,
+                    at + "/colleagues/" + colleague.path("id").asLong(),
+                    null,
+                    null);
         }
         assertThat(reader.get(at + "/dates").status()).isEqualTo(404);
         assertThat(substitute.get(at + "/sheet").status()).isEqualTo(404);

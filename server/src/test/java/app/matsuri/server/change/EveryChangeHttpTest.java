@@ -110,18 +110,20 @@ class EveryChangeHttpTest extends DemoTest {
         Decisions stood = plan();
 
         JsonNode proposed = browser.post(at + "/proposals", json).body();
-        assertThat(proposed.path("sentence").stringValue("")).as(proposed.toString()).isNotEmpty();
+        assertThat(proposed.path("sentence").stringValue(""))
+                .as(proposed.toString())
+                .isNotEmpty();
         assertThat(browser.plan(term)).as("a look stores nothing").isEqualTo(before);
 
-        Browser.Answer made =
-                browser.post(at + "/changes", "{\"version\":1,\"seen\":false,\"change\":" + json + "}");
+        Browser.Answer made = browser.post(at + "/changes", "{\"version\":1,\"seen\":false,\"change\":" + json + "}");
         assertThat(made.status()).as(made.body().toString()).isEqualTo(200);
         assertThat(made.body().path("version").asLong()).isEqualTo(2);
         Decisions is = plan();
         assertThat(is).isNotEqualTo(stood);
         if (!json.contains("\"tell\"") && !json.contains("record-held")) { // which know what time it is
             Change change = ChangeJson.read(Json.read(json)).change();
-            assertThat(withoutRecords(is)).isEqualTo(withoutRecords(Change.make(change, stood).decisions()));
+            assertThat(withoutRecords(is))
+                    .isEqualTo(withoutRecords(Change.make(change, stood).decisions()));
         }
 
         assertThat(step("undo", 2).status()).isEqualTo(200);

@@ -108,14 +108,15 @@ class MomentTest {
     @Test
     void whatCountsAsHeldAsPlannedGoesWithARepairOnly() {
         Moment moment = moment("2026-10-20T15:00:00Z");
-        Change shift = change("{'kind':'shift','course':'HYD 210','section':'A','lessons':['SE4'],'by':1,'in':'sessions'}");
+        Change shift =
+                change("{'kind':'shift','course':'HYD 210','section':'A','lessons':['SE4'],'by':1,'in':'sessions'}");
         assertThat(moment.now(new ChangeGiven(shift, false), DEMO)).isEqualTo(shift);
-        assertThat(moment.now(new ChangeGiven(shift, true), DEMO))
-                .isInstanceOfSatisfying(Together.class, both -> {
-                    assertThat(both.changes()).last().isEqualTo(shift);
-                    assertThat(both.changes()).hasSizeGreaterThan(1);
-                });
-        Change off = change("{'kind':'add-closure','closure':{'first':'2026-11-09','last':'2026-11-09','reason':'Flood'}}");
+        assertThat(moment.now(new ChangeGiven(shift, true), DEMO)).isInstanceOfSatisfying(Together.class, both -> {
+            assertThat(both.changes()).last().isEqualTo(shift);
+            assertThat(both.changes()).hasSizeGreaterThan(1);
+        });
+        Change off =
+                change("{'kind':'add-closure','closure':{'first':'2026-11-09','last':'2026-11-09','reason':'Flood'}}");
         assertThat(moment.now(new ChangeGiven(off, true), DEMO)).isEqualTo(off);
     }
 
