@@ -41,16 +41,19 @@ const here = computed(() => {
   const at = section.value.lastIndexOf("/");
   return { course: section.value.slice(0, at), section: section.value.slice(at + 1) };
 });
+let asked = 0;
 watch([chosen, section, all], async () => {
+  const turn = ++asked; // an answer to what was ticked before is not shown
   const ids = chosen.value.filter((id) => all.value?.some((w) => w.id === id));
   if (!section.value || !ids.length) {
     beside.value = null;
     return;
   }
   await doing(async () => {
-    beside.value = await ask(
+    const found = await ask(
       api.GET("/api/terms/{termId}/what-ifs/beside", { params: { path, query: { ...here.value, ids } } }),
     );
+    if (turn === asked) beside.value = found;
   });
 });
 
