@@ -112,7 +112,7 @@ public record Term(
     }
 
     /** The same with other day letters; null for none. */
-    public Term withRotation(DayRotation other) {
+    public Term withRotation(@Nullable DayRotation other) {
         return with(closures, firstPlanDay, extraDays, runsAs, other);
     }
 

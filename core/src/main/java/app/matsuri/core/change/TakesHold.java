@@ -33,7 +33,8 @@ public final class TakesHold {
     }
 
     /** Lessons that are put elsewhere, and the one before which they go: where none is said, the first of the unit behind theirs. */
-    public static List<String> movedBefore(SectionSchedule in, List<String> lessons, String unit, String before) {
+    public static List<String> movedBefore(
+            SectionSchedule in, List<String> lessons, String unit, @Nullable String before) {
         List<String> touched = new ArrayList<>(lessons);
         boolean behind = false;
         for (Unit each : in.course().units()) {
@@ -50,7 +51,7 @@ public final class TakesHold {
     }
 
     /** The lessons of units; either may be null, or not in the plan. */
-    public static List<String> inUnits(SectionSchedule in, String unit, @Nullable String other) {
+    public static List<String> inUnits(SectionSchedule in, @Nullable String unit, @Nullable String other) {
         return in.course().units().stream()
                 .filter(u -> u.id().equals(unit) || u.id().equals(other))
                 .flatMap(u -> u.lessons().stream())

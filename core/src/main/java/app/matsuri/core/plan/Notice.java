@@ -94,7 +94,7 @@ public record Notice(
     }
 
     /** The same in another unit; in none where null. */
-    public Notice withUnit(String other) {
+    public Notice withUnit(@Nullable String other) {
         return new Notice(
                 id, other, title, text, place, links, when, sections, reach, only, shared, hiddenUntil, extra);
     }

@@ -99,7 +99,7 @@ public record NoticeTime(
      * @param repeat how it goes on; null where it ends the day before
      * @return empty when nothing would be left
      */
-    public Optional<NoticeTime> from(LocalDate from, Repeat repeat) {
+    public Optional<NoticeTime> from(LocalDate from, @Nullable Repeat repeat) {
         List<Repeat> others = new ArrayList<>();
         for (Repeat stretch : repeats) {
             if (stretch.from() == null || stretch.from().isBefore(from)) {

@@ -17,7 +17,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * A kind of change as JSON: its name and, by the components of its record, its fields. From this it is read, written and
- * described, so that none of these can be forgotten. A field is needed and named as its component, unless said otherwise here.
+ * described, so that none of these can be forgotten. A field is named as its component and needed unless that may be null, or it is
+ * said otherwise here.
  */
 final class ChangeKind {
 
@@ -37,7 +38,9 @@ final class ChangeKind {
         Field(RecordComponent component) {
             this.component = component;
             value = Value.of(component);
-            needed = component.getType() != boolean.class && component.getType() != List.class;
+            needed = component.getType() != boolean.class
+                    && component.getType() != List.class
+                    && !component.getAnnotatedType().isAnnotationPresent(Nullable.class);
             otherwise = component.getType() == boolean.class ? Boolean.FALSE : null;
         }
 
@@ -74,14 +77,6 @@ final class ChangeKind {
 
     private Field field(String field) {
         return Objects.requireNonNull(fields.get(field), () -> name + " has no field " + field);
-    }
-
-    /** These may be left out: nothing, then. */
-    ChangeKind optional(String... names) {
-        for (String each : names) {
-            field(each).needed = false;
-        }
-        return this;
     }
 
     /** This may be left out, and has that value then. */

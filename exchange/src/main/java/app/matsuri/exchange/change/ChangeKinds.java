@@ -76,28 +76,24 @@ final class ChangeKinds {
     static {
         Stream.of(
                         ChangeKind.of("add-closure", AddClosure.class),
-                        ChangeKind.of("remove-closure", RemoveClosure.class)
-                                .as("last", "first")
-                                .optional("reason"),
+                        ChangeKind.of("remove-closure", RemoveClosure.class).as("last", "first"),
                         ChangeKind.of("set-term", SetTerm.class),
-                        ChangeKind.of("put-course", PutCourse.class).optional("was"),
+                        ChangeKind.of("put-course", PutCourse.class),
                         ChangeKind.of("remove-course", RemoveCourse.class),
-                        ChangeKind.of("put-section", PutSection.class).optional("was"),
+                        ChangeKind.of("put-section", PutSection.class),
                         ChangeKind.of("remove-section", RemoveSection.class),
-                        ChangeKind.of("put-unit", PutUnit.class).optional("before"),
+                        ChangeKind.of("put-unit", PutUnit.class),
                         ChangeKind.of("remove-unit", RemoveUnit.class),
-                        ChangeKind.of("put-lesson", PutLesson.class).optional("unit", "before"),
+                        ChangeKind.of("put-lesson", PutLesson.class),
                         ChangeKind.of("remove-lesson", RemoveLesson.class),
-                        ChangeKind.of("put-item", PutItem.class).optional("unit"),
+                        ChangeKind.of("put-item", PutItem.class),
                         ChangeKind.of("remove-item", RemoveItem.class),
                         ChangeKind.of("arrange-items", ArrangeItems.class)
-                                .filled("items", "Say which items to put elsewhere: “items” is empty.")
-                                .optional("lesson", "within", "before"),
-                        ChangeKind.of("date-unit", DateUnit.class).optional("section"),
+                                .filled("items", "Say which items to put elsewhere: “items” is empty."),
+                        ChangeKind.of("date-unit", DateUnit.class),
                         ChangeKind.of("arrange-lessons", ArrangeLessons.class)
-                                .filled("lessons", "Say which lessons to put elsewhere: “lessons” is empty.")
-                                .optional("before"),
-                        ChangeKind.of("arrange-unit", ArrangeUnit.class).optional("before"),
+                                .filled("lessons", "Say which lessons to put elsewhere: “lessons” is empty."),
+                        ChangeKind.of("arrange-unit", ArrangeUnit.class),
                         ChangeKind.of("order-day", OrderDay.class)
                                 .filled("items", "Say which items, in order: “items” is empty."),
                         ChangeKind.of("put-dates", PutDates.class)
@@ -109,10 +105,9 @@ final class ChangeKinds {
                                 .spread("how"),
                         ChangeKind.of("put-notice", PutNotice.class),
                         ChangeKind.of("remove-notice", RemoveNotice.class),
-                        ChangeKind.of("move-notice", MoveNotice.class).optional("section", "entry", "to", "time"),
-                        ChangeKind.of("arrange-notice", ArrangeNotice.class).optional("unit", "before"),
-                        ChangeKind.of("change-notice-series", ChangeNoticeSeries.class)
-                                .optional("repeat"),
+                        ChangeKind.of("move-notice", MoveNotice.class),
+                        ChangeKind.of("arrange-notice", ArrangeNotice.class),
+                        ChangeKind.of("change-notice-series", ChangeNoticeSeries.class),
                         ChangeKind.of("put-rhythm", PutRhythm.class),
                         ChangeKind.of("remove-rhythm", RemoveRhythm.class),
                         ChangeKind.of("put-day-note", PutDayNote.class),
@@ -121,46 +116,37 @@ final class ChangeKinds {
                         ChangeKind.of("bring-courses", BringCourses.class)
                                 .otherwise("does", "Bring courses")
                                 .filled("courses", "There are no courses to bring: “courses” is empty."),
-                        ChangeKind.of("tell", Tell.class)
-                                .optional("section", "upTo", "at")
-                                .otherwise("why", ""),
+                        ChangeKind.of("tell", Tell.class).otherwise("why", ""),
                         ChangeKind.of("set-weights", SetWeights.class),
                         ChangeKind.of("shift", Shift.class)
-                                .optional("section", "unit", "week", "from")
                                 .least("week", 1)
                                 .least("by", -1000)
                                 .otherwise("in", Shift.In.SESSIONS)
                                 .check(ChangeKinds::somethingShifts),
                         ChangeKind.of("move", Move.class)
-                                .optional("section", "seenIn")
                                 .word("place", "first", "last")
                                 .otherwise("place", "last"),
-                        ChangeKind.of("pin", Pin.class).optional("section", "date"),
+                        ChangeKind.of("pin", Pin.class),
                         ChangeKind.of("record-taught", RecordTaught.class).otherwise("note", ""),
-                        ChangeKind.of("record-held", RecordHeld.class).optional("section", "from", "over"),
+                        ChangeKind.of("record-held", RecordHeld.class),
                         ChangeKind.of("remove-record", RemoveRecord.class),
                         ChangeKind.of("hold-empty", HoldEmpty.class).otherwise("hold", true),
                         ChangeKind.of("leave-out", LeaveOut.class).otherwise("leave", true),
-                        ChangeKind.of("set-length", SetLength.class)
-                                .optional("length")
-                                .least("length", 1),
+                        ChangeKind.of("set-length", SetLength.class).least("length", 1),
                         ChangeKind.of("join", Join.class).otherwise("join", true),
                         ChangeKind.of("set-gap", SetGap.class).least("empty", 0),
                         ChangeKind.of("begin-mid-week", BeginMidWeek.class).otherwise("anyDay", true),
                         ChangeKind.of("change-session", ChangeSession.class),
                         ChangeKind.of("restore-session", RestoreSession.class),
-                        ChangeKind.of("change-series", ChangeSeries.class)
-                                .least("pattern", 0)
-                                .optional("from"),
+                        ChangeKind.of("change-series", ChangeSeries.class).least("pattern", 0),
                         ChangeKind.of("put-closure", PutClosure.class)
                                 .as("last", "first")
                                 .otherwise("reason", ""),
                         ChangeKind.of("mark-days", MarkDays.class)
                                 .as("last", "first")
-                                .optional("weekday")
                                 .check(ChangeKinds::asWhichWeekday),
-                        ChangeKind.of("first-plan-day", SetFirstPlanDay.class).optional("day"),
-                        ChangeKind.of("set-rotation", SetRotation.class).optional("rotation"),
+                        ChangeKind.of("first-plan-day", SetFirstPlanDay.class),
+                        ChangeKind.of("set-rotation", SetRotation.class),
                         ChangeKind.of("put-roster", PutRoster.class),
                         ChangeKind.of("together", Together.class)
                                 .otherwise("does", "")

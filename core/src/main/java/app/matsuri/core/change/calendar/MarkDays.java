@@ -1,5 +1,6 @@
 package app.matsuri.core.change.calendar;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.change.Change;
@@ -13,6 +14,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Days that teach although they would not, days that run as another weekday, or days as usual again.
@@ -21,7 +23,8 @@ import java.util.TreeSet;
  * @param last inclusive
  * @param weekday the weekday they run as; null unless {@code as} says so
  */
-public record MarkDays(LocalDate first, LocalDate last, Mark as, DayOfWeek weekday) implements Change {
+public record MarkDays(
+        LocalDate first, LocalDate last, Mark as, @Nullable DayOfWeek weekday) implements Change {
 
     /** What the days become. */
     public enum Mark {
@@ -70,7 +73,9 @@ public record MarkDays(LocalDate first, LocalDate last, Mark as, DayOfWeek weekd
         return switch (as) {
             case TEACHES -> days + (one ? " teaches" : " teach");
             case RUNS_AS ->
-                days + (one ? " runs as a " : " run as a ") + weekday.getDisplayName(TextStyle.FULL, Locale.ENGLISH);
+                days
+                        + (one ? " runs as a " : " run as a ")
+                        + Known.there(weekday, "a weekday").getDisplayName(TextStyle.FULL, Locale.ENGLISH);
             case USUAL -> days + " as usual again";
         };
     }

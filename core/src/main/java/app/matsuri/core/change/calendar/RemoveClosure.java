@@ -8,6 +8,7 @@ import app.matsuri.core.plan.Decisions;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
 
 /**
@@ -18,7 +19,8 @@ import org.threeten.extra.LocalDateRange;
  * @param last inclusive
  * @param reason only days off of this reason; null for any
  */
-public record RemoveClosure(LocalDate first, LocalDate last, String reason) implements Change {
+public record RemoveClosure(
+        LocalDate first, LocalDate last, @Nullable String reason) implements Change {
 
     @Override
     public Outcome apply(Decisions before) {

@@ -5,13 +5,14 @@ import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Decisions;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The first day that the courses' own material may use.
  *
  * @param day null for the term's first day
  */
-public record SetFirstPlanDay(LocalDate day) implements Change {
+public record SetFirstPlanDay(@Nullable LocalDate day) implements Change {
 
     @Override
     public Outcome apply(Decisions before) {

@@ -3,13 +3,14 @@ package app.matsuri.core.change.calendar;
 import app.matsuri.core.calendar.DayRotation;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.plan.Decisions;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Day letters of the term.
  *
  * @param rotation null for none
  */
-public record SetRotation(DayRotation rotation) implements Change {
+public record SetRotation(@Nullable DayRotation rotation) implements Change {
 
     @Override
     public Outcome apply(Decisions before) {

@@ -31,7 +31,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param section the section whose days are meant; null for the course's first one
  */
-public record DateUnit(String course, String section, String unit, LocalDate to) implements Change {
+public record DateUnit(String course, @Nullable String section, String unit, LocalDate to) implements Change {
 
     private static final LocalTime END_OF_DAY = LocalTime.of(23, 59);
 

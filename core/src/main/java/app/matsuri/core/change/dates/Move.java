@@ -53,7 +53,7 @@ import org.jspecify.annotations.Nullable;
 public record Move(
         String course,
         @Nullable String section,
-        String seenIn,
+        @Nullable String seenIn,
         List<String> lessons,
         List<String> items,
         LocalDate to,
@@ -84,7 +84,7 @@ public record Move(
     }
 
     /** The section whose days are meant; null for the course's first one. */
-    private String view() {
+    private @Nullable String view() {
         return section != null ? section : seenIn;
     }
 

@@ -15,6 +15,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Later or earlier: moves a unit, lessons, items, a week or everything from a day on, and what follows comes along.
@@ -32,12 +33,12 @@ import java.util.Set;
  */
 public record Shift(
         String course,
-        String section,
+        @Nullable String section,
         List<String> lessons,
-        String unit,
+        @Nullable String unit,
         List<String> items,
-        Integer week,
-        LocalDate from,
+        @Nullable Integer week,
+        @Nullable LocalDate from,
         int by,
         In in,
         boolean onlyThese,

@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Notice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Puts a notice into a unit of the outline, or among the notices of none.
@@ -16,7 +17,11 @@ import java.util.Set;
  * @param unit id of the unit; null for none
  * @param before id of the notice before which it goes; null for the end
  */
-public record ArrangeNotice(String course, String notice, String unit, String before) implements Change {
+public record ArrangeNotice(
+        String course,
+        String notice,
+        @Nullable String unit,
+        @Nullable String before) implements Change {
 
     @Override
     public Outcome apply(Decisions decisions) {

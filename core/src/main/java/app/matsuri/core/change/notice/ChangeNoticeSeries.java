@@ -10,6 +10,7 @@ import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import java.time.LocalDate;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Lets a series of notices go on otherwise from a day on, or end before it. It stays one series.
@@ -17,7 +18,7 @@ import java.util.Set;
  * @param from the first day that changes, inclusive
  * @param repeat how it goes on; null where it ends the day before
  */
-public record ChangeNoticeSeries(String course, String notice, LocalDate from, NoticeTime.Repeat repeat)
+public record ChangeNoticeSeries(String course, String notice, LocalDate from, NoticeTime.@Nullable Repeat repeat)
         implements Change {
 
     @Override

@@ -30,11 +30,12 @@ import org.jspecify.annotations.Nullable;
  */
 public record MoveNotice(
         String course,
-        String section,
+        @Nullable String section,
         String notice,
-        LocalDate entry,
-        LocalDate to,
-        @Nullable LocalTime time) implements Change {
+        @Nullable LocalDate entry,
+        @Nullable LocalDate to,
+        @Nullable LocalTime time)
+        implements Change {
 
     /** To another day, at its own time. */
     public MoveNotice(String course, String section, String notice, LocalDate entry, LocalDate to) {
@@ -44,10 +45,11 @@ public record MoveNotice(
     @Override
     public Outcome apply(Decisions before) {
         Notice was = Find.notice(before, course, notice);
-        boolean own = section != null && was.sections().containsKey(section);
         NoticeTime when = section == null ? was.when() : was.when(section);
         NoticeTime moved = when.series() ? entry(before, was.title(), when) : once(before, was, when);
-        Notice now = own ? was.withWhen(section, moved) : was.withWhen(moved);
+        Notice now = section != null && was.sections().containsKey(section)
+                ? was.withWhen(section, moved)
+                : was.withWhen(moved);
         return Outcome.of(before.withCourse(course, c -> c.withNotice(now)));
     }
 
@@ -105,7 +107,7 @@ public record MoveNotice(
     public String sentence(Decisions before) {
         String title = "“" + Find.notice(before, course, notice).title() + "”";
         return to == null
-                ? "Leave out " + title + " on " + Say.day(entry)
+                ? "Leave out " + title + (entry == null ? "" : " on " + Say.day(entry))
                 : "Move " + title + (entry == null ? "" : " of " + Say.day(entry))
                         + (time != null && to.equals(entry) ? "" : " to " + Say.day(to))
                         + (time == null ? "" : (to.equals(entry) ? " to " : ", ") + time);

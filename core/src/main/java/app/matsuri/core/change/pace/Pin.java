@@ -23,7 +23,11 @@ import org.jspecify.annotations.Nullable;
  * @param section the section whose own pin it is; null for the plan's
  * @param date null to let the lesson go
  */
-public record Pin(String course, @Nullable String section, String lesson, LocalDate date) implements Change {
+public record Pin(
+        String course,
+        @Nullable String section,
+        String lesson,
+        @Nullable LocalDate date) implements Change {
 
     @Override
     public Outcome apply(Decisions before) {

@@ -29,7 +29,11 @@ import org.jspecify.annotations.Nullable;
  * @param over only classes that ended by this moment count, in the term's zone; null for all
  */
 public record RecordHeld(
-        String course, String section, @Nullable LocalDate from, LocalDate until, LocalDateTime over)
+        String course,
+        @Nullable String section,
+        @Nullable LocalDate from,
+        LocalDate until,
+        @Nullable LocalDateTime over)
         implements Change {
 
     /** The same when it is asked for at a moment: classes that are not over then do not count. */

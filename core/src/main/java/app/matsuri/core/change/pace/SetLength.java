@@ -4,13 +4,18 @@ import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Gives a lesson another length in one section: a session taken out of it, or one more put in.
  *
  * @param length in sessions, 1 or more; null for the plan's
  */
-public record SetLength(String course, String section, String lesson, Integer length) implements OwnLessonChange {
+public record SetLength(
+        String course,
+        String section,
+        String lesson,
+        @Nullable Integer length) implements OwnLessonChange {
 
     @Override
     public OwnLesson other(Lesson in, Section was) {

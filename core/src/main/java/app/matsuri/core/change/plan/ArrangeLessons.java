@@ -19,6 +19,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Puts lessons elsewhere in the order of the plan, with the work that belongs to them; not such as were taught.
@@ -27,7 +28,11 @@ import java.util.Set;
  * @param unit id of the unit they go to
  * @param before id of the lesson of that unit before which they go; null for its end
  */
-public record ArrangeLessons(String course, List<String> lessons, String unit, String before) implements Change {
+public record ArrangeLessons(
+        String course,
+        List<String> lessons,
+        String unit,
+        @Nullable String before) implements Change {
 
     public ArrangeLessons {
         lessons = List.copyOf(lessons);

@@ -27,7 +27,10 @@ import org.jspecify.annotations.Nullable;
  * @param before id of the lesson before which a new one goes; null for the end of the unit
  */
 public record PutLesson(
-        String course, String unit, Lesson lesson, @Nullable String before) implements Change {
+        String course,
+        @Nullable String unit,
+        Lesson lesson,
+        @Nullable String before) implements Change {
 
     @Override
     public Outcome apply(Decisions decisions) {

@@ -11,6 +11,7 @@ import app.matsuri.core.session.Recurrence;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Other times, another length, place or link for a series of classes, all of it or from a day on. It stays one series:
@@ -20,8 +21,12 @@ import java.util.List;
  * @param from the first day that changes, inclusive; null for all
  * @param meets the pattern as it is to be
  */
-public record ChangeSeries(String course, String section, int pattern, LocalDate from, MeetingPattern meets)
-        implements Change {
+public record ChangeSeries(
+        String course,
+        String section,
+        int pattern,
+        @Nullable LocalDate from,
+        MeetingPattern meets) implements Change {
 
     @Override
     public Outcome apply(Decisions before) {
@@ -46,7 +51,7 @@ public record ChangeSeries(String course, String section, int pattern, LocalDate
     }
 
     /** Where the changed series is anchored: every k weeks go on being counted as before. */
-    private LocalDate onward(MeetingPattern was, LocalDate begins, LocalDate ends) {
+    private @Nullable LocalDate onward(MeetingPattern was, LocalDate begins, LocalDate ends) {
         if (was.rule() == null
                 || !was.rule().contains("INTERVAL") && !was.rule().contains("COUNT")) {
             return from;

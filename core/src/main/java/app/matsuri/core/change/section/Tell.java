@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Tell(
         String course,
-        String section,
+        @Nullable String section,
         @Nullable LocalDate upTo,
         String why,
         @Nullable LocalDateTime at) implements Change {
