@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** What differs between two schedules of one term, with why. */
@@ -76,7 +77,7 @@ final class Comparison {
         }
     }
 
-    /** Notices move as a whole: their first entry that differs says from when to when. */
+    /** Notices move as a whole: their first entry that differs says from when to when, by its end where only that does. */
     private void notices(SectionSchedule before, SectionSchedule after, List<Moved> moves) {
         for (NoticeDates now : after.notices()) {
             NoticeDates was = before.notice(now.course(), now.notice().id()).orElse(null);
@@ -85,6 +86,15 @@ final class Comparison {
             }
             List<NoticeDates.Entry> left = With.without(was.entries(), now.entries()::contains);
             List<NoticeDates.Entry> reached = With.without(now.entries(), was.entries()::contains);
+            LocalDateTime from = first(left, NoticeDates.Entry::begins);
+            LocalDateTime to = first(reached, NoticeDates.Entry::begins);
+            if (Objects.equals(from, to)) {
+                from = first(left, NoticeDates.Entry::ends);
+                to = first(reached, NoticeDates.Entry::ends);
+            }
+            if (Objects.equals(from, to)) {
+                continue; // it has no date as before, for another reason
+            }
             Notice notice = now.notice();
             boolean hand = hand(now.course(), Hand.notice(notice.id()), after);
             moves.add(new Moved(
@@ -93,8 +103,8 @@ final class Comparison {
                     "notice",
                     notice.id(),
                     notice.title(),
-                    left.isEmpty() ? null : left.get(0).begins(),
-                    reached.isEmpty() ? null : reached.get(0).begins(),
+                    from,
+                    to,
                     hand
                             ? "moved"
                             : !reached.isEmpty() && !reached.get(0).resolved()
@@ -102,6 +112,11 @@ final class Comparison {
                                     : "hangs on what moves",
                     hand));
         }
+    }
+
+    private static @Nullable LocalDateTime first(
+            List<NoticeDates.Entry> entries, Function<NoticeDates.Entry, @Nullable LocalDateTime> date) {
+        return entries.isEmpty() ? null : date.apply(entries.get(0));
     }
 
     private boolean hand(String course, String id, SectionSchedule in) {
