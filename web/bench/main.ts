@@ -8,7 +8,7 @@ import "../src/design/dates.css";
 import "../src/design/base.css";
 import "../src/design/tokens.css";
 import "../src/design/wall.css";
-import { keepSame } from "../src/change/same";
+import { kept } from "../src/change/kept";
 import WallGrid from "../src/wall/WallGrid.vue";
 
 /** A wall of 18 weeks by 5 days with 1,000 dated things, of which 200 lie elsewhere when moved. */
@@ -185,7 +185,7 @@ async function ours(): Promise<Parts[]> {
   const times: Parts[] = [];
   for (let n = 0; n < 30; n++) {
     const fresh = structuredClone(n % 2 ? before : after);
-    times.push(await time(() => (wall.value = keepSame(wall.value, fresh))));
+    times.push(await time(() => (wall.value = kept(wall.value, fresh))));
     await new Promise((r) => setTimeout(r, 30));
   }
   app.unmount();

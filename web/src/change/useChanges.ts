@@ -1,4 +1,5 @@
 import { type ComputedRef, type Ref, type ShallowRef, computed, ref, shallowRef, watch } from "vue";
+import { kept } from "./kept";
 import { type Change, ProblemError, type ProposalView, api, ask } from "../api/client";
 import { trying } from "../api/mode";
 
@@ -69,8 +70,6 @@ export interface Source<V> {
   of(answer: Carried): V | null;
   /** The proposal with another view in it. */
   into(proposal: ProposalView, view: V): ProposalView;
-  /** The fresh view, with what is as before kept as the same objects. */
-  keep(old: V | null, fresh: V): V;
 }
 
 /** The one way to change a term from a view of it. */
@@ -114,7 +113,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
 
   async function reload() {
     try {
-      view.value = source.keep(view.value, await source.fetch());
+      view.value = kept(view.value, await source.fetch());
     } catch (e) {
       // what was shown is there no longer, as when the course that was looked at is taken back
       if (e instanceof ProblemError && e.status === 404) view.value = null;
@@ -125,7 +124,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
   /** Shows what an answer carries; asks for the view where it carries none. */
   async function show(made: Carried) {
     const fresh = source.of(made);
-    if (fresh) view.value = source.keep(view.value, fresh);
+    if (fresh) view.value = kept(view.value, fresh);
     else await reload();
   }
 
@@ -138,7 +137,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
     );
     const base = shown.value;
     const fresh = source.of(found);
-    return base && fresh ? source.into(found, source.keep(base, fresh)) : found;
+    return base && fresh ? source.into(found, kept(base, fresh)) : found;
   }
 
   async function proposeAgain() {

@@ -1,7 +1,6 @@
 import { type InjectionKey, type ShallowRef, inject } from "vue";
 import { ProblemError, type WallView, api, ask } from "../api/client";
 import { type ChangeState, useChanges } from "./useChanges";
-import { keepSame } from "./same";
 
 /** The wall of one section, what is proposed on it, and the ways to change it. */
 export interface WallState extends Omit<ChangeState<WallView>, "load"> {
@@ -36,7 +35,6 @@ export function useWall(termId: number): WallState {
     query: () => ({ view: "wall", ...query }),
     of: (proposal) => proposal.wall ?? null,
     into: (proposal, wall) => ({ ...proposal, wall }),
-    keep: keepSame,
   });
   return {
     ...state,

@@ -14,7 +14,7 @@ import {
   sorted,
   usualColumns,
 } from "./table";
-import { keepRows } from "./useDates";
+import { kept } from "../change/kept";
 
 const NONE: DatesCell = { at: [null, null] as never, state: ["none", "none"] };
 const cell = (a: string | null, b: string | null, more: Partial<DatesCell> = {}): DatesCell => ({
@@ -128,7 +128,7 @@ describe("the table of dates", () => {
 
   it("knows which rows a proposal changes, and keeps those that say the same", () => {
     const before = view([row("a", cell("2026-10-09T10:00:00", null)), row("b", NONE)]);
-    const after = keepRows(before, view([row("a", cell("2026-10-10T10:00:00", null)), row("b", NONE)]));
+    const after = kept(before, view([row("a", cell("2026-10-10T10:00:00", null)), row("b", NONE)]));
     expect(after.rows[1]).toBe(before.rows[1]);
     expect(rowsOf(after, before).map((r) => r.was?.id ?? null)).toEqual(["a", null]);
   });

@@ -18,7 +18,6 @@ const state = useChanges<Schemas["StandingView"]>(props.termId, {
   query: () => ({}),
   of: () => null,
   into: (proposal) => proposal,
-  keep: (_, fresh) => fresh,
 });
 onMounted(() => state.load());
 watch(

@@ -12,6 +12,5 @@ export function useLanes(termId: number): ChangeState<LanesView> {
     query: () => ({ view: "lanes" }),
     of: (proposal) => proposal.lanes ?? null,
     into: (proposal, lanes) => ({ ...proposal, lanes }),
-    keep: (_, fresh) => fresh,
   });
 }

@@ -18,7 +18,6 @@ export function useLookBack(termId: number, key: string) {
     query: () => ({}),
     of: () => null,
     into: (proposal) => proposal,
-    keep: (_, fresh) => fresh,
   });
   return { state, asked };
 }

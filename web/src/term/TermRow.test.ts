@@ -2,7 +2,7 @@ import { mount } from "@vue/test-utils";
 import { describe, expect, it } from "vitest";
 import type { CalendarDay, CalendarView, ClosureView } from "../api/client";
 import TermRow from "./TermRow.vue";
-import { keepWeeks } from "./useTerm";
+import { kept } from "../change/kept";
 
 function day(date: string, more: Partial<CalendarDay> = {}): CalendarDay {
   return {
@@ -120,8 +120,8 @@ describe("a term that was asked for again", () => {
   it("keeps the weeks that say the same", () => {
     const old = { version: 1, sections, closures: [], weeks: [week] } as unknown as CalendarView;
     const fresh = structuredClone({ ...old, version: 2 });
-    expect(keepWeeks(old, fresh).weeks[0]).toBe(old.weeks[0]);
+    expect(kept(old, fresh).weeks[0]).toBe(old.weeks[0]);
     fresh.weeks[0]!.counts[0]!.stand = 1;
-    expect(keepWeeks(old, fresh).weeks[0]).not.toBe(old.weeks[0]);
+    expect(kept(old, fresh).weeks[0]).not.toBe(old.weeks[0]);
   });
 });

@@ -1,6 +1,6 @@
-import equal from "fast-deep-equal";
 import { type InjectionKey, type ShallowRef, computed, inject, shallowRef } from "vue";
 import { type CalendarView, type Change, type ProposalView, api, ask } from "../api/client";
+import { kept } from "../change/kept";
 import { type ChangeState, useChanges } from "../change/useChanges";
 
 /** A term as it is set up, what is proposed on it, and what a change that is still being made up would do. */
@@ -20,17 +20,6 @@ export function injectTerm(): TermState {
   return state;
 }
 
-/** The fresh view with weeks that say the same kept, so that they are not drawn again. */
-export function keepWeeks(old: CalendarView | null, fresh: CalendarView): CalendarView {
-  if (!old) return fresh;
-  return {
-    ...fresh,
-    sections: equal(old.sections, fresh.sections) ? old.sections : fresh.sections,
-    closures: equal(old.closures, fresh.closures) ? old.closures : fresh.closures,
-    weeks: fresh.weeks.map((week, n) => (equal(old.weeks[n], week) ? old.weeks[n]! : week)),
-  };
-}
-
 export function useTerm(termId: number): TermState {
   const preview = shallowRef<ProposalView | null>(null);
   const path = { termId };
@@ -40,7 +29,6 @@ export function useTerm(termId: number): TermState {
     query: () => query,
     of: (proposal) => proposal.calendar ?? null,
     into: (proposal, calendar) => ({ ...proposal, calendar }),
-    keep: keepWeeks,
   });
   let asked = 0;
   const shown = computed(() =>
@@ -64,7 +52,7 @@ export function useTerm(termId: number): TermState {
       const found = await ask(api.POST("/api/terms/{termId}/proposals", { params: { path, query }, body: change }));
       if (turn !== asked) return;
       const base = state.view.value;
-      preview.value = base && found.calendar ? { ...found, calendar: keepWeeks(base, found.calendar) } : found;
+      preview.value = base && found.calendar ? { ...found, calendar: kept(base, found.calendar) } : found;
     },
   };
 }

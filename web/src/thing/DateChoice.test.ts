@@ -17,7 +17,7 @@ function choice(which: "opens" | "due" | "closes", rule?: Record<string, unknown
       course: "C",
       lesson: "L2",
       lessons: LESSONS,
-      given: [{ section: "A", date: "due", at: "2026-10-05T17:00:00" }],
+      given: [{ section: "A", date: "due", at: "2026-10-05T17:00:00", said: "fixed" }],
       modelValue: rule,
       "onUpdate:modelValue": (next: Record<string, unknown> | undefined) => at.setProps({ modelValue: next }),
       ...more,
@@ -104,7 +104,7 @@ describe("when a thing opens, is due or closes", () => {
       { at: "2026-10-05T17:00" },
       {
         given: [
-          { section: "A", date: "due", at: "2026-10-05T17:00:00", wrong: "before it opens" },
+          { section: "A", date: "due", at: "2026-10-05T17:00:00", said: "fixed", wrong: "before it opens" },
           { section: "B", date: "due", said: "there is no lesson “L9”" },
         ],
       },
