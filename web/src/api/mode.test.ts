@@ -9,7 +9,7 @@ describe("the what-if of a window", () => {
     tryIn({ termId: 7, id: 3, name: "Two days lost" });
     expect(askedIn("/api/terms/7/wall")).toBe(3);
     expect(askedIn("/api/terms/71/wall")).toBeNull();
-    expect(askedIn("/api/terms/7/what-ifs/beside")).toBeNull();
+    expect(askedIn("/api/terms/7/what-ifs/comparison")).toBeNull();
     expect(askedIn("/api/terms/7/history")).toBeNull();
   });
 

@@ -1307,14 +1307,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/terms/{termId}/what-ifs/beside": {
+    "/api/terms/{termId}/what-ifs/comparison": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["beside"];
+        get: operations["comparison"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1407,36 +1407,6 @@ export interface components {
             kind: "begin-mid-week";
             lesson: string;
             section: string;
-        };
-        BesideColumn: {
-            appear: string[];
-            broken?: string | null;
-            costs: components["schemas"]["WayCost"][];
-            goAway: string[];
-            /** Format: int64 */
-            id?: number | null;
-            name: string;
-            /** Format: int32 */
-            problems: number;
-            /** Format: int64 */
-            total: number;
-            /** Format: int32 */
-            warnings: number;
-            weeks: components["schemas"]["WayWeek"][];
-        };
-        BesideRow: {
-            at: string[];
-            id: string;
-            title: string;
-            what: string;
-        };
-        BesideView: {
-            columns: components["schemas"]["BesideColumn"][];
-            course: string;
-            rows: components["schemas"]["BesideRow"][];
-            section: string;
-            units: components["schemas"]["WayUnit"][];
-            weekdays: number[];
         };
         BringCoursesChange: {
             courses: components["schemas"]["PlanCourse"][];
@@ -1638,6 +1608,36 @@ export interface components {
             time?: string | null;
             /** Format: int32 */
             weekday: number;
+        };
+        ComparisonColumn: {
+            appear: string[];
+            broken?: string | null;
+            costs: components["schemas"]["WayCost"][];
+            goAway: string[];
+            /** Format: int64 */
+            id?: number | null;
+            name: string;
+            /** Format: int32 */
+            problems: number;
+            /** Format: int64 */
+            total: number;
+            /** Format: int32 */
+            warnings: number;
+            weeks: components["schemas"]["WayWeek"][];
+        };
+        ComparisonRow: {
+            at: string[];
+            id: string;
+            title: string;
+            what: string;
+        };
+        ComparisonView: {
+            columns: components["schemas"]["ComparisonColumn"][];
+            course: string;
+            rows: components["schemas"]["ComparisonRow"][];
+            section: string;
+            units: components["schemas"]["WayUnit"][];
+            weekdays: number[];
         };
         CourseHead: {
             asks: string;
@@ -6776,7 +6776,7 @@ export interface operations {
             };
         };
     };
-    beside: {
+    comparison: {
         parameters: {
             query: {
                 course: string;
@@ -6797,7 +6797,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BesideView"];
+                    "application/json": components["schemas"]["ComparisonView"];
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */

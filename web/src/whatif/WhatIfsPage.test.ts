@@ -30,15 +30,17 @@ async function page(
   const asked = server({
     "GET telling": () => SECTIONS,
     "GET what-ifs": () => all,
-    "GET beside": () => ({}),
+    "GET comparison": () => ({}),
     ...answers,
   });
   const router = await routed("/terms/:termId/what-ifs", "/terms/7/what-ifs");
-  const at = mount(WhatIfsPage, { global: { plugins: [router], stubs: { ...frame, ...stubs, BesideTable: true } } });
+  const at = mount(WhatIfsPage, {
+    global: { plugins: [router], stubs: { ...frame, ...stubs, ComparisonTable: true } },
+  });
   await settled();
   const button = (text: string, n = 0) => at.findAll("button").filter((b) => b.text() === text)[n]!;
-  const beside = () => asked.filter((a) => a.key === "GET beside").at(-1)!.query;
-  return { at, asked, router, button, beside };
+  const comparison = () => asked.filter((a) => a.key === "GET comparison").at(-1)!.query;
+  return { at, asked, router, button, comparison };
 }
 
 describe("the what-ifs of a term", () => {
@@ -46,33 +48,33 @@ describe("the what-ifs of a term", () => {
     const { at, asked } = await page([]);
     expect(at.text()).toContain("students see nothing of it");
     expect(
-      asked.some((a) => a.key === "GET beside"),
+      asked.some((a) => a.key === "GET comparison"),
       "nothing lies beside the plan",
     ).toBe(false);
   });
 
   it("lays the first three beside the plan, in the first section", async () => {
-    const { beside } = await page(FOUR);
-    expect(beside().getAll("ids")).toEqual(["1", "2", "3"]);
-    expect([beside().get("course"), beside().get("section")]).toEqual(["HYD 210", "A"]);
+    const { comparison } = await page(FOUR);
+    expect(comparison().getAll("ids")).toEqual(["1", "2", "3"]);
+    expect([comparison().get("course"), comparison().get("section")]).toEqual(["HYD 210", "A"]);
   });
 
   it("takes the one ticked last in place of the one ticked first, and none without a tick", async () => {
-    const { at, beside } = await page(FOUR);
+    const { at, comparison } = await page(FOUR);
     const ticks = at.findAll("input[type=checkbox]");
     await ticks[3]!.setValue(true);
     await settled();
-    expect(beside().getAll("ids")).toEqual(["2", "3", "4"]);
+    expect(comparison().getAll("ids")).toEqual(["2", "3", "4"]);
     for (const tick of [1, 2, 3]) await ticks[tick]!.setValue(false);
     await settled();
     expect(at.text()).toContain("Tick up to 3 to lay them beside the plan.");
   });
 
   it("looks at another section when that is chosen", async () => {
-    const { at, beside } = await page(FOUR);
+    const { at, comparison } = await page(FOUR);
     await at.find("select").setValue("MAP 115/A");
     await settled();
-    expect(beside().get("course")).toBe("MAP 115");
+    expect(comparison().get("course")).toBe("MAP 115");
   });
 
   it("makes one by its name and goes into it", async () => {

@@ -7,7 +7,7 @@ import Band from "../frame/Band.vue";
 import TermTools from "../frame/TermTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count } from "../ui/say";
-import BesideTable from "./BesideTable.vue";
+import ComparisonTable from "./ComparisonTable.vue";
 import { takingOver, tryIn, trying } from "../api/mode";
 
 /** The what-ifs of a term: made, tried, laid beside the plan, taken over, dropped. */
@@ -17,7 +17,7 @@ const termId = Number(route.params.termId);
 const path = { termId };
 const all = shallowRef<Schemas["WhatIfView"][] | null>(null);
 const sections = shallowRef<Schemas["SectionTold"][]>([]);
-const beside = shallowRef<Schemas["BesideView"] | null>(null);
+const comparison = shallowRef<Schemas["ComparisonView"] | null>(null);
 const chosen = ref<number[]>([]);
 const section = ref(String(route.query.section ?? ""));
 const name = ref("");
@@ -46,14 +46,14 @@ watch([chosen, section, all], async () => {
   const turn = ++asked; // an answer to what was ticked before is not shown
   const ids = chosen.value.filter((id) => all.value?.some((w) => w.id === id));
   if (!section.value || !ids.length) {
-    beside.value = null;
+    comparison.value = null;
     return;
   }
   await doing(async () => {
     const found = await ask(
-      api.GET("/api/terms/{termId}/what-ifs/beside", { params: { path, query: { ...here.value, ids } } }),
+      api.GET("/api/terms/{termId}/what-ifs/comparison", { params: { path, query: { ...here.value, ids } } }),
     );
-    if (turn === asked) beside.value = found;
+    if (turn === asked) comparison.value = found;
   });
 });
 
@@ -139,7 +139,7 @@ async function drop(whatIf: Schemas["WhatIfView"]) {
         </p>
       </section>
     </aside>
-    <BesideTable v-if="beside" :beside="beside" />
+    <ComparisonTable v-if="comparison" :comparison="comparison" />
     <p v-else-if="all?.length && !busy" class="empty soft">Tick up to {{ MOST }} to lay them beside the plan.</p>
   </main>
 </template>

@@ -87,7 +87,7 @@ class AccessibilityTest {
             page.keys("Flood on Friday", Keys.ENTER);
             page.seeText(".notice", "Kept as");
             page.press("What if");
-            page.see(".beside .small");
+            page.see(".comparison .small");
             inBoth(page, "what-ifs beside the plan");
             page.press("Wall");
             page.see(".wall");

@@ -47,7 +47,7 @@ class Screenshots {
                 page.keys("The flood, let slide", Keys.ENTER);
                 page.seeText(".notice", "Kept as");
                 page.press("What if");
-                page.see(".beside .small");
+                page.see(".comparison .small");
                 take(page, "what-if");
                 page.press("Wall");
                 page.press("not told");

@@ -21,8 +21,8 @@ class WhatIfJourneysTest {
             page.seeText("[data-date='2026-10-09']", "CH2");
 
             page.press("What if");
-            page.seeText(".beside thead", "Flood on Friday");
-            page.seeText(".beside", "Wed 14 Oct");
+            page.seeText(".comparison thead", "Flood on Friday");
+            page.seeText(".comparison", "Wed 14 Oct");
             page.click("aside section .acts button");
             page.seeText(".trying", "Flood on Friday");
             page.seeText("[data-date='2026-10-09']", "Flood");

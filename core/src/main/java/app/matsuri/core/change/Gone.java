@@ -199,11 +199,11 @@ public final class Gone {
         return new Adjustment(own.item(), own.student(), dates, own.why());
     }
 
-    private static @Nullable LocalDateTime stood(SectionSchedule view, Adjustment own, Which which) {
+    private static @Nullable LocalDateTime stood(SectionSchedule schedule, Adjustment own, Which which) {
         if (own.student() == null) {
-            return view.dated(own.item()).map(d -> moment(d.get(which))).orElse(null);
+            return schedule.dated(own.item()).map(d -> moment(d.get(which))).orElse(null);
         }
-        return view.studentDates().stream()
+        return schedule.studentDates().stream()
                 .filter(d -> own.student().equals(d.student())
                         && d.dates().item().id().equals(own.item()))
                 .map(d -> moment(d.dates().get(which)))
@@ -226,8 +226,10 @@ public final class Gone {
     }
 
     private Optional<NoticeDates> view(Notice notice, @Nullable String section) {
-        SectionSchedule view = views.get(section);
-        return view == null ? Optional.empty() : view.notice(view.course().code(), notice.id());
+        SectionSchedule schedule = views.get(section);
+        return schedule == null
+                ? Optional.empty()
+                : schedule.notice(schedule.course().code(), notice.id());
     }
 
     private NoticeTime time(Notice notice, NoticeTime when, @Nullable String section) {

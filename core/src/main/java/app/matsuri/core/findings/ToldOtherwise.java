@@ -4,7 +4,6 @@ import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.section.Tell;
 import app.matsuri.core.findings.Finding.Severity;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.core.schedule.ToTell;
 import app.matsuri.core.schedule.Untold;
 import java.util.List;
 import java.util.function.Consumer;
@@ -17,21 +16,26 @@ final class ToldOtherwise implements Check {
     private static final int NAMED = 3;
 
     @Override
-    public void look(SectionSchedule section, Consumer<Finding> found) {
-        List<Untold> differing = ToTell.differing(section);
+    public void look(SectionSchedule schedule, Consumer<Finding> found) {
+        List<Untold> differing = Untold.differing(schedule);
         if (differing.isEmpty()) {
             return;
         }
-        String code = section.section().code();
+        String code = schedule.section().code();
         String names = differing.stream().limit(NAMED).map(Untold::name).collect(Collectors.joining("; "));
         int more = differing.size() - NAMED;
         found.accept(new Finding(
                 "told-otherwise",
                 Severity.WARNING,
-                Check.about(section, "section", code),
+                Check.about(schedule, "section", code),
                 Say.count(differing.size(), "date") + " of section " + code
                         + (differing.size() == 1 ? " is" : " are") + " not what students were told: " + names
                         + (more > 0 ? ", and " + more + " more." : "."),
-                new Tell(section.course().code(), code, section.section().told().upTo(), "", null)));
+                new Tell(
+                        schedule.course().code(),
+                        code,
+                        schedule.section().told().upTo(),
+                        "",
+                        null)));
     }
 }

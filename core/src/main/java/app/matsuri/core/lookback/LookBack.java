@@ -33,19 +33,19 @@ public final class LookBack {
     }
 
     /** The pace of every unit with a lesson, in the order of the plan. */
-    public static List<UnitPace> of(SectionSchedule section) {
-        LookBack look = new LookBack(section);
-        return section.course().units().stream()
+    public static List<UnitPace> of(SectionSchedule schedule) {
+        LookBack look = new LookBack(schedule);
+        return schedule.course().units().stream()
                 .filter(u -> !u.lessons().isEmpty())
                 .map(look::pace)
                 .toList();
     }
 
     /** What the units that were taught to the end took, for the terms to come. */
-    public static List<Took> took(SectionSchedule section, String term) {
-        return of(section).stream()
+    public static List<Took> took(SectionSchedule schedule, String term) {
+        return of(schedule).stream()
                 .filter(p -> p.state() == State.TAUGHT)
-                .map(p -> new Took(p.unit().id(), term, section.section().code(), p.usual()))
+                .map(p -> new Took(p.unit().id(), term, schedule.section().code(), p.usual()))
                 .toList();
     }
 

@@ -8,7 +8,6 @@ import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.core.schedule.ToTell;
 import app.matsuri.core.schedule.Untold;
 import java.time.LocalDate;
 import java.util.List;
@@ -105,9 +104,9 @@ public record Proposal(
         HeldAsPlanned past = held ? HeldAsPlanned.of(old, change, base.today()) : HeldAsPlanned.NOTHING;
         Change.Outcome outcome = Change.make(change, past.in(before));
         Schedule now = Schedule.of(outcome.decisions());
-        Map<SectionSchedule, List<Untold>> altered = ToTell.altered(old, now);
+        Map<SectionSchedule, List<Untold>> altered = Untold.altered(old, now);
         if (seen && !altered.isEmpty()) {
-            outcome = outcome.with(ToTell.seen(altered, outcome.decisions(), null));
+            outcome = outcome.with(Untold.seen(altered, outcome.decisions(), null));
             now = Schedule.of(outcome.decisions());
         }
         List<Moved> moves = new Comparison(change.hands(before)).moves(old, now);

@@ -230,10 +230,10 @@ final class LessonsRolled {
     private Course begun(Decisions now, Course with, String code, Lesson lesson, ToIntFunction<Usable> wanted) {
         Course course = with;
         for (int round = 0; round < 3; round++) {
-            SectionSchedule follows = follows(now, course, code);
-            Placement is = follows.placement(lesson.id());
+            SectionSchedule schedule = follows(now, course, code);
+            Placement is = schedule.placement(lesson.id());
             Usable usable =
-                    Usable.of(follows.sessions(), follows.calendar().term().weekStart());
+                    Usable.of(schedule.sessions(), schedule.calendar().term().weekStart());
             int goal = wanted.applyAsInt(usable);
             if (!is.placed() || goal >= usable.size() || is.first() == usable.session(goal)) {
                 return course;
@@ -249,7 +249,7 @@ final class LessonsRolled {
                         ? section.withMidWeek(lesson.id(), true)
                         : section.withGap(lesson.id(), -lesson.gapBefore());
             } else {
-                section = later(section, lesson, follows, is, usable, goal);
+                section = later(section, lesson, schedule, is, usable, goal);
             }
             course = course.withSection(section);
         }
@@ -258,15 +258,15 @@ final class LessonsRolled {
 
     /** The section in which a lesson that comes too early waits for its class: by a gap, or where it begins within the class before, by that day. */
     private static Section later(
-            Section section, Lesson lesson, SectionSchedule follows, Placement is, Usable usable, int goal) {
+            Section section, Lesson lesson, SectionSchedule schedule, Placement is, Usable usable, int goal) {
         int at = 0;
         while (usable.session(at) < is.first()) {
             at++;
         }
-        boolean within = is.first() == lastBefore(follows, lesson);
+        boolean within = is.first() == lastBefore(schedule, lesson);
         int more = goal - at - (within ? 1 : 0);
         if (more == 0) {
-            LocalDate day = follows.sessions().get(usable.session(goal)).date();
+            LocalDate day = schedule.sessions().get(usable.session(goal)).date();
             return section.withPin(lesson.id(), Own.other(day));
         }
         return section.withGap(lesson.id(), section.gap(lesson) - lesson.gapBefore() + more);

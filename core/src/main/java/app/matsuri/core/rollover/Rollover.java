@@ -194,14 +194,14 @@ public record Rollover(
         for (CourseRolled one : rolled) {
             String code = one.code;
             for (Section section : in.course(code).orElseThrow().sections()) {
-                SectionSchedule follows = alone(now, code, section.code());
-                if (follows.placements().stream().noneMatch(p -> p.noSession())) {
+                SectionSchedule schedule = alone(now, code, section.code());
+                if (schedule.placements().stream().noneMatch(p -> p.noSession())) {
                     continue;
                 }
                 now = now.withCourse(code, c -> c.withSection(unfixed(one, section)));
-                follows = alone(now, code, section.code());
+                schedule = alone(now, code, section.code());
                 Set<String> did = new LinkedHashSet<>();
-                for (Way.Step step : Ways.fitting(follows)) {
+                for (Way.Step step : Ways.fitting(schedule)) {
                     now = Change.make(step.change(), now).decisions();
                     did.add(step.sentence());
                 }

@@ -31,42 +31,42 @@ final class Noticing {
     static List<SectionSchedule> in(List<SectionSchedule> sections) {
         List<SectionSchedule> done = new ArrayList<>();
         Map<SectionSchedule, Dates> resolvers = new IdentityHashMap<>();
-        for (SectionSchedule section : sections) {
+        for (SectionSchedule schedule : sections) {
             List<NoticeDates> notices = new ArrayList<>();
             for (SectionSchedule from : sections) {
-                boolean own = from.course() == section.course();
-                if (own && from != section) {
+                boolean own = from.course() == schedule.course();
+                if (own && from != schedule) {
                     continue;
                 }
                 for (Notice notice : from.course().besides().notices()) {
                     boolean here = own
-                            ? notice.concerns(section.section().code())
+                            ? notice.concerns(schedule.section().code())
                             : first(from, notice, sections)
                                     && notice.sharedWith(
-                                            section.course().code(),
-                                            section.section().code());
+                                            schedule.course().code(),
+                                            schedule.section().code());
                     if (here) {
                         notices.add(dates(from, resolvers.computeIfAbsent(from, SectionSchedule::resolver), notice));
                     }
                 }
             }
-            done.add(section.with(notices, shared(section, sections)));
+            done.add(schedule.with(notices, shared(schedule, sections)));
         }
         return done;
     }
 
     /** Work of other courses that the section has too, when the first section of its own course has it. */
-    private static List<SharedDates> shared(SectionSchedule section, List<SectionSchedule> sections) {
+    private static List<SharedDates> shared(SectionSchedule schedule, List<SectionSchedule> sections) {
         List<SharedDates> shared = new ArrayList<>();
         for (SectionSchedule from : sections) {
-            if (from.course() == section.course()) {
+            if (from.course() == schedule.course()) {
                 continue;
             }
             for (ItemDates dates : from.dates()) {
                 ItemDetails details = dates.item().details();
                 boolean here = !details.shared().isEmpty()
                         && details.sharedWith(
-                                section.course().code(), section.section().code());
+                                schedule.course().code(), schedule.section().code());
                 if (here
                         && shared.stream()
                                 .noneMatch(s -> s.course().equals(from.course().code())

@@ -31,14 +31,14 @@ public final class Standing {
     /** The section that is furthest on the day; the first of several. */
     public static SectionSchedule furthest(List<SectionSchedule> sections, LocalDate day) {
         SectionSchedule first = sections.get(0);
-        for (SectionSchedule section : sections) {
-            first = reached(section, day) > reached(first, day) ? section : first;
+        for (SectionSchedule schedule : sections) {
+            first = reached(schedule, day) > reached(first, day) ? schedule : first;
         }
         return first;
     }
 
     /** How many lessons of the plan it has begun less than the other; negative where it has begun more. */
-    public static int behind(SectionSchedule section, SectionSchedule other, LocalDate day) {
-        return reached(other, day) - reached(section, day);
+    public static int behind(SectionSchedule schedule, SectionSchedule other, LocalDate day) {
+        return reached(other, day) - reached(schedule, day);
     }
 }

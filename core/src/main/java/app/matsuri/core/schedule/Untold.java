@@ -1,13 +1,30 @@
 package app.matsuri.core.schedule;
 
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeAsItem;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Telling;
+import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Which;
+import app.matsuri.core.plan.With;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A date of a section that is not what its students were told.
+ * A date of a section that is not what its students were told: the day of a lesson, or a date of work or of a notice.
  *
  * @param what "lesson", "opens", "due" or "closes"
  * @param id of the lesson, of work, or of a notice among work
@@ -33,5 +50,227 @@ public record Untold(
     public String name() {
         boolean alone = what.equals(LESSON) || NoticeAsItem.means(id);
         return alone ? title : title + ", " + what;
+    }
+
+    /** A date that can be told: what it is, as {@link #what(Which)} says it, and of which thing. */
+    private record Thing(String what, String id) {
+
+        boolean lesson() {
+            return what.equals(LESSON);
+        }
+    }
+
+    /**
+     * Where what is planned differs from what students were told, in order of the plan, then what is gone from it.
+     * Nothing where they were told nothing yet, and nothing that lies behind the day up to which they were told.
+     */
+    public static List<Untold> differing(SectionSchedule in) {
+        return in.section().told().begun() ? differing(in, planned(in, null)) : List.of();
+    }
+
+    /** Likewise, with what is planned. */
+    private static List<Untold> differing(SectionSchedule in, Map<Thing, LocalDateTime> planned) {
+        Told told = in.section().told();
+        boolean onlyLessons = told.work().isEmpty() && told.tellings().isEmpty();
+        List<Untold> differing = differing(in, planned, told.upTo());
+        return onlyLessons
+                ? differing.stream().filter(u -> u.what().equals(LESSON)).toList()
+                : differing;
+    }
+
+    /**
+     * What students have not been told, or told otherwise, with what was told already and of the rest only up to a day. Spare days are
+     * no lessons to tell, and what is hidden from students is passed over until it shows.
+     *
+     * @param upTo the last day; null for all
+     * @param at when they are told, in the term's zone; null where it is not known, and what is hidden stays so
+     */
+    public static List<Untold> differing(SectionSchedule in, @Nullable LocalDate upTo, @Nullable LocalDateTime at) {
+        return differing(in, planned(in, at), upTo);
+    }
+
+    private static List<Untold> differing(SectionSchedule in, Map<Thing, LocalDateTime> is, @Nullable LocalDate upTo) {
+        Told told = in.section().told();
+        Map<Thing, LocalDateTime> was = told(told);
+        was.keySet().removeIf(thing -> passedOver(in, thing) && !is.containsKey(thing));
+        List<Untold> differing = new ArrayList<>();
+        for (Thing thing : union(is, was)) {
+            LocalDateTime from = was.get(thing);
+            LocalDateTime to = is.get(thing);
+            if (!Objects.equals(from, to) && (from != null || within(to, upTo))) {
+                differing.add(new Untold(thing.what(), thing.id(), title(in, told, thing), from, to));
+            }
+        }
+        return differing;
+    }
+
+    /** What students know when they were told of the differences. */
+    public static Told after(
+            Told was, List<Untold> differences, @Nullable LocalDate upTo, @Nullable LocalDateTime at, String why) {
+        Map<String, LocalDate> lessons = new LinkedHashMap<>(was.lessons());
+        Map<String, Told.OfWork> work = new LinkedHashMap<>(was.work());
+        List<Telling.Move> moves = new ArrayList<>();
+        for (Untold one : differences) {
+            if (one.what().equals(LESSON)) {
+                set(lessons, one.id(), one.now() == null ? null : one.now().toLocalDate());
+            } else {
+                Told.OfWork old = work.getOrDefault(one.id(), new Told.OfWork(one.title(), Map.of()));
+                Which which = Which.valueOf(one.what().toUpperCase(Locale.ROOT));
+                Map<Which, LocalDateTime> dates = With.entry(old.dates(), which, one.now());
+                set(work, one.id(), dates.isEmpty() ? null : new Told.OfWork(one.title(), dates));
+            }
+            if (one.told() != null) {
+                moves.add(new Telling.Move(one.what(), one.id(), one.told(), one.now()));
+            }
+        }
+        List<Telling> tellings = new ArrayList<>(was.tellings());
+        tellings.add(new Telling(at, why, moves));
+        return new Told(lessons, work, upTo, tellings);
+    }
+
+    /** What a change alters for the students of each section that were told anything, and nothing else that may be waiting. */
+    public static Map<SectionSchedule, List<Untold>> altered(Schedule before, Schedule now) {
+        Map<SectionSchedule, List<Untold>> altered = new LinkedHashMap<>();
+        for (SectionSchedule is : now.sections()) {
+            Optional<SectionSchedule> old =
+                    before.section(is.course().code(), is.section().code());
+            if (!is.section().told().begun() || old.isEmpty()) {
+                continue;
+            }
+            Map<Thing, LocalDateTime> from = planned(old.get(), null);
+            Map<Thing, LocalDateTime> to = planned(is, null);
+            if (from.equals(to)) {
+                continue;
+            }
+            List<Untold> dates = differing(is, to).stream()
+                    .filter(u -> {
+                        Thing thing = new Thing(u.what(), u.id());
+                        return !Objects.equals(from.get(thing), to.get(thing));
+                    })
+                    .toList();
+            if (!dates.isEmpty()) {
+                altered.put(is, dates);
+            }
+        }
+        return altered;
+    }
+
+    /**
+     * The decisions after a change with its students told of what it alters.
+     *
+     * @param at in the term's zone; null where it is not known
+     */
+    public static Decisions seen(
+            Map<SectionSchedule, List<Untold>> altered, Decisions after, @Nullable LocalDateTime at) {
+        Decisions seen = after;
+        for (Map.Entry<SectionSchedule, List<Untold>> entry : altered.entrySet()) {
+            Section section = entry.getKey().section();
+            Course course = seen.course(entry.getKey().course().code()).orElseThrow();
+            Told told = after(section.told(), entry.getValue(), section.told().upTo(), at, "");
+            seen = seen.withCourse(course.withSection(section.withTold(told)));
+        }
+        return seen;
+    }
+
+    /** The decisions, where what students were told since others says when. */
+    public static Decisions at(LocalDateTime at, Decisions before, Decisions after) {
+        Decisions stamped = after;
+        for (Course course : after.courses()) {
+            for (Section section : course.sections()) {
+                int had = before.course(course.code())
+                        .flatMap(c -> c.section(section.code()))
+                        .map(s -> s.told().tellings().size())
+                        .orElse(0);
+                Told told = section.told();
+                if (told.tellings().size() > had) {
+                    List<Telling> tellings = new ArrayList<>(told.tellings());
+                    tellings.replaceAll(t -> t.at() == null ? new Telling(at, t.why(), t.moves()) : t);
+                    Told said = new Told(told.lessons(), told.work(), told.upTo(), tellings);
+                    stamped = stamped.withCourse(
+                            stamped.course(course.code()).orElseThrow().withSection(section.withTold(said)));
+                }
+            }
+        }
+        return stamped;
+    }
+
+    private static <V> void set(Map<String, V> map, String id, @Nullable V value) {
+        if (value == null) {
+            map.remove(id);
+        } else {
+            map.put(id, value);
+        }
+    }
+
+    private static Set<Thing> union(Map<Thing, LocalDateTime> first, Map<Thing, LocalDateTime> then) {
+        Set<Thing> things = new LinkedHashSet<>(first.keySet());
+        things.addAll(then.keySet());
+        return things;
+    }
+
+    private static boolean within(@Nullable LocalDateTime date, @Nullable LocalDate upTo) {
+        return upTo == null || date != null && !date.toLocalDate().isAfter(upTo);
+    }
+
+    private static Map<Thing, LocalDateTime> planned(SectionSchedule in, @Nullable LocalDateTime at) {
+        Map<Thing, LocalDateTime> dates = new LinkedHashMap<>();
+        for (Placement placement : in.placements()) {
+            if (placement.placed() && !placement.lesson().reserve()) {
+                LocalDate day = in.sessions().get(placement.first()).date();
+                dates.put(new Thing(LESSON, placement.lesson().id()), day.atStartOfDay());
+            }
+        }
+        in.dates().stream().filter(item -> !hidden(item, at)).forEach(item -> put(dates, item));
+        in.notices().stream()
+                .filter(n -> n.own(in) && n.notice().reach() != Notice.Reach.OWN)
+                .filter(n -> n.notice().hiddenUntil() == null || shows(n.hiddenUntil(), at))
+                .forEach(n -> put(dates, n.asItem(in)));
+        return dates;
+    }
+
+    private static boolean hidden(ItemDates item, @Nullable LocalDateTime at) {
+        return item.item().details().hidden() && !shows(item.opens(), at);
+    }
+
+    private static boolean shows(@Nullable Resolved from, @Nullable LocalDateTime at) {
+        return at != null && from != null && from.resolved() && !from.moment().isAfter(at);
+    }
+
+    /** Whether it is a spare day, or something that students are not to see. */
+    private static boolean passedOver(SectionSchedule in, Thing thing) {
+        if (thing.lesson()) {
+            Placement placement = in.byLesson().get(thing.id());
+            return placement != null && placement.lesson().reserve();
+        }
+        ItemDates item = in.byItem().get(thing.id());
+        return item != null && item.item().details().hidden();
+    }
+
+    private static void put(Map<Thing, LocalDateTime> dates, ItemDates item) {
+        for (Which which : Which.values()) {
+            Resolved date = item.get(which);
+            if (date != null && date.resolved()) {
+                dates.put(new Thing(what(which), item.item().id()), date.moment());
+            }
+        }
+    }
+
+    private static Map<Thing, LocalDateTime> told(Told told) {
+        Map<Thing, LocalDateTime> dates = new LinkedHashMap<>();
+        told.lessons().forEach((id, day) -> dates.put(new Thing(LESSON, id), day.atStartOfDay()));
+        told.work()
+                .forEach((id, of) -> of.dates().forEach((which, date) -> dates.put(new Thing(what(which), id), date)));
+        return dates;
+    }
+
+    private static String title(SectionSchedule in, Told told, Thing thing) {
+        if (thing.lesson()) {
+            Placement placement = in.byLesson().get(thing.id());
+            return placement == null ? thing.id() : placement.lesson().title();
+        }
+        Told.OfWork of = told.work().get(thing.id());
+        return NoticeAsItem.item(in.course(), thing.id())
+                .map(item -> item.title())
+                .orElse(of == null ? thing.id() : of.title());
     }
 }

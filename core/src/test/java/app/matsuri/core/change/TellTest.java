@@ -36,7 +36,7 @@ import app.matsuri.core.plan.Which;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.core.schedule.ToTell;
+import app.matsuri.core.schedule.Untold;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -62,7 +62,7 @@ class TellTest {
 
     private static Decisions seen(Decisions before, Change change) {
         Decisions after = make(before, change);
-        return ToTell.seen(ToTell.altered(Schedule.of(before), Schedule.of(after)), after, NOW);
+        return Untold.seen(Untold.altered(Schedule.of(before), Schedule.of(after)), after, NOW);
     }
 
     private static Tell tell(LocalDate upTo) {
@@ -74,7 +74,7 @@ class TellTest {
     }
 
     private static List<String> differing(Decisions decisions) {
-        return ToTell.differing(a(decisions)).stream()
+        return Untold.differing(a(decisions)).stream()
                 .map(u -> u.name() + " " + u.told() + " > " + u.now())
                 .toList();
     }

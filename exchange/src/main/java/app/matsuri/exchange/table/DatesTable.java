@@ -45,16 +45,16 @@ public final class DatesTable {
         }
     }
 
-    private static void lesson(CsvWriter csv, SectionSchedule follows, Lesson lesson) {
-        Placement placement = follows.placement(lesson.id());
+    private static void lesson(CsvWriter csv, SectionSchedule schedule, Lesson lesson) {
+        Placement placement = schedule.placement(lesson.id());
         if (placement.leftOut()) {
             return;
         }
         for (Placement.Slot slot : placement.slots()) {
-            Session session = follows.sessions().get(slot.session());
+            Session session = schedule.sessions().get(slot.session());
             row(
                     csv,
-                    follows,
+                    schedule,
                     "lesson",
                     lesson.id(),
                     lesson.title(),
@@ -63,18 +63,18 @@ public final class DatesTable {
                     slot.taught() ? "taught" : "ok");
         }
         if (placement.noSession()) {
-            row(csv, follows, "lesson", lesson.id(), lesson.title(), "", "", "no-session");
+            row(csv, schedule, "lesson", lesson.id(), lesson.title(), "", "", "no-session");
         }
     }
 
-    private static void item(CsvWriter csv, SectionSchedule follows, Item item) {
-        ItemDates dates = follows.byItem().get(item.id());
+    private static void item(CsvWriter csv, SectionSchedule schedule, Item item) {
+        ItemDates dates = schedule.byItem().get(item.id());
         for (Which which : Which.values()) {
             Resolved date = dates == null ? null : dates.get(which);
             if (date != null) {
                 row(
                         csv,
-                        follows,
+                        schedule,
                         Words.word(which),
                         item.id(),
                         item.title(),
@@ -87,13 +87,13 @@ public final class DatesTable {
 
     private static void row(
             CsvWriter csv,
-            SectionSchedule follows,
+            SectionSchedule schedule,
             String what,
             String id,
             String title,
             String starts,
             String ends,
             String state) {
-        csv.writeRecord(follows.course().code(), follows.section().code(), what, id, title, starts, ends, state);
+        csv.writeRecord(schedule.course().code(), schedule.section().code(), what, id, title, starts, ends, state);
     }
 }

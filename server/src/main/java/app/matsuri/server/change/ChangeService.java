@@ -4,7 +4,7 @@ import app.matsuri.core.change.Change;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
-import app.matsuri.core.schedule.ToTell;
+import app.matsuri.core.schedule.Untold;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.clock.Moment;
@@ -104,7 +104,7 @@ public class ChangeService {
             return new Made(before, proposal.does() + ": it is so already", proposal.schedule());
         }
         LocalDateTime now = today.now(before.decisions().term().zone());
-        Decisions after = ToTell.at(now, before.decisions(), proposal.after());
+        Decisions after = Untold.at(now, before.decisions(), proposal.after());
         Stored stored = step(by, before, Kind.CHANGE, null, proposal.step(), store.delta(before, after), after);
         return new Made(stored, proposal.step(), proposal.schedule());
     }

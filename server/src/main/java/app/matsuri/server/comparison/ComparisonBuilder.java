@@ -9,9 +9,9 @@ import app.matsuri.core.repace.Ways;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.server.comparison.WhatIfView.BesideColumn;
-import app.matsuri.server.comparison.WhatIfView.BesideRow;
-import app.matsuri.server.comparison.WhatIfView.BesideView;
+import app.matsuri.server.comparison.WhatIfView.ComparisonColumn;
+import app.matsuri.server.comparison.WhatIfView.ComparisonRow;
+import app.matsuri.server.comparison.WhatIfView.ComparisonView;
 import app.matsuri.server.repace.SmallWalls;
 import app.matsuri.server.storage.Stored;
 import java.time.LocalDateTime;
@@ -39,16 +39,16 @@ public final class ComparisonBuilder {
         schedules.forEach(s -> sections.add(s.section(course, section).orElse(stands)));
     }
 
-    BesideView view() {
+    ComparisonView view() {
         SectionSchedule stands = sections.get(0);
         List<Integer> weeks = SmallWalls.weeks(stands, sections);
         List<Integer> weekdays = SmallWalls.weekdays(sections);
         List<Finding> had = Findings.of(schedules.get(0));
-        List<BesideColumn> columns = new ArrayList<>();
+        List<ComparisonColumn> columns = new ArrayList<>();
         for (int i = 0; i < terms.size(); i++) {
             columns.add(column(i, had, weeks, weekdays));
         }
-        return new BesideView(
+        return new ComparisonView(
                 stands.course().code(),
                 stands.section().code(),
                 weekdays,
@@ -57,12 +57,12 @@ public final class ComparisonBuilder {
                 rows());
     }
 
-    private BesideColumn column(int i, List<Finding> had, List<Integer> weeks, List<Integer> weekdays) {
+    private ComparisonColumn column(int i, List<Finding> had, List<Integer> weeks, List<Integer> weekdays) {
         Stored term = terms.get(i);
-        SectionSchedule section = sections.get(i);
+        SectionSchedule schedule = sections.get(i);
         List<Finding> has = i == 0 ? had : Findings.of(schedules.get(i));
-        Way pace = Ways.slide(section);
-        return new BesideColumn(
+        Way pace = Ways.slide(schedule);
+        return new ComparisonColumn(
                 term.whatIf() == null ? null : term.whatIf().id(),
                 term.whatIf() == null ? "The plan" : term.whatIf().name(),
                 term.whatIf() == null ? null : term.whatIf().broken(),
@@ -70,9 +70,9 @@ public final class ComparisonBuilder {
                 count(has, Finding.Severity.WARNING),
                 problems(has, had),
                 problems(had, has),
-                SmallWalls.costs(pace, section.course().besides().weights()),
+                SmallWalls.costs(pace, schedule.course().besides().weights()),
                 pace.total(),
-                SmallWalls.of(sections.get(0), section, term.decisions().term(), weeks, weekdays));
+                SmallWalls.of(sections.get(0), schedule, term.decisions().term(), weeks, weekdays));
     }
 
     private static int count(List<Finding> findings, Finding.Severity severity) {
@@ -87,19 +87,19 @@ public final class ComparisonBuilder {
                 .toList();
     }
 
-    private List<BesideRow> rows() {
+    private List<ComparisonRow> rows() {
         Map<String, String[]> things = new LinkedHashMap<>();
         List<Map<String, LocalDateTime>> dates = new ArrayList<>();
-        for (SectionSchedule section : sections) {
+        for (SectionSchedule schedule : sections) {
             Map<String, LocalDateTime> at = new LinkedHashMap<>();
-            for (Placement placement : section.placements()) {
+            for (Placement placement : schedule.placements()) {
                 String id = placement.lesson().id();
                 things.putIfAbsent(
                         "lesson " + id,
                         new String[] {"lesson", id, placement.lesson().title()});
-                section.start(id).ifPresent(start -> at.put("lesson " + id, start));
+                schedule.start(id).ifPresent(start -> at.put("lesson " + id, start));
             }
-            for (ItemDates item : section.dates()) {
+            for (ItemDates item : schedule.dates()) {
                 if (item.due() != null) {
                     String id = item.item().id();
                     things.putIfAbsent(
@@ -111,12 +111,12 @@ public final class ComparisonBuilder {
             }
             dates.add(at);
         }
-        List<BesideRow> rows = new ArrayList<>();
+        List<ComparisonRow> rows = new ArrayList<>();
         things.forEach((key, thing) -> {
             List<LocalDateTime> at = new ArrayList<>();
             dates.forEach(of -> at.add(of.get(key)));
             if (at.stream().distinct().count() > 1) {
-                rows.add(new BesideRow(thing[0], thing[1], thing[2], at));
+                rows.add(new ComparisonRow(thing[0], thing[1], thing[2], at));
             }
         });
         return rows;

@@ -5,7 +5,7 @@ import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.clock.Moment;
-import app.matsuri.server.comparison.WhatIfView.BesideView;
+import app.matsuri.server.comparison.WhatIfView.ComparisonView;
 import app.matsuri.server.http.ChangeGiven;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
@@ -95,8 +95,8 @@ public class WhatIfController {
     }
 
     /** The plan of a section as it stands, and beside it as the what-ifs have it. */
-    @GetMapping("/beside")
-    BesideView beside(
+    @GetMapping("/comparison")
+    ComparisonView comparison(
             @AuthenticationPrincipal SignedIn by,
             @PathVariable long termId,
             @RequestParam String course,

@@ -32,13 +32,13 @@ public record WhatIfView(
      * @param columns the plan as it stands first
      * @param rows lessons and due dates that are not everywhere the same
      */
-    record BesideView(
+    record ComparisonView(
             String course,
             String section,
             List<Integer> weekdays,
             List<WayUnit> units,
-            List<BesideColumn> columns,
-            List<BesideRow> rows) {}
+            List<ComparisonColumn> columns,
+            List<ComparisonRow> rows) {}
 
     /**
      * The plan, or a what-if.
@@ -51,7 +51,7 @@ public record WhatIfView(
      * @param goAway problems of the plan that it has not
      * @param costs what it costs by the course's weights, by kind
      */
-    record BesideColumn(
+    record ComparisonColumn(
             @Nullable Long id,
             String name,
             @Nullable String broken,
@@ -69,5 +69,5 @@ public record WhatIfView(
      * @param what "lesson" or "due"
      * @param at for each column; null for none
      */
-    record BesideRow(String what, String id, String title, List<LocalDateTime> at) {}
+    record ComparisonRow(String what, String id, String title, List<LocalDateTime> at) {}
 }

@@ -45,9 +45,10 @@ final class LookBackBuilder {
     /** An earlier term, and the section of the course in it. */
     record Earlier(Stored stored, SectionSchedule section) {}
 
-    LookBackBuilder(Stored stored, SectionSchedule here, List<Earlier> earlier, List<Long> terms, History.Ends ends) {
+    LookBackBuilder(
+            Stored stored, SectionSchedule schedule, List<Earlier> earlier, List<Long> terms, History.Ends ends) {
         this.stored = stored;
-        this.here = here;
+        this.here = schedule;
         this.earlier = earlier;
         this.ends = ends;
         shown = earlier.stream()

@@ -60,8 +60,8 @@ class LookBackController {
             @RequestParam(required = false) String section,
             @RequestParam(required = false) List<Long> terms) {
         Stored stored = access.look(by, termId);
-        SectionSchedule here = section(stored, course, section);
-        return new LookBackBuilder(stored, here, earlier(by, stored, here), terms, history.ends(termId))
+        SectionSchedule schedule = section(stored, course, section);
+        return new LookBackBuilder(stored, schedule, earlier(by, stored, schedule), terms, history.ends(termId))
                 .view(moment.day(stored.decisions()));
     }
 
@@ -72,10 +72,10 @@ class LookBackController {
             @RequestParam String course,
             @RequestParam String section) {
         Stored stored = access.look(by, termId);
-        SectionSchedule here = section(stored, course, section);
+        SectionSchedule schedule = section(stored, course, section);
         Map<String, SectionSchedule> all = new LinkedHashMap<>();
-        all.put(stored.decisions().term().name(), here);
-        earlier(by, stored, here)
+        all.put(stored.decisions().term().name(), schedule);
+        earlier(by, stored, schedule)
                 .forEach(e -> all.put(e.stored().decisions().term().name(), e.section()));
         StringWriter out = new StringWriter();
         LookBackTable.write(all, out);
@@ -94,31 +94,32 @@ class LookBackController {
             @RequestParam String section) {
         SectionSchedule here = section(access.look(by, termId), course, section);
         Stored earlier = access.stands(by, past);
-        SectionSchedule then = likewise(earlier, here);
+        SectionSchedule schedule = likewise(earlier, here);
         TreeMap<Integer, List<PastDay>> weeks = new TreeMap<>();
         Map<Integer, List<Placement>> lessons = new LinkedHashMap<>();
-        then.placements()
+        schedule.placements()
                 .forEach(p -> p.slots()
                         .forEach(s -> lessons.computeIfAbsent(s.session(), x -> new ArrayList<>())
                                 .add(p)));
-        for (int i = 0; i < then.sessions().size(); i++) {
-            Session session = then.sessions().get(i);
+        for (int i = 0; i < schedule.sessions().size(); i++) {
+            Session session = schedule.sessions().get(i);
             List<Placement> in = lessons.getOrDefault(i, List.of());
             add(
                     weeks,
-                    then,
+                    schedule,
                     new PastDay(
                             session.date(),
                             in.stream().map(p -> p.lesson().id()).toList(),
                             in.stream().map(p -> p.lesson().title()).toList(),
                             null));
         }
-        then.sessions()
+        schedule.sessions()
                 .lost()
-                .forEach(l -> add(weeks, then, new PastDay(l.name().toLocalDate(), List.of(), List.of(), l.reason())));
+                .forEach(l ->
+                        add(weeks, schedule, new PastDay(l.name().toLocalDate(), List.of(), List.of(), l.reason())));
         List<PastWeek> all = new ArrayList<>();
         weeks.forEach((number, days) -> {
-            LocalDate first = then.calendar().week(number).orElseThrow();
+            LocalDate first = schedule.calendar().week(number).orElseThrow();
             all.add(new PastWeek(
                     number,
                     first,
@@ -133,16 +134,16 @@ class LookBackController {
                 .ifPresent(n -> weeks.computeIfAbsent(n, w -> new ArrayList<>()).add(day));
     }
 
-    private List<LookBackBuilder.Earlier> earlier(SignedIn by, Stored stored, SectionSchedule here) {
+    private List<LookBackBuilder.Earlier> earlier(SignedIn by, Stored stored, SectionSchedule schedule) {
         LocalDate first = stored.decisions().term().first();
         return store.all(by.workspaceId()).stream()
                 .filter(t -> t.termId() != stored.termId()
                         && t.decisions().term().first().isBefore(first)
-                        && t.decisions().course(here.course().code()).stream()
+                        && t.decisions().course(schedule.course().code()).stream()
                                 .anyMatch(c -> !c.sections().isEmpty()))
                 .sorted(Comparator.comparing((Stored t) -> t.decisions().term().first())
                         .reversed())
-                .map(t -> new LookBackBuilder.Earlier(t, likewise(t, here)))
+                .map(t -> new LookBackBuilder.Earlier(t, likewise(t, schedule)))
                 .toList();
     }
 
@@ -160,10 +161,10 @@ class LookBackController {
     }
 
     /** The section of the same code in another term, else the first one. */
-    private static SectionSchedule likewise(Stored other, SectionSchedule here) {
-        String course = here.course().code();
+    private static SectionSchedule likewise(Stored other, SectionSchedule schedule) {
+        String course = schedule.course().code();
         String same = Find.course(other.decisions(), course)
-                .section(here.section().code())
+                .section(schedule.section().code())
                 .map(Section::code)
                 .orElse(null);
         return Find.follows(other.decisions(), course, same);

@@ -127,17 +127,17 @@ class OutlineController {
                 .or(() -> course.unit(typed.unit() == null ? "" : typed.unit()))
                 .orElseThrow(() -> OutlineWords.misread("Say to which unit it belongs."));
         List<DateGiven> dates = new ArrayList<>();
-        for (SectionSchedule section : Schedule.of(stored.decisions()).sections(course.code())) {
-            if (!item.details().concerns(section.section().code())) {
+        for (SectionSchedule schedule : Schedule.of(stored.decisions()).sections(course.code())) {
+            if (!item.details().concerns(schedule.section().code())) {
                 continue;
             }
-            ItemDates given = section.would(unit, item);
+            ItemDates given = schedule.would(unit, item);
             for (Which which : Which.values()) {
                 Resolved date = given.get(which);
                 DateRule rule = given.rule(which);
                 if (date != null && rule != null) {
                     dates.add(new DateGiven(
-                            section.section().code(),
+                            schedule.section().code(),
                             Words.word(which),
                             date.at(),
                             date.resolved() ? RuleSaid.brief(rule) : date.reason(),
@@ -168,10 +168,10 @@ class OutlineController {
             @RequestBody DayTyped typed) {
         Stored stored = access.look(by, termId);
         Course course = OutlineWords.course(stored, typed.course());
-        SectionSchedule follows = Find.section(Schedule.of(stored.decisions()), course.code(), typed.section());
+        SectionSchedule schedule = Find.section(Schedule.of(stored.decisions()), course.code(), typed.section());
         return lines.inDay(
                 stored.decisions(),
-                follows,
+                schedule,
                 words.days(stored, locale),
                 typed.text().strip(),
                 typed.date());

@@ -106,17 +106,17 @@ class TypedLines {
     }
 
     /** A line typed into a day of the Wall. */
-    LineRead inDay(Decisions decisions, SectionSchedule follows, DayWords days, String text, LocalDate day) {
+    LineRead inDay(Decisions decisions, SectionSchedule schedule, DayWords days, String text, LocalDate day) {
         if (text.isEmpty()) {
             throw OutlineWords.misread("Write what it is called.");
         }
-        Course course = follows.course();
-        String lesson = follows.lessonsOn(day).stream()
+        Course course = schedule.course();
+        String lesson = schedule.lessonsOn(day).stream()
                 .map(p -> p.lesson().id())
                 .findFirst()
                 .orElse(null);
         boolean begins = lesson != null
-                && follows.start(lesson)
+                && schedule.start(lesson)
                         .filter(s -> s.toLocalDate().equals(day))
                         .isPresent();
         TypedLine line = TypedLine.read(text, new TypedLine.Place(days, day, lesson, begins, PlanNames.of(course)));
@@ -127,31 +127,31 @@ class TypedLines {
                         "a note on " + Say.day(day),
                         "",
                         new PutDayNote(course.code(), new DayNote(day, null, line.title(), false)));
-            case LESSON -> lesson(decisions, follows, days, line, day);
+            case LESSON -> lesson(decisions, schedule, days, line, day);
             case WORK -> {
-                Unit unit = unitOf(follows, day);
+                Unit unit = unitOf(schedule, day);
                 Item item = OutlineReader.workLine(line, days, course, unit, lesson);
                 yield line.repeats()
-                        ? repeats(decisions, follows, line, item, unit, day)
-                        : work(line, item, Optional.of(follows), unit, new PutItem(course.code(), unit.id(), item));
+                        ? repeats(decisions, schedule, line, item, unit, day)
+                        : work(line, item, Optional.of(schedule), unit, new PutItem(course.code(), unit.id(), item));
             }
         };
     }
 
     /** A lesson in the class of the day: before the one that is there, or where the class has none. */
     private static LineRead lesson(
-            Decisions decisions, SectionSchedule follows, DayWords days, TypedLine line, LocalDate day) {
-        Course course = follows.course();
-        String section = follows.section().code();
-        if (follows.sessions().all().stream().noneMatch(s -> s.date().equals(day))) {
+            Decisions decisions, SectionSchedule schedule, DayWords days, TypedLine line, LocalDate day) {
+        Course course = schedule.course();
+        String section = schedule.section().code();
+        if (schedule.sessions().all().stream().noneMatch(s -> s.date().equals(day))) {
             return refused(line, "There is no class on " + Say.day(day) + ". Type the lesson into a day with one.");
         }
-        Unit unit = unitOf(follows, day);
+        Unit unit = unitOf(schedule, day);
         Lesson lesson = OutlineReader.lessonLine(line.title(), days, course, unit);
-        List<Placement> later = follows.placements().stream()
+        List<Placement> later = schedule.placements().stream()
                 .filter(p -> p.placed()
                         && p.unit().id().equals(unit.id())
-                        && !follows.sessions().get(p.last()).date().isBefore(day))
+                        && !schedule.sessions().get(p.last()).date().isBefore(day))
                 .toList();
         String before = later.isEmpty() ? null : later.get(0).lesson().id();
         Change put = new PutLesson(course.code(), unit.id(), lesson, before);
@@ -280,20 +280,20 @@ class TypedLines {
     }
 
     /** The unit that runs through the day, else the last that began before it, else the first. */
-    private static Unit unitOf(SectionSchedule follows, LocalDate day) {
+    private static Unit unitOf(SectionSchedule schedule, LocalDate day) {
         Unit found = null;
-        for (Placement placement : follows.placements()) {
+        for (Placement placement : schedule.placements()) {
             if (placement.placed()
-                    && !follows.sessions().get(placement.first()).date().isAfter(day)) {
+                    && !schedule.sessions().get(placement.first()).date().isAfter(day)) {
                 found = placement.unit();
             }
         }
         if (found == null) {
-            found = follows.course().units().stream()
+            found = schedule.course().units().stream()
                     .findFirst()
                     .orElseThrow(
                             () -> OutlineWords.misread("The course has no unit yet: add one in the outline first."));
         }
-        return follows.course().unit(found.id()).orElseThrow();
+        return schedule.course().unit(found.id()).orElseThrow();
     }
 }

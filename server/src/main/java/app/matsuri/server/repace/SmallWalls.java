@@ -90,11 +90,11 @@ public final class SmallWalls {
      * The small wall of a plan.
      *
      * @param before what it is compared with
-     * @param then the plan
-     * @param term as it is then
+     * @param schedule the plan
+     * @param term as it is there
      */
     public static List<WayWeek> of(
-            SectionSchedule before, SectionSchedule then, Term term, List<Integer> weeks, List<Integer> weekdays) {
+            SectionSchedule before, SectionSchedule schedule, Term term, List<Integer> weeks, List<Integer> weekdays) {
         List<WayWeek> rows = new ArrayList<>();
         for (int number : weeks) {
             LocalDate first = before.calendar().week(number).orElseThrow();
@@ -102,7 +102,7 @@ public final class SmallWalls {
             for (int k = 0; k < 7; k++) {
                 LocalDate day = first.plusDays(k);
                 if (weekdays.contains(day.getDayOfWeek().getValue())) {
-                    days.add(day(day, before, then, term));
+                    days.add(day(day, before, schedule, term));
                 }
             }
             rows.add(new WayWeek(number, first, days));
@@ -110,13 +110,13 @@ public final class SmallWalls {
         return rows;
     }
 
-    private static WayDay day(LocalDate day, SectionSchedule before, SectionSchedule then, Term term) {
+    private static WayDay day(LocalDate day, SectionSchedule before, SectionSchedule schedule, Term term) {
         Set<String> stood = new HashSet<>();
         List<String> was = new ArrayList<>();
         before.lessonsOn(day).forEach(p -> stood.add(p.lesson().id()));
         List<WayLesson> lessons = new ArrayList<>();
         Set<String> stands = new HashSet<>();
-        for (Placement placement : then.lessonsOn(day)) {
+        for (Placement placement : schedule.lessonsOn(day)) {
             String id = placement.lesson().id();
             stands.add(id);
             lessons.add(new WayLesson(
@@ -124,22 +124,27 @@ public final class SmallWalls {
                     placement.lesson().title(),
                     placement.unit().id(),
                     !stood.contains(id),
-                    test(then, id),
+                    test(schedule, id),
                     placement.slots().stream()
                             .anyMatch(s -> s.taught()
-                                    && then.sessions().get(s.session()).date().equals(day)),
-                    then.section().pin(placement.lesson()) != null,
-                    then.sessions().get(placement.first()).date().isBefore(day)));
+                                    && schedule.sessions()
+                                            .get(s.session())
+                                            .date()
+                                            .equals(day)),
+                    schedule.section().pin(placement.lesson()) != null,
+                    schedule.sessions().get(placement.first()).date().isBefore(day)));
         }
         before.lessonsOn(day).stream()
                 .map(p -> p.lesson().id())
                 .filter(id -> !stands.contains(id))
                 .forEach(was::add);
-        int classes = (int)
-                then.sessions().all().stream().filter(s -> s.date().equals(day)).count();
+        int classes = (int) schedule.sessions().all().stream()
+                .filter(s -> s.date().equals(day))
+                .count();
         String off = term.closures().stream()
                 .filter(c -> c.covers(day.atTime(12, 0))
-                        && c.concerns(then.course().code(), then.section().code())
+                        && c.concerns(
+                                schedule.course().code(), schedule.section().code())
                         && classes == 0)
                 .map(c -> c.reason().isEmpty() ? "no class" : c.reason())
                 .findFirst()

@@ -147,17 +147,17 @@ final class WaysBuilder {
 
     private WayView view(Looked looked, List<Integer> weeks, List<Integer> weekdays) {
         Way way = looked.way();
-        SectionSchedule then = looked.then();
-        Optional<LocalDate> last = before.lastDifference(then);
-        LocalDate back = last.flatMap(day -> then.sessions().all().stream()
+        SectionSchedule schedule = looked.then();
+        Optional<LocalDate> last = before.lastDifference(schedule);
+        LocalDate back = last.flatMap(day -> schedule.sessions().all().stream()
                         .map(Session::date)
                         .filter(d -> d.isAfter(day))
                         .findFirst())
                 .orElse(null);
-        int told = (int) then.section().told().lessons().entrySet().stream()
-                .filter(e -> changes(then, e.getKey(), e.getValue()) && !changes(before, e.getKey(), e.getValue()))
+        int told = (int) schedule.section().told().lessons().entrySet().stream()
+                .filter(e -> changes(schedule, e.getKey(), e.getValue()) && !changes(before, e.getKey(), e.getValue()))
                 .count();
-        int spare = (int) then.placements().stream()
+        int spare = (int) schedule.placements().stream()
                 .filter(p -> p.lesson().reserve() && p.placed() && !p.taught())
                 .count();
         return new WayView(
@@ -176,7 +176,7 @@ final class WaysBuilder {
                 amiss(looked.proposal(), false).size(),
                 told,
                 spare,
-                SmallWalls.of(before, then, repair.after().term(), weeks, weekdays),
+                SmallWalls.of(before, schedule, repair.after().term(), weeks, weekdays),
                 looked.change() == null ? null : ChangeJson.write(looked.change()));
     }
 

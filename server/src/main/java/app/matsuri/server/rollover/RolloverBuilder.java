@@ -155,19 +155,19 @@ final class RolloverBuilder {
     private List<RollSpare> spare(RolledOver over) {
         List<RollSpare> spare = new ArrayList<>();
         for (String code : asked.courses()) {
-            for (SectionSchedule section : over.schedule().sections(code)) {
+            for (SectionSchedule schedule : over.schedule().sections(code)) {
                 Set<Integer> used = new HashSet<>();
                 int reserve = 0;
-                for (Placement placement : section.placements()) {
+                for (Placement placement : schedule.placements()) {
                     placement.slots().forEach(s -> used.add(s.session()));
                     reserve += placement.lesson().reserve() ? placement.slots().size() : 0;
                 }
-                int free = (int) section.sessions().all().stream()
+                int free = (int) schedule.sessions().all().stream()
                                 .filter(s -> s.open())
                                 .count()
                         - used.size();
                 spare.add(new RollSpare(
-                        code, section.section().code(), section.sessions().size(), Math.max(0, free), reserve));
+                        code, schedule.section().code(), schedule.sessions().size(), Math.max(0, free), reserve));
             }
         }
         return spare;

@@ -7,7 +7,6 @@ import app.matsuri.core.plan.Told;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.core.schedule.ToTell;
 import app.matsuri.core.schedule.Untold;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
@@ -55,7 +54,7 @@ class TellingController {
 
     private static SectionTold section(SectionSchedule in, List<HandIn> handIns, LocalDateTime now) {
         Told told = in.section().told();
-        List<Untold> differing = told.begun() ? ToTell.differing(in) : ToTell.differing(in, null, now);
+        List<Untold> differing = told.begun() ? Untold.differing(in) : Untold.differing(in, null, now);
         Telling last = told.tellings().isEmpty()
                 ? null
                 : told.tellings().get(told.tellings().size() - 1);

@@ -2,7 +2,6 @@ package app.matsuri.server.telling;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.core.schedule.ToTell;
 import app.matsuri.core.schedule.Untold;
 import java.util.HashMap;
 import java.util.Map;
@@ -14,7 +13,7 @@ public final class ToldWords {
     private final Map<String, String> words = new HashMap<>();
 
     public ToldWords(SectionSchedule in) {
-        for (Untold untold : ToTell.differing(in)) {
+        for (Untold untold : Untold.differing(in)) {
             words.put(untold.what() + " " + untold.id(), say(untold));
         }
     }

@@ -27,8 +27,8 @@ final class OutlineBuilder {
     private final Set<String> moved;
     private final LocalDate today;
 
-    OutlineBuilder(SectionSchedule follows, Set<String> moved, LocalDate today) {
-        this.follows = follows;
+    OutlineBuilder(SectionSchedule schedule, Set<String> moved, LocalDate today) {
+        this.follows = schedule;
         this.moved = moved;
         this.today = today;
     }

@@ -139,7 +139,7 @@ class WhatIfHttpTest {
                 "Lost, without CH2",
                 "{\"kind\":\"together\",\"changes\":[" + off("2026-10-09")
                         + ",{\"kind\":\"leave-out\",\"course\":\"HYD 210\",\"section\":\"A\",\"lesson\":\"CH2\"}]}");
-        JsonNode beside = browser.get(all + "/beside?" + HERE + "&ids=" + lost + "," + left)
+        JsonNode beside = browser.get(all + "/comparison?" + HERE + "&ids=" + lost + "," + left)
                 .body();
         List<String> names = new ArrayList<>();
         beside.path("columns").forEach(c -> names.add(c.path("name").stringValue()));

@@ -38,18 +38,18 @@ public record DateUnit(String course, @Nullable String section, String unit, Loc
     @Override
     public Outcome apply(Decisions before) {
         Unit dropped = Find.unit(before, course, unit);
-        SectionSchedule view = Find.follows(before, course, section);
+        SectionSchedule schedule = Find.follows(before, course, section);
         if (dropped.lessons().isEmpty()) {
-            DateRule rule = Move.withLesson(to, view);
-            return Outcome.of(
-                    before.withCourse(dated(view.course(), rule == null ? DateRule.at(to.atTime(END_OF_DAY)) : rule)));
+            DateRule rule = Move.withLesson(to, schedule);
+            return Outcome.of(before.withCourse(
+                    dated(schedule.course(), rule == null ? DateRule.at(to.atTime(END_OF_DAY)) : rule)));
         }
         if (dropped.lessons().stream()
-                .anyMatch(l -> view.placement(l.id()).slots().stream().anyMatch(Placement.Slot::taught))) {
+                .anyMatch(l -> schedule.placement(l.id()).slots().stream().anyMatch(Placement.Slot::taught))) {
             throw new Refused(
                     "Unit “" + dropped.title() + "” has begun and stays where it is. Move what is left of it.");
         }
-        Course ordered = new ArrangeUnit(course, unit, unitBefore(before, view, dropped))
+        Course ordered = new ArrangeUnit(course, unit, unitBefore(before, schedule, dropped))
                 .apply(before)
                 .decisions()
                 .course(course)
@@ -62,10 +62,10 @@ public record DateUnit(String course, @Nullable String section, String unit, Loc
     }
 
     /** The unit that begins on the day or after it, before which this one goes; null for the end. */
-    private @Nullable String unitBefore(Decisions before, SectionSchedule view, Unit dropped) {
-        Course without = view.course().withUnit(dropped.withLessons(List.of()));
-        SectionSchedule rest =
-                Find.follows(before.withCourse(without), course, view.section().code());
+    private @Nullable String unitBefore(Decisions before, SectionSchedule schedule, Unit dropped) {
+        Course without = schedule.course().withUnit(dropped.withLessons(List.of()));
+        SectionSchedule rest = Find.follows(
+                before.withCourse(without), course, schedule.section().code());
         String standing = Move.standing(rest, to);
         if (standing == null) {
             return null;

@@ -93,14 +93,14 @@ public record Move(
         if (lessons.isEmpty() && items.isEmpty()) {
             throw new Refused("Nothing is chosen to move.");
         }
-        SectionSchedule view = Find.follows(before, course, view());
+        SectionSchedule schedule = Find.follows(before, course, view());
         List<String> notes = new ArrayList<>();
-        Course moved = lessons.isEmpty() ? Find.course(before, course) : moveLessons(before, view, notes);
+        Course moved = lessons.isEmpty() ? Find.course(before, course) : moveLessons(before, schedule, notes);
         if (!items.isEmpty()) {
-            moved = moveItems(moved, view, notes);
+            moved = moveItems(moved, schedule, notes);
         }
         if (!lessons.isEmpty()) {
-            moved = landed(before, moved, view, notes);
+            moved = landed(before, moved, schedule, notes);
         }
         return new Outcome(before.withCourse(moved), notes);
     }
@@ -109,8 +109,8 @@ public record Move(
      * The course in which the first of the lessons stands on the day: on a class that is free, the section leaves those
      * between empty. Where it cannot stand there, that is noted.
      */
-    private Course landed(Decisions before, Course moved, SectionSchedule view, List<String> notes) {
-        String section = view.section().code();
+    private Course landed(Decisions before, Course moved, SectionSchedule schedule, List<String> notes) {
+        String section = schedule.section().code();
         SectionSchedule now = Find.follows(before.withCourse(moved), course, section);
         String first = now.placements().stream()
                 .filter(p -> lessons.contains(p.lesson().id()) && p.placed())
@@ -138,7 +138,8 @@ public record Move(
             }
         }
         String title = now.placement(first).lesson().title();
-        boolean stays = view.placement(first).placed() && on(view, first).equals(on(now, first));
+        boolean stays =
+                schedule.placement(first).placed() && on(schedule, first).equals(on(now, first));
         boolean meets = now.sessions().all().stream().anyMatch(s -> s.date().equals(to));
         String why = meets ? "" : ": there is no class on " + Say.day(to);
         if (stays && moved.equals(before.course(course).orElseThrow())) {
@@ -156,12 +157,12 @@ public record Move(
         return in.start(lesson).map(LocalDateTime::toLocalDate).orElse(LocalDate.MAX);
     }
 
-    private Course moveLessons(Decisions before, SectionSchedule view, List<String> notes) {
-        Course in = view.course();
+    private Course moveLessons(Decisions before, SectionSchedule schedule, List<String> notes) {
+        Course in = schedule.course();
         Set<String> ids = new HashSet<>(lessons);
         for (String id : lessons) {
             Lesson lesson = Find.lesson(before, course, id);
-            Placement placement = view.placement(id);
+            Placement placement = schedule.placement(id);
             if (placement.slots().stream().anyMatch(Placement.Slot::taught)) {
                 ids.remove(id);
                 notes.add("“" + lesson.title() + "” has been taught and stays where it is.");
@@ -172,9 +173,11 @@ public record Move(
         }
         boolean there = items.isEmpty()
                 && ids.stream()
-                        .allMatch(id -> view.placement(id).slots().stream()
-                                .anyMatch(s ->
-                                        view.sessions().get(s.session()).date().equals(to)));
+                        .allMatch(id -> schedule.placement(id).slots().stream()
+                                .anyMatch(s -> schedule.sessions()
+                                        .get(s.session())
+                                        .date()
+                                        .equals(to)));
         if (there) {
             String titles = ids.stream()
                     .map(id -> "“" + Find.lesson(before, course, id).title() + "”")
@@ -187,15 +190,15 @@ public record Move(
                 .map(u -> u.withLessons(
                         u.lessons().stream().filter(l -> !ids.contains(l.id())).toList()))
                 .toList());
-        SectionSchedule rest =
-                Find.follows(before.withCourse(without), course, view.section().code());
+        SectionSchedule rest = Find.follows(
+                before.withCourse(without), course, schedule.section().code());
         String standing = standing(rest, to);
         Course ordered = block.isEmpty() ? in : Order.before(in, block, standing, keepUnit);
         Order.leaving(in, ordered).forEach(notes::add);
         for (Lesson lesson : block) {
             if (section != null
-                    && !view.section().own(lesson.id()).pin().planned()
-                    && view.section().pin(lesson) != null) {
+                    && !schedule.section().own(lesson.id()).pin().planned()
+                    && schedule.section().pin(lesson) != null) {
                 ordered = ordered.withSection(
                         ordered.section(section).orElseThrow().withPin(lesson.id(), Own.other(to)));
             } else if (lesson.pin() != null) {
@@ -218,15 +221,16 @@ public record Move(
         return null;
     }
 
-    private Course moveItems(Course in, SectionSchedule view, List<String> notes) {
+    private Course moveItems(Course in, SectionSchedule schedule, List<String> notes) {
         List<ItemDates> chosen = new ArrayList<>();
         for (String id : items) {
-            ItemDates dates = view.byItem().get(id);
+            ItemDates dates = schedule.byItem().get(id);
             String title = in.item(id)
                     .orElseThrow(() -> new Refused("“" + course + "” has no item “" + id + "”."))
                     .title();
             if (dates == null) {
-                notes.add("“" + title + "” is not for section " + view.section().code() + " and stays.");
+                notes.add("“" + title + "” is not for section "
+                        + schedule.section().code() + " and stays.");
             } else if (dates.item().locked()) {
                 notes.add("“" + title + "” has an official date and stays. Unlock it first if that is wrong.");
             } else {
@@ -242,13 +246,13 @@ public record Move(
         chosen.sort(Comparator.comparing(ItemDates::main, Comparator.nullsLast(Comparator.naturalOrder())));
         LocalDate first =
                 chosen.get(0).main() == null ? null : chosen.get(0).main().toLocalDate();
-        int rank = place(view, chosen);
+        int rank = place(schedule, chosen);
         Course moved = in;
         for (ItemDates dates : chosen) {
             LocalDate day = to;
             if (keepSpacing && first != null && dates.main() != null) {
                 day = rolled(
-                        view.calendar(),
+                        schedule.calendar(),
                         to.plusDays(ChronoUnit.DAYS.between(first, dates.main().toLocalDate())),
                         dates,
                         notes);
@@ -256,13 +260,13 @@ public record Move(
             Item placed = section == null ? dates.item().withPlace(rank++) : dates.item();
             moved = moved.withItem(placed);
             for (Map.Entry<Which, DateRule> rule :
-                    dropped(dates, day, view, fixed).entrySet()) {
+                    dropped(dates, day, schedule, fixed).entrySet()) {
                 moved = ItemRules.put(
                         moved,
                         moved.item(placed.id()).orElseThrow(),
                         section != null
                                 ? List.of(section)
-                                : ItemRules.standing(view.section(), placed.id(), rule.getKey()),
+                                : ItemRules.standing(schedule.section(), placed.id(), rule.getKey()),
                         Map.of(rule.getKey(), Own.other(rule.getValue())));
             }
         }
@@ -278,8 +282,8 @@ public record Move(
         return teaching;
     }
 
-    private int place(SectionSchedule view, List<ItemDates> chosen) {
-        var places = view.dates().stream()
+    private int place(SectionSchedule schedule, List<ItemDates> chosen) {
+        var places = schedule.dates().stream()
                 .filter(d -> d.main() != null && d.main().toLocalDate().equals(to) && !chosen.contains(d))
                 .mapToInt(d -> d.item().place())
                 .summaryStatistics();
@@ -290,13 +294,13 @@ public record Move(
     }
 
     /** The rules that change when the item is dropped on the day. */
-    static Map<Which, DateRule> dropped(ItemDates dates, LocalDate day, SectionSchedule view, boolean fixed) {
+    static Map<Which, DateRule> dropped(ItemDates dates, LocalDate day, SectionSchedule schedule, boolean fixed) {
         boolean opensOnly =
                 dates.rule(Which.OPENS) != null && dates.rule(Which.DUE) == null && dates.rule(Which.CLOSES) == null;
         Which moved = opensOnly ? Which.OPENS : Which.DUE;
         LocalDateTime old = dates.at(moved);
         LocalTime time = old == null ? END_OF_DAY : old.toLocalTime();
-        DateRule rule = opensOnly || fixed ? null : withLesson(day, view);
+        DateRule rule = opensOnly || fixed ? null : withLesson(day, schedule);
         Map<Which, DateRule> rules = new EnumMap<>(Which.class);
         rules.put(moved, rule == null ? DateRule.at(day.atTime(time)) : rule);
         if (old != null) {
@@ -312,11 +316,11 @@ public record Move(
     }
 
     /** "At the start of that day's lesson"; null where the day has none. */
-    static @Nullable DateRule withLesson(LocalDate day, SectionSchedule view) {
-        for (Placement placement : view.placements()) {
+    static @Nullable DateRule withLesson(LocalDate day, SectionSchedule schedule) {
+        for (Placement placement : schedule.placements()) {
             for (int i = 0; i < placement.slots().size(); i++) {
                 int session = placement.slots().get(i).session();
-                if (view.sessions().get(session).date().equals(day)) {
+                if (schedule.sessions().get(session).date().equals(day)) {
                     DateRule rule =
                             DateRule.of(new Anchor.WithLesson(placement.lesson().id(), Edge.START));
                     int on = session - placement.first();

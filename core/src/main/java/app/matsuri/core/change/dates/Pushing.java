@@ -32,13 +32,13 @@ public final class Pushing {
     private final List<String> notes;
 
     /**
-     * @param view the section whose days are meant
+     * @param schedule the section whose days are meant
      * @param notes where to say what did not go quite as asked
      */
-    Pushing(Shift shift, Decisions before, SectionSchedule view, List<String> notes) {
+    Pushing(Shift shift, Decisions before, SectionSchedule schedule, List<String> notes) {
         this.shift = shift;
         this.before = before;
-        this.view = view;
+        this.view = schedule;
         this.notes = notes;
     }
 

@@ -158,15 +158,15 @@ public final class Redating {
 
     private Course own(Course in, Item item, Section section, Set<Which> dates) {
         Course now = in;
-        SectionSchedule view = Known.in(views, section.code());
-        ItemDates in0 = dates(view, item);
+        SectionSchedule schedule = Known.in(views, section.code());
+        ItemDates in0 = dates(schedule, item);
         for (Which which : dates) {
             DateRule rule = in0.rule(which);
             Resolved resolved = in0.get(which);
             if (rule == null || resolved == null) {
                 continue;
             }
-            Optional<Own<DateRule>> next = next(rule, resolved, which, item, view);
+            Optional<Own<DateRule>> next = next(rule, resolved, which, item, schedule);
             if (next.isPresent()) {
                 Section was = now.section(section.code()).orElseThrow();
                 Optional<Adjustment> own = was.adjustment(item.id());
@@ -182,7 +182,8 @@ public final class Redating {
     }
 
     /** The rule after the change; empty where it stays as it is. */
-    private Optional<Own<DateRule>> next(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
+    private Optional<Own<DateRule>> next(
+            DateRule rule, Resolved now, Which which, Item item, SectionSchedule schedule) {
         return redate.how().on(new How.Cases<>() {
             @Override
             public Optional<Own<DateRule>> clear(How.Clear clear) {
@@ -195,7 +196,7 @@ public final class Redating {
 
             @Override
             public Optional<Own<DateRule>> by(How.By by) {
-                return Redating.this.by(rule, by, item, which, view);
+                return Redating.this.by(rule, by, item, which, schedule);
             }
 
             @Override
@@ -210,7 +211,7 @@ public final class Redating {
 
             @Override
             public Optional<Own<DateRule>> toClass(How.ToClass to) {
-                return resolved() ? Redating.this.toClass(now, to, item, view) : Optional.empty();
+                return resolved() ? Redating.this.toClass(now, to, item, schedule) : Optional.empty();
             }
 
             @Override
@@ -220,7 +221,7 @@ public final class Redating {
 
             @Override
             public Optional<Own<DateRule>> follow(How.Follow follow) {
-                return resolved() ? Redating.this.follow(rule, now, which, item, view) : Optional.empty();
+                return resolved() ? Redating.this.follow(rule, now, which, item, schedule) : Optional.empty();
             }
 
             private boolean resolved() {
@@ -236,13 +237,13 @@ public final class Redating {
         return Optional.of(Own.other(rule));
     }
 
-    private Optional<Own<DateRule>> by(DateRule rule, How.By by, Item item, Which which, SectionSchedule view) {
+    private Optional<Own<DateRule>> by(DateRule rule, How.By by, Item item, Which which, SectionSchedule schedule) {
         if (comesAlong(rule.anchor())) {
             return Optional.empty();
         }
         if (rule.plain()) {
             LocalDateTime at = rule.typed();
-            return later(at, by, item, view).map(to -> Own.other(rule.from(new Anchor.Fixed(to), Offset.NONE)));
+            return later(at, by, item, schedule).map(to -> Own.other(rule.from(new Anchor.Fixed(to), Offset.NONE)));
         }
         Offset sum = sum(rule.plus(), by);
         if (sum == null) {
@@ -279,8 +280,8 @@ public final class Redating {
         return unit == Offset.Unit.DAYS ? Integer.valueOf(n) : unit == Offset.Unit.WEEKS ? 7 * n : null;
     }
 
-    private Optional<LocalDateTime> later(LocalDateTime at, How.By by, Item item, SectionSchedule view) {
-        TeachingCalendar calendar = view.calendar();
+    private Optional<LocalDateTime> later(LocalDateTime at, How.By by, Item item, SectionSchedule schedule) {
+        TeachingCalendar calendar = schedule.calendar();
         LocalDate day = at.toLocalDate();
         Optional<LocalDateTime> to = switch (by.unit()) {
             case MINUTES -> Optional.of(at.plusMinutes(by.n()));
@@ -288,7 +289,7 @@ public final class Redating {
             case DAYS -> Optional.of(at.plusDays(by.n()));
             case WEEKS -> Optional.of(at.plusWeeks(by.n()));
             case TEACHING_DAYS -> calendar.plus(day, by.n()).map(d -> d.atTime(at.toLocalTime()));
-            case SESSIONS -> session(day, by.n(), view).map(d -> d.atTime(at.toLocalTime()));
+            case SESSIONS -> session(day, by.n(), schedule).map(d -> d.atTime(at.toLocalTime()));
         };
         if (by.unit() == Offset.Unit.DAYS && by.n() % 7 != 0) {
             notes.add(WholeWeeks.trap(by.n()));
@@ -297,26 +298,26 @@ public final class Redating {
             notes.add("“" + item.title() + "” stays on " + Say.day(day) + ": the term does not reach so far.");
         }
         boolean byCalendar = by.unit() == Offset.Unit.DAYS || by.unit() == Offset.Unit.WEEKS;
-        return to.map(moment -> onward(moment, byCalendar && calendar.teaches(day), item, view));
+        return to.map(moment -> onward(moment, byCalendar && calendar.teaches(day), item, schedule));
     }
 
-    private static Optional<LocalDate> session(LocalDate day, int by, SectionSchedule view) {
+    private static Optional<LocalDate> session(LocalDate day, int by, SectionSchedule schedule) {
         int index = by > 0
-                ? view.sessions().firstAfter(day.atTime(23, 59)) + by - 1
-                : view.sessions().lastBefore(day.atStartOfDay()) + by + 1;
-        return index < 0 || index >= view.sessions().size()
+                ? schedule.sessions().firstAfter(day.atTime(23, 59)) + by - 1
+                : schedule.sessions().lastBefore(day.atStartOfDay()) + by + 1;
+        return index < 0 || index >= schedule.sessions().size()
                 ? Optional.empty()
-                : Optional.of(view.sessions().get(index).date());
+                : Optional.of(schedule.sessions().get(index).date());
     }
 
     /** From a moment at which nothing may be due, or a day that does not teach where the old day did, on to the next that teaches. */
-    private LocalDateTime onward(LocalDateTime to, boolean taught, Item item, SectionSchedule view) {
-        LocalDate next = view.onward(to, taught);
+    private LocalDateTime onward(LocalDateTime to, boolean taught, Item item, SectionSchedule schedule) {
+        LocalDate next = schedule.onward(to, taught);
         if (next.equals(to.toLocalDate())) {
             return to;
         }
         notes.add("“" + item.title() + "” would fall on " + Say.day(to.toLocalDate())
-                + (view.nothingDue(to) ? ", when nothing may be due" : ", which does not teach") + ", and goes to "
+                + (schedule.nothingDue(to) ? ", when nothing may be due" : ", which does not teach") + ", and goes to "
                 + Say.day(next) + ".");
         return next.atTime(to.toLocalTime());
     }
@@ -333,42 +334,43 @@ public final class Redating {
         return rule.snapped(snap.weekday(), snap.before());
     }
 
-    private Optional<Own<DateRule>> toClass(Resolved now, How.ToClass to, Item item, SectionSchedule view) {
+    private Optional<Own<DateRule>> toClass(Resolved now, How.ToClass to, Item item, SectionSchedule schedule) {
         LocalDate day = now.moment().toLocalDate();
         int index = to.before()
-                ? view.sessions().lastBefore(day.atTime(23, 59))
-                : view.sessions().firstAfter(day.atStartOfDay().minusMinutes(1));
-        if (index < 0 || index >= view.sessions().size()) {
+                ? schedule.sessions().lastBefore(day.atTime(23, 59))
+                : schedule.sessions().firstAfter(day.atStartOfDay().minusMinutes(1));
+        if (index < 0 || index >= schedule.sessions().size()) {
             notes.add("“" + item.title() + "” stays: there is no class " + (to.before() ? "before " : "after ")
                     + Say.day(day) + ".");
             return Optional.empty();
         }
-        Session session = view.sessions().get(index);
-        DateRule rule = Move.withLesson(session.date(), view);
+        Session session = schedule.sessions().get(index);
+        DateRule rule = Move.withLesson(session.date(), schedule);
         return own(rule == null ? DateRule.at(session.start()) : rule);
     }
 
     /** A rule that hangs on a lesson and gives the same date in the section. */
-    private Optional<Own<DateRule>> follow(DateRule rule, Resolved now, Which which, Item item, SectionSchedule view) {
+    private Optional<Own<DateRule>> follow(
+            DateRule rule, Resolved now, Which which, Item item, SectionSchedule schedule) {
         if (rule.anchor().named(Anchor.Sort.LESSON).isPresent()) {
             return Optional.empty();
         }
-        String lesson = item.lesson() != null && view.start(item.lesson()).isPresent()
+        String lesson = item.lesson() != null && schedule.start(item.lesson()).isPresent()
                 ? item.lesson()
-                : lastLesson(now.moment(), view);
+                : lastLesson(now.moment(), schedule);
         if (lesson == null) {
             notes.add("“" + item.title() + "” stays fixed: no lesson lies before "
                     + Say.day(now.moment().toLocalDate()) + ".");
             return Optional.empty();
         }
-        LocalDateTime start = view.start(lesson).orElseThrow();
+        LocalDateTime start = schedule.start(lesson).orElseThrow();
         DateRule with = DateRule.of(new Anchor.WithLesson(lesson, Edge.START));
         if (start.equals(now.moment())) {
             return own(with);
         }
         LocalDate from = start.toLocalDate();
         LocalDate to = now.moment().toLocalDate();
-        TeachingCalendar calendar = view.calendar();
+        TeachingCalendar calendar = schedule.calendar();
         boolean counted = calendar.teaches(from) && calendar.teaches(to) && !to.isBefore(from);
         int days = counted ? calendar.count(from, to) - 1 : (int) (to.toEpochDay() - from.toEpochDay());
         DateRule far = days == 0 ? with : with.plus(days, counted ? Offset.Unit.TEACHING_DAYS : Offset.Unit.DAYS);
@@ -376,11 +378,11 @@ public final class Redating {
                 far.at(now.moment().toLocalTime()).onDayOff(rule.fixed() ? DateRule.OnDayOff.STAY : rule.onDayOff()));
     }
 
-    private static @Nullable String lastLesson(LocalDateTime until, SectionSchedule view) {
+    private static @Nullable String lastLesson(LocalDateTime until, SectionSchedule schedule) {
         String last = null;
-        for (var placement : view.placements()) {
+        for (var placement : schedule.placements()) {
             if (placement.placed()
-                    && !view.sessions().get(placement.first()).start().isAfter(until)) {
+                    && !schedule.sessions().get(placement.first()).start().isAfter(until)) {
                 last = placement.lesson().id();
             }
         }

@@ -49,11 +49,11 @@ public record RecordHeld(
         }
         Course in = Find.course(before, course);
         int recorded = 0;
-        for (SectionSchedule follows :
+        for (SectionSchedule schedule :
                 Schedule.of(before.withCourses(List.of(in))).sections()) {
-            Map<LocalDateTime, List<String>> classes = classes(follows);
+            Map<LocalDateTime, List<String>> classes = classes(schedule);
             if (!classes.isEmpty()) {
-                in = in.withSection(recorded(follows));
+                in = in.withSection(recorded(schedule));
                 recorded += classes.size();
             }
         }

@@ -47,13 +47,13 @@ public record RecordTaught(
     @Override
     public Outcome apply(Decisions before) {
         Section in = Find.section(before, course, section);
-        SectionSchedule follows = Find.follows(before, course, section);
-        int index = follows.sessions().indexOf(session).orElse(-1);
+        SectionSchedule schedule = Find.follows(before, course, section);
+        int index = schedule.sessions().indexOf(session).orElse(-1);
         if (index < 0) {
             throw new Refused("Section " + section + " has no class that began at " + Say.moment(session) + ".");
         }
         lessons.forEach(id -> Find.lesson(before, course, id));
-        Recording recording = new Recording(follows);
+        Recording recording = new Recording(schedule);
         recording.record(index, lessons);
         if (!lessons.isEmpty()) {
             String last = lessons.get(lessons.size() - 1);

@@ -9,7 +9,6 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.core.schedule.ToTell;
 import app.matsuri.core.schedule.Untold;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -50,11 +49,11 @@ public record Tell(
             if (section != null && !section.equals(of.code())) {
                 continue;
             }
-            List<Untold> differing = ToTell.differing(schedule, upTo, at);
+            List<Untold> differing = Untold.differing(schedule, upTo, at);
             boolean further =
                     of.told().begun() && !Objects.equals(upTo, of.told().upTo());
             if (!differing.isEmpty() || further) {
-                in = in.withSection(of.withTold(ToTell.after(of.told(), differing, upTo, at, why)));
+                in = in.withSection(of.withTold(Untold.after(of.told(), differing, upTo, at, why)));
                 told++;
             }
         }
