@@ -1,31 +1,18 @@
 package app.matsuri.exchange.outline;
 
-import app.matsuri.core.calendar.Say;
-import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
-import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.NoticeTime;
-import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import app.matsuri.exchange.words.DayWords;
-import app.matsuri.exchange.words.DueWords;
-import app.matsuri.exchange.words.KindWords;
 import app.matsuri.exchange.words.MomentWords;
 import app.matsuri.exchange.words.PlanNames;
 import app.matsuri.exchange.words.RepeatWords;
-import app.matsuri.exchange.words.RunWords;
 import app.matsuri.exchange.words.Times;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -65,451 +52,57 @@ public final class TypedLine {
     public record Part(String text, String as, boolean understood) {}
 
     private static final LocalTime END_OF_DAY = LocalTime.of(23, 59);
-    private static final Pattern PREFIX =
-            Pattern.compile("(?i)(notice|lesson|note|" + KindWords.ANY + ")\\s*:\\s*(\\S.*)");
-    private static final Pattern NOTICE = Pattern.compile("(?i)notice\\s+(\\S.*)");
-    private static final Pattern IN_BRACKETS = Pattern.compile("(?i)\\s*\\((" + KindWords.ANY + ")\\)");
-    private static final Pattern MINUTES = Pattern.compile("(?i)\\(?\\b(\\d{1,3})\\s*min(?:utes)?\\b\\)?");
-    private static final Pattern POINTS =
-            Pattern.compile("(?i)\\(?\\b(\\d{1,4}(?:\\.\\d+)?)\\s*(?:points?|pts?)\\b\\)?");
-    private static final Pattern DATED =
-            Pattern.compile("(?i)(opens?|due|closes?|available|by|from|until|till)\\b[:\\s]*(\\S.*)");
-    private static final Pattern WITHIN =
-            Pattern.compile("(?i)\\s+(?=(?:opens|due|closes|until|every|each|daily|weekdays)\\b)");
-    private static final Pattern TIMES = Pattern.compile("(?i)(?:for\\s+)?(\\d{1,3}|[a-z]+)\\s+times");
-    private static final Pattern WHERE =
-            Pattern.compile("(?i)(?:in\\s+|at\\s+)?(?:room|rm\\.?|hall|lab|building)\\s+\\S.*");
-    /** Words that look as if they were meant as a date or a number of something. */
-    private static final Pattern LOOKS_DATED = Pattern.compile("(?i)(?:opens|due|closes|every|until|from|by)\\b.*"
-            + "|.*\\b\\d{1,2}(?:st|nd|rd|th|\\.)?\\s+\\p{L}{3,10}\\b.*|.*\\d[:.]\\d\\d.*|.*\\b\\d{1,2}\\s*[ap]m\\b.*"
-            + "|\\d+\\s+times.*|.*\\d{4}-\\d.*");
 
     private final Place in;
-    private final List<Part> parts = new ArrayList<>();
-    private final Map<Which, DateRule> dates = new EnumMap<>(Which.class);
-    private Sort sort = Sort.WORK;
-    private @Nullable String kind;
-    private String title = "";
-    private @Nullable BigDecimal points;
-    private @Nullable Integer minutes;
-    private String place = "";
-    private final List<MomentWords> days = new ArrayList<>();
-    /** The days are from one to another, not two by themselves. */
-    private boolean run;
+    private final TypedLineReader read;
 
-    private @Nullable Times times;
-    private @Nullable RepeatWords repeat;
-    private int often;
-    /** To which date a time that stands by itself belongs; null for none. */
-    private @Nullable Which open;
-
-    private TypedLine(Place in) {
+    private TypedLine(Place in, TypedLineReader read) {
         this.in = in;
+        this.read = read;
     }
 
     /** Reads a line. */
     public static TypedLine read(String text, Place in) {
-        TypedLine line = new TypedLine(in);
-        line.take(text.strip());
-        return line;
+        return new TypedLine(in, TypedLineReader.of(text.strip(), in));
     }
 
     public Sort sort() {
-        return sort;
+        return read.sort;
     }
 
     /** The kind of work; null for what is no work. */
     public @Nullable String kind() {
-        return sort == Sort.WORK ? kind : null;
+        return read.sort == Sort.WORK ? read.kind : null;
     }
 
     public String title() {
-        return title;
+        return read.title;
     }
 
     public @Nullable BigDecimal points() {
-        return points;
+        return read.points;
     }
 
     public @Nullable Integer minutes() {
-        return minutes;
+        return read.minutes;
     }
 
     public String place() {
-        return place;
+        return read.place;
     }
 
     public List<Part> parts() {
-        return List.copyOf(parts);
+        return List.copyOf(read.parts);
     }
 
     /** The first words that were not understood. */
     public Optional<Part> wrong() {
-        return parts.stream().filter(p -> !p.understood()).findFirst();
-    }
-
-    // --- words
-
-    private void take(String text) {
-        String rest = prefix(text);
-        if (sort == Sort.NOTE || sort == Sort.LESSON) {
-            title = rest;
-            say(rest, sort == Sort.NOTE ? "a note on the day" : "a lesson", true);
-            return;
-        }
-        Matcher bracket = IN_BRACKETS.matcher(rest);
-        if (bracket.find()) {
-            kind = KindWords.of(bracket.group(1));
-            say(bracket.group().strip(), kind, true);
-            rest = bracket.replaceFirst("").strip();
-        }
-        List<String> segments = new ArrayList<>(List.of(rest.split("\\s*[,;]\\s*(?![^(]*\\))")));
-        segments.removeIf(String::isBlank);
-        for (int n = 0; n < segments.size(); ) {
-            int taken = 0;
-            for (int more = Math.min(3, segments.size() - n); more > 0 && taken == 0; more--) {
-                String words = String.join(", ", segments.subList(n, n + more));
-                boolean may = n > 0
-                        || segments.size() > 1
-                                && (RepeatWords.is(words)
-                                        || DATED.matcher(words).matches());
-                taken = may && meaning(words) ? more : 0;
-            }
-            if (taken == 0 && title.isEmpty() && parted(segments, n)) {
-                continue;
-            }
-            if (taken == 0) {
-                other(segments.get(n));
-                taken = 1;
-            }
-            n += taken;
-        }
-        if (kind == null) {
-            kind = OutlineDraft.kind(title);
-        }
-        finish();
-    }
-
-    private String prefix(String text) {
-        Matcher m = PREFIX.matcher(text);
-        if (m.matches()) {
-            String word = m.group(1).toLowerCase(Locale.ROOT);
-            sort = switch (word) {
-                case "notice" -> Sort.NOTICE;
-                case "lesson" -> Sort.LESSON;
-                case "note" -> Sort.NOTE;
-                default -> Sort.WORK;
-            };
-            if (sort == Sort.WORK) {
-                kind = KindWords.of(word);
-                say(m.group(1) + ":", kind, true);
-            } else if (sort == Sort.NOTICE) {
-                say(m.group(1) + ":", "a notice", true);
-            }
-            return m.group(2).strip();
-        }
-        m = NOTICE.matcher(text);
-        if (m.matches()) {
-            sort = Sort.NOTICE;
-            say("notice", "a notice", true);
-            return m.group(1).strip();
-        }
-        return text;
-    }
-
-    /** Parts the words that hold the title where words about dates begin in them; false where none do. */
-    private boolean parted(List<String> segments, int n) {
-        String first = segments.get(n);
-        Matcher m = WITHIN.matcher(first);
-        while (m.find()) {
-            if (m.start() > 0 && part(segments, n, m.start(), m.end())) {
-                return true;
-            }
-        }
-        for (int at = first.indexOf(' '); at > 0; at = first.indexOf(' ', at + 1)) {
-            if (plainly(first.substring(at + 1)) && part(segments, n, at, at + 1)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private boolean part(List<String> segments, int n, int to, int from) {
-        String words = segments.get(n);
-        if (!new TypedLine(in).as(sort).meaning(words.substring(from))) {
-            return false;
-        }
-        segments.set(n, words.substring(0, to));
-        segments.add(n + 1, words.substring(from));
-        return true;
-    }
-
-    private TypedLine as(Sort of) {
-        sort = of;
-        return this;
-    }
-
-    /** Whether words behind a title, with no comma before them, are a date or a time beyond doubt. */
-    private static boolean plainly(String words) {
-        return words.matches("(?i)(?:" + DayWords.WEEKDAY + "\\.?,?\\s+)?(?:\\d{1,2}(?:st|nd|rd|th)?\\.?\\s+"
-                        + DayWords.MONTH + "|" + DayWords.MONTH + "\\s+\\d{1,2}\\b|\\d{4}-\\d).*")
-                || words.matches("(?i)(?:at\\s+)?\\d{1,2}(?::\\d{2}|(?::\\d{2})?\\s*[ap]m)\\b.*")
-                || words.matches("(?i)\\d{1,2}(?::\\d{2})?\\s*-\\s*\\d{1,2}(?::\\d{2}|(?::\\d{2})?\\s*[ap]m)\\b.*")
-                || words.matches("(?i)" + DayWords.WEEKDAY + "\\s+\\d{1,2}(?::\\d{2}|\\s*[ap]m).*");
-    }
-
-    /** Takes words for what they mean; false where they mean nothing. */
-    private boolean meaning(String words) {
-        String text = words.strip();
-        Matcher m = POINTS.matcher(text);
-        if (m.matches()) {
-            points = new BigDecimal(m.group(1));
-            return say(text, m.group(1) + " points", true);
-        }
-        m = MINUTES.matcher(text);
-        if (m.matches()) {
-            minutes = DayWords.number(m.group(1));
-            return say(text, m.group(1) + " minutes of work", true);
-        }
-        if (sort == Sort.WORK && text.matches("(?i)" + KindWords.ANY)) {
-            kind = KindWords.of(text);
-            return say(text, kind, true);
-        }
-        if (RepeatWords.is(text)) {
-            return repeats(text);
-        }
-        m = TIMES.matcher(text);
-        if (m.matches() && DayWords.count(m.group(1)).filter(n -> n > 0).isPresent()) {
-            often = DayWords.count(m.group(1)).orElseThrow();
-            return say(text, often + " times", true);
-        }
-        m = DATED.matcher(text);
-        if (m.matches() && dated(text, m.group(1).toLowerCase(Locale.ROOT), m.group(2))) {
-            return true;
-        }
-        return moment(text) || span(text) || time(text) || where(text);
-    }
-
-    private boolean repeats(String text) {
-        Optional<RepeatWords> read = RepeatWords.read(text, in.days());
-        read.ifPresent(r -> {
-            repeat = r;
-            place = r.place().isEmpty() ? place : r.place();
-            say(text, "repeats " + text.toLowerCase(Locale.ROOT), true);
-        });
-        return read.isPresent();
-    }
-
-    /** Words behind "opens", "due", "closes" and the like. */
-    private boolean dated(String text, String word, String behind) {
-        Which which = word.startsWith("open") || word.equals("from") || word.equals("available")
-                ? Which.OPENS
-                : word.equals("due") || word.equals("by") ? Which.DUE : Which.CLOSES;
-        Optional<DateRule> rule = rule(behind, which);
-        rule.ifPresent(r -> {
-            dates.put(which, r);
-            open = which;
-            say(text, named(which) + " " + RuleSaid.beside(r, in.lesson()), true);
-        });
-        return rule.isPresent();
-    }
-
-    private Optional<DateRule> rule(String words, Which which) {
-        Optional<Times> time = Times.read(words).filter(t -> t.end() == null);
-        if (time.isPresent() && in.day() != null) {
-            return Optional.of(DateRule.at(in.day().atTime(time.get().start())));
-        }
-        return new DueWords(in.days(), in.names())
-                .read(words, in.lesson(), which)
-                .or(() -> MomentWords.read(words, in.days()).map(m -> DateRule.at(m.at(edge(which)))));
-    }
-
-    private static LocalTime edge(Which which) {
-        return which == Which.OPENS ? LocalTime.MIDNIGHT : END_OF_DAY;
-    }
-
-    private boolean moment(String text) {
-        Optional<MomentWords> found = MomentWords.read(text, in.days());
-        if (found.isPresent()) {
-            days.add(found.get());
-            return say(text, said(found.get()), true);
-        }
-        if (sort == Sort.WORK
-                && in.lesson() != null
-                && text.matches("(?i)in class|(?:the )?next class|same day|end of class")) {
-            return dated(text, "due", text);
-        }
-        return false;
-    }
-
-    /** From one moment to another, or a run of days, or a day with two times. */
-    private boolean span(String text) {
-        Matcher to = Pattern.compile("(?i)\\s+(?:to|until|till|-|–)\\s+").matcher(text);
-        while (to.find()) {
-            Optional<MomentWords> first = MomentWords.read(text.substring(0, to.start()), in.days());
-            Optional<MomentWords> last = MomentWords.read(text.substring(to.end()), in.days());
-            if (first.isPresent()
-                    && last.isPresent()
-                    && !last.get().day().isBefore(first.get().day())) {
-                days.add(first.get());
-                days.add(last.get());
-                run = true;
-                return say(text, said(first.get()) + " to " + said(last.get()), true);
-            }
-        }
-        Optional<RunWords.Found> run = RunWords.find(text, in.days()).filter(f -> f.from() == 0);
-        if (run.isPresent()) {
-            String rest = text.substring(run.get().to()).replaceFirst("^[,\\s]+", "");
-            Optional<Times> at = Times.read(rest);
-            if (rest.isEmpty() || at.isPresent()) {
-                times = at.orElse(times);
-                days.add(new MomentWords(run.get().first(), null));
-                if (!run.get().last().equals(run.get().first())) {
-                    days.add(new MomentWords(run.get().last(), null));
-                    this.run = true;
-                }
-                return say(
-                        text,
-                        Say.days(run.get().first(), run.get().last())
-                                + at.map(t -> ", " + said(t)).orElse(""),
-                        true);
-            }
-        }
-        return false;
-    }
-
-    private boolean time(String text) {
-        Optional<Times> found = Times.read(text);
-        if (found.isEmpty()) {
-            return false;
-        }
-        if (open != null && repeat == null && found.get().end() == null) {
-            dates.computeIfPresent(
-                    open, (w, rule) -> DueWords.timed(rule, found.get().start()));
-        } else {
-            times = found.get();
-        }
-        return say(text, said(found.get()), true);
-    }
-
-    private boolean where(String text) {
-        boolean meant = WHERE.matcher(text).matches() || sort == Sort.NOTICE && (times != null || repeat != null);
-        if (!meant
-                || LOOKS_DATED.matcher(text).matches() && !WHERE.matcher(text).matches()) {
-            return false;
-        }
-        place = text.replaceFirst("(?i)^(?:in|at)\\s+", "");
-        return say(text, "where", true);
-    }
-
-    /** Words that mean nothing by themselves: of the title, unless they look as if they meant more. */
-    private void other(String words) {
-        String text = words;
-        boolean first = title.isEmpty();
-        if (!first
-                && (LOOKS_DATED.matcher(text).matches()
-                        || parts.stream().anyMatch(p -> p.as().equals("title") && !p.understood()))) {
-            say(text, in.days().why(text).orElse("not understood: write 20 oct, 17:00, fri 5pm or next class"), false);
-            return;
-        }
-        if (first && sort == Sort.WORK) {
-            text = counted(text);
-        }
-        Matcher due =
-                Pattern.compile("(?i)^(.*?\\S)\\s+((?:due|opens|closes)\\b.*)$").matcher(text);
-        if (first && due.matches()) {
-            say(
-                    due.group(2),
-                    in.days()
-                            .why(due.group(2).replaceFirst("\\S+\\s*", ""))
-                            .orElse("not understood: write due next class, due 2 days after or due 3 nov"),
-                    false);
-            text = due.group(1);
-        }
-        title = first ? text : title + ", " + text;
-        say(text, "title", true);
-    }
-
-    /** Takes points and minutes out of a title. */
-    private String counted(String text) {
-        String rest = text;
-        for (Pattern pattern : List.of(POINTS, MINUTES)) {
-            Matcher m = pattern.matcher(rest);
-            if (m.find()) {
-                meaning(m.group());
-                rest = (rest.substring(0, m.start()) + rest.substring(m.end()))
-                        .replaceAll("\\s+", " ")
-                        .strip();
-            }
-        }
-        return rest;
-    }
-
-    private boolean say(String text, String as, boolean understood) {
-        parts.add(new Part(text, as, understood));
-        return true;
-    }
-
-    // --- what it comes to
-
-    private void finish() {
-        if (sort != Sort.WORK) {
-            return;
-        }
-        if (repeat != null) {
-            if (!days.isEmpty() || dates.containsKey(Which.DUE)) {
-                say("", "what repeats has no single date: write from and until, and at what time it is due", false);
-            }
-            return;
-        }
-        if (often > 0) {
-            say("", "say on which days: every friday, " + often + " times", false);
-        }
-        if (days.size() > 1 && (days.size() > 2 || !run || dates.containsKey(Which.DUE))) {
-            say("", "write opens, due or closes before each date", false);
-        }
-        if (days.size() == 2) {
-            dates.putIfAbsent(Which.OPENS, at(days.get(0), Which.OPENS));
-            dates.putIfAbsent(Which.DUE, at(days.get(1), Which.DUE));
-        } else if (days.size() == 1 && !dates.containsKey(Which.DUE)) {
-            MomentWords only = days.get(0);
-            if (times != null && times.end() != null) {
-                dates.put(Which.DUE, at(new MomentWords(only.day(), times.end()), Which.DUE));
-                dates.putIfAbsent(Which.OPENS, DateRule.at(only.day().atTime(times.start())));
-            } else {
-                dates.put(Which.DUE, at(withTime(only), Which.DUE));
-            }
-        } else if (days.size() == 1) {
-            say("", "write opens or closes before the other date", false);
-        } else if (times != null && times.end() != null && in.day() != null) {
-            dates.putIfAbsent(Which.OPENS, DateRule.at(in.day().atTime(times.start())));
-            dates.putIfAbsent(Which.DUE, DateRule.at(in.day().atTime(times.end())));
-        }
-        if (!dates.containsKey(Which.DUE) && in.day() != null) {
-            dates.put(Which.DUE, onTheDay(in.day(), times == null ? null : times.start()));
-        }
-    }
-
-    private MomentWords withTime(MomentWords moment) {
-        return moment.time() == null && times != null ? new MomentWords(moment.day(), times.start()) : moment;
-    }
-
-    private static DateRule at(MomentWords moment, Which which) {
-        return DateRule.at(moment.at(edge(which)));
-    }
-
-    /** Due at the start of that day's lesson, or at the time said; on a day on which none begins, at its end. */
-    private DateRule onTheDay(LocalDate day, @Nullable LocalTime time) {
-        if (in.lesson() == null || !in.begins()) {
-            return DateRule.at(day.atTime(time == null ? END_OF_DAY : time));
-        }
-        DateRule with = DateRule.of(new Anchor.WithLesson(in.lesson(), Edge.START));
-        return time == null ? with : with.at(time);
+        return read.parts.stream().filter(p -> !p.understood()).findFirst();
     }
 
     /** The date of that name; null for none. */
     public @Nullable DateRule date(Which which) {
-        return dates.get(which);
+        return read.dates.get(which);
     }
 
     /**
@@ -518,12 +111,15 @@ public final class TypedLine {
      * @throws IllegalArgumentException when neither the line nor its place says a day; the message says what to do
      */
     public NoticeTime when() {
+        List<MomentWords> days = read.days;
+        Times times = read.times;
         LocalDate day = days.isEmpty() ? in.day() : days.get(0).day();
-        if (repeat != null) {
-            return NoticeTime.series(joined(repeat).from(day == null ? in.days().base() : day));
+        if (read.repeat != null) {
+            return NoticeTime.series(
+                    joined(read.repeat).from(day == null ? in.days().base() : day));
         }
-        DateRule begins = dates.get(Which.OPENS);
-        DateRule ends = dates.get(Which.CLOSES);
+        DateRule begins = read.dates.get(Which.OPENS);
+        DateRule ends = read.dates.get(Which.CLOSES);
         if (begins != null || ends != null) {
             DateRule from = begins != null ? begins : day == null ? null : DateRule.at(day.atStartOfDay());
             if (from != null) {
@@ -532,7 +128,7 @@ public final class TypedLine {
         }
         if (day == null) {
             throw new IllegalArgumentException(
-                    "Say when, behind a comma: “notice " + title + ", 24 oct”, or type it into its day.");
+                    "Say when, behind a comma: “notice " + read.title + ", 24 oct”, or type it into its day.");
         }
         LocalTime first = times != null
                 ? times.start()
@@ -555,45 +151,30 @@ public final class TypedLine {
 
     /** Whether it repeats. */
     public boolean repeats() {
-        return repeat != null;
+        return read.repeat != null;
     }
 
     /** How it repeats, with what other words of the line say about that; null where it does not. */
     @Nullable
     RepeatWords repeat() {
-        return repeat == null ? null : joined(repeat);
+        return read.repeat == null ? null : joined(read.repeat);
     }
 
     private RepeatWords joined(RepeatWords repeat) {
+        Times times = read.times;
         return new RepeatWords(
                 repeat.rule(),
                 repeat.every(),
                 repeat.from() == null ? dayOf(Which.OPENS) : repeat.from(),
                 repeat.until() == null ? dayOf(Which.CLOSES) : repeat.until(),
-                repeat.times() == 0 ? often : repeat.times(),
+                repeat.times() == 0 ? read.often : repeat.times(),
                 repeat.start() == null && times != null ? times.start() : repeat.start(),
                 repeat.start() == null && times != null ? times.minutes() : repeat.minutes(),
-                place);
+                read.place);
     }
 
     private @Nullable LocalDate dayOf(Which which) {
-        DateRule rule = dates.get(which);
+        DateRule rule = read.dates.get(which);
         return rule != null && rule.fixed() ? rule.typed().toLocalDate() : null;
-    }
-
-    private static String named(Which which) {
-        return which.name().toLowerCase(Locale.ROOT);
-    }
-
-    private static String said(MomentWords moment) {
-        return moment.time() == null
-                ? Say.day(moment.day())
-                : Say.moment(moment.day().atTime(moment.time()));
-    }
-
-    private static String said(Times times) {
-        return times.end() == null
-                ? "at " + Say.time(times.start())
-                : Say.time(times.start()) + " to " + Say.time(times.end());
     }
 }
