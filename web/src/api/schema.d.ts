@@ -1949,7 +1949,7 @@ export interface components {
         };
         ItemTyped: {
             course: string;
-            item: string;
+            item: components["schemas"]["PlanItem"];
             unit?: string | null;
         };
         ItemView: {

@@ -26,7 +26,7 @@ async function choose(event: Event) {
     read.value = await ask(
       api.POST("/api/terms/{termId}/dates/file", {
         params: { path: { termId: state.termId } },
-        body: { name: file.name, content: content as never },
+        body: { name: file.name, content },
       }),
     );
   } catch (e) {

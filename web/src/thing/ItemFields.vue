@@ -50,7 +50,7 @@ async function look() {
     const found = await ask(
       api.POST("/api/terms/{termId}/outline/item-dates", {
         params: { path: { termId: props.termId } },
-        body: { course: props.wall.section.course, unit: props.unit, item: item as never },
+        body: { course: props.wall.section.course, unit: props.unit, item: item as Schemas["PlanItem"] },
       }),
     );
     if (turn !== asked) return;

@@ -80,7 +80,7 @@ async function pick(value: Date) {
 <template>
   <ReadField
     :id="id"
-    :typed="typed as never"
+    :typed="typed"
     :label="label || undefined"
     :placeholder="empty"
     :autofocus="autofocus"

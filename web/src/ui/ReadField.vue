@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { useTyped } from "./useTyped";
+import type { TypedField } from "./useTyped";
 
 /** A line of text that the server reads, and beside it what was understood: its place is kept, so that nothing moves. */
 defineProps<{
   id: string;
-  typed: ReturnType<typeof useTyped<never>>;
+  typed: TypedField;
   label?: string | undefined;
   placeholder?: string | undefined;
   autofocus?: boolean | undefined;

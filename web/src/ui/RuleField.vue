@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, ask } from "../api/client";
+import { type Schemas, api, ask } from "../api/client";
 import ReadField from "./ReadField.vue";
 import { useTyped } from "./useTyped";
 
@@ -40,7 +40,7 @@ const typed = useTyped<unknown>(rule, {
     const found = await ask(
       api.POST("/api/terms/{termId}/rules/said", {
         params: { path: { termId: props.termId }, query: { course: props.course } },
-        body: value as never,
+        body: value as Schemas["PlanRule"],
       }),
     );
     return found.said;
@@ -51,5 +51,5 @@ const typed = useTyped<unknown>(rule, {
 </script>
 
 <template>
-  <ReadField :id="id" :typed="typed as never" :label="label || undefined" :placeholder="empty" below />
+  <ReadField :id="id" :typed="typed" :label="label || undefined" :placeholder="empty" below />
 </template>

@@ -35,7 +35,7 @@ const typed = useTyped(time, {
   <ReadField
     :id="id"
     class="time"
-    :typed="typed as never"
+    :typed="typed"
     :label="label || undefined"
     :placeholder="empty"
     :required="empty === undefined"

@@ -142,3 +142,6 @@ export function useTyped<T>(model: Ref<T>, reader: Reader<T>) {
   const says = computed(() => (slow.value ? "reading…" : said.value));
   return { field, text, says, wrong, type, enter, release, leave, take, hold };
 }
+
+/** What a field needs of it, whatever the value is. */
+export type TypedField = Omit<ReturnType<typeof useTyped<unknown>>, "take">;

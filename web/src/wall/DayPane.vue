@@ -184,7 +184,7 @@ function step(event: KeyboardEvent) {
         />
         <HeardLine
           id="added-said"
-          :typed="typed as never"
+          :typed="typed"
           hint="also “lesson: …”, “notice: …”, “note: …”; opens, closes, times, points"
         />
       </form>

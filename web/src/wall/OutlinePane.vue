@@ -267,7 +267,7 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
             @input="write"
             @keydown="typing"
           />
-          <HeardLine id="new-said" :typed="heard as never" :hint="`${lineFor}; Tab changes that, Enter takes it`" />
+          <HeardLine id="new-said" :typed="heard" :hint="`${lineFor}; Tab changes that, Enter takes it`" />
         </div>
       </template>
     </template>
@@ -282,7 +282,7 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
         @input="write"
         @keydown="typing"
       />
-      <HeardLine id="new-said" :typed="heard as never" :hint="`${lineFor}; Enter takes it`" />
+      <HeardLine id="new-said" :typed="heard" :hint="`${lineFor}; Enter takes it`" />
     </div>
     <p v-if="filtering && !rows.length" class="h soft">Nothing fits. Change the words or the kind.</p>
   </div>

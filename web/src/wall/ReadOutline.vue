@@ -26,7 +26,7 @@ async function look(body: { text?: string; name?: string; content?: string }) {
     const found = await ask(
       api.POST("/api/terms/{termId}/outline/reading", {
         params: { path: { termId: state.termId } },
-        body: { course: props.course, ...body } as never,
+        body: { course: props.course, ...body },
       }),
     );
     if (turn === asked) read.value = found;

@@ -94,7 +94,9 @@ class OutlineController {
     record ItemTyped(
             String course,
             @Nullable String unit,
-            @Schema(type = "object") JsonNode item) {}
+
+            @Schema(type = "object", description = "See docs/plan-file.md")
+            JsonNode item) {}
 
     /**
      * One date of an item in one section.
