@@ -137,7 +137,7 @@ public final class SolverModel {
             model.addLessOrEqual(cost, most);
         }
         CpSolver solver = new CpSolver();
-        solver.getParameters().setNumWorkers(2);
+        solver.getParameters().setNumWorkers(1);
         solver.getParameters().setMaxDeterministicTime(effort);
         CpSolverStatus status = solver.solve(model);
         if (status == CpSolverStatus.UNKNOWN || status == CpSolverStatus.FEASIBLE) {
