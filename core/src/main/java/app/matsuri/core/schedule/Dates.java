@@ -1,6 +1,5 @@
 package app.matsuri.core.schedule;
 
-import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.flow.Placement;
@@ -44,7 +43,7 @@ final class Dates {
     private final Map<String, Placement> byLesson = new HashMap<>();
     private final Map<String, Unit> units = new HashMap<>();
     private final Map<String, List<Integer>> rhythms = new HashMap<>();
-    private final List<Closure> nothingDue;
+    private final DueDays dueDays;
 
     Dates(Course course, String section, TeachingCalendar calendar, Sessions sessions, List<Placement> placements) {
         this.course = course;
@@ -55,9 +54,7 @@ final class Dates {
             byLesson.put(placement.lesson().id(), placement);
             units.put(placement.unit().id(), placement.unit());
         }
-        nothingDue = calendar.term().closures().stream()
-                .filter(c -> c.nothingDue() && c.concerns(course.code(), section))
-                .toList();
+        dueDays = DueDays.of(calendar, course.code(), section);
     }
 
     ItemDates of(Unit unit, Item item, List<Adjustment> adjustments) {
@@ -275,14 +272,11 @@ final class Dates {
             at = at.toLocalDate().atTime(rule.time());
         }
         DateRule.OnDayOff onDayOff = rule.onDayOff(which);
-        if (onDayOff == DateRule.OnDayOff.STAY || !nothingDue(at)) {
+        if (onDayOff == DateRule.OnDayOff.STAY || !dueDays.nothingDue(at)) {
             return new Resolved(at, false, rule.fixed(), false, null);
         }
         int step = onDayOff == DateRule.OnDayOff.NEXT ? 1 : -1;
-        Optional<LocalDate> day = calendar.plus(at.toLocalDate(), step);
-        while (day.isPresent() && nothingDue(day.get().atTime(at.toLocalTime()))) {
-            day = calendar.plus(day.get(), step);
-        }
+        Optional<LocalDate> day = dueDays.next(at.toLocalDate(), step, step, at.toLocalTime());
         LocalDateTime stays = at;
         return day.map(d -> new Resolved(d.atTime(stays.toLocalTime()), true, rule.fixed(), false, null))
                 .orElseGet(() -> new Resolved(stays, false, rule.fixed(), true, null));
@@ -325,17 +319,5 @@ final class Dates {
         }
         Session session = sessions.get((int) index);
         return edge == Edge.START ? session.start() : session.end();
-    }
-
-    private boolean nothingDue(LocalDateTime at) {
-        if (calendar.term().extraDays().contains(at.toLocalDate())) {
-            return false;
-        }
-        for (Closure closure : nothingDue) {
-            if (closure.covers(at)) {
-                return true;
-            }
-        }
-        return false;
     }
 }

@@ -227,11 +227,13 @@ public record SectionSchedule(
                 : Optional.of(sessions.get(placement.first()).start());
     }
 
+    private DueDays dueDays() {
+        return DueDays.of(calendar, course.code(), section.code());
+    }
+
     /** Whether the moment lies on a day, or in hours, in which nothing may be due here. */
     public boolean nothingDue(LocalDateTime moment) {
-        return !calendar.term().extraDays().contains(moment.toLocalDate())
-                && calendar.term().closures().stream()
-                        .anyMatch(c -> c.nothingDue() && c.concerns(course.code(), section.code()) && c.covers(moment));
+        return dueDays().nothingDue(moment);
     }
 
     /**
@@ -242,15 +244,13 @@ public record SectionSchedule(
      */
     public LocalDate onward(LocalDateTime at, boolean taught) {
         LocalDate day = at.toLocalDate();
-        boolean off = nothingDue(at);
+        DueDays days = dueDays();
+        boolean off = days.nothingDue(at);
         if (!off && (calendar.teaches(day) || !taught)) {
             return day;
         }
-        Optional<LocalDate> next = calendar.plus(day, off && calendar.teaches(day) ? 1 : 0);
-        while (next.isPresent() && nothingDue(next.get().atTime(at.toLocalTime()))) {
-            next = calendar.plus(next.get(), 1);
-        }
-        return next.orElse(day);
+        return days.next(day, off && calendar.teaches(day) ? 1 : 0, 1, at.toLocalTime())
+                .orElse(day);
     }
 
     /** The lessons that take or took a session on the day, in time order. */

@@ -144,7 +144,9 @@ class ChangeJsonTest {
         Map<String, Object> definitions = new HashMap<>(ChangeJson.definitions());
         List<Class<?>> kinds = kinds();
         for (Class<?> kind : kinds) {
-            assertThat(examples.containsKey(kind)).as("an example above for %s", kind).isTrue();
+            assertThat(examples.containsKey(kind))
+                    .as("an example above for %s", kind)
+                    .isTrue();
             String name = Json.read(examples.get(kind)).path("kind").stringValue();
             assertThat(definitions).containsKey(name);
         }
