@@ -1,7 +1,7 @@
 import { mount } from "@vue/test-utils";
 import { defineComponent } from "vue";
 import { describe, expect, it } from "vitest";
-import { type Asked, Refused, notedChanges, server, settled, stubs } from "../test/stand";
+import { type Asked, Refused, notedChanges, presses, server, settled, stubs } from "../test/stand";
 import type { CalendarView } from "../api/client";
 import RosterDialog from "./RosterDialog.vue";
 import { TERM } from "./useTerm";
@@ -30,13 +30,7 @@ async function dialog(students: object[], answers: Record<string, (asked: Asked)
     global: { provide: { [TERM as symbol]: state }, stubs: { ...stubs, GiveList } },
   });
   await settled();
-  const press = async (text: string) => {
-    await at
-      .findAll("button")
-      .find((b) => b.text().startsWith(text))!
-      .trigger("click");
-    await settled();
-  };
+  const press = presses(at);
   return { at, asked, state, proposed, press };
 }
 

@@ -1,4 +1,4 @@
-import { flushPromises } from "@vue/test-utils";
+import { type VueWrapper, flushPromises } from "@vue/test-utils";
 import { vi } from "vitest";
 import { computed, defineComponent, ref, shallowRef } from "vue";
 import type { Change, ProposalView, WallView } from "../api/client";
@@ -114,3 +114,14 @@ export const stubs = {
 
 /** Lets everything that was promised come. */
 export const settled = flushPromises;
+
+/** Presses the first button whose words begin so, and lets come what follows. */
+export function presses(at: VueWrapper) {
+  return async (words: string) => {
+    await at
+      .findAll("button")
+      .find((b) => b.text().startsWith(words))!
+      .trigger("click");
+    await settled();
+  };
+}

@@ -125,16 +125,10 @@ class EveryChangeTest {
     /** Whatever the way, each date of the old term is carried, kept, lost or waits, and says how; and it can be rolled twice. */
     @Test
     void aRolloverSaysWhatBecameOfEachDate() {
-        List<RollBy> ways = List.of(
-                new RollBy.ByClass(),
-                new RollBy.ByWeek(false),
-                new RollBy.ByWeek(true),
-                new RollBy.ByDays(141),
-                new RollBy.ByRule());
         for (int seed = 0; seed < PLANS; seed++) {
             Decisions from = new OddPlans(seed).plan();
             Decisions into = Decisions.of(new OddPlans(seed + 1000L).plan().term(), List.of());
-            for (RollBy by : ways) {
+            for (RollBy by : Plans.WAYS) {
                 Rollover rollover =
                         new Rollover(from, List.of("HYD 210"), Set.of(), by, Map.of(), seed % 3 == 0, false);
                 RolledOver over = rollover.into(into);

@@ -113,16 +113,10 @@ class NothingThrowsTest {
 
     @Test
     void noRolloverThrows() {
-        List<RollBy> ways = List.of(
-                new RollBy.ByClass(),
-                new RollBy.ByWeek(false),
-                new RollBy.ByWeek(true),
-                new RollBy.ByDays(141),
-                new RollBy.ByRule());
         for (int seed = 0; seed < 150; seed++) {
             Decisions plan = new RandomPlans(seed).plan();
             Decisions into = Decisions.of(new RandomPlans(seed + 1000L).plan().term(), List.of());
-            for (RollBy by : ways) {
+            for (RollBy by : Plans.WAYS) {
                 try {
                     Rollover all = Rollover.of(plan, "HYD 210", by);
                     Rollover fit =

@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.rollover.RollBy;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.MeetingPattern;
@@ -23,6 +24,14 @@ import java.util.List;
 public final class Plans {
 
     public static final ZoneId CHICAGO = ZoneId.of("America/Chicago");
+
+    /** Every way to roll over: by class, week, teaching week, a number of days, and rule. */
+    public static final List<RollBy> WAYS = List.of(
+            new RollBy.ByClass(),
+            new RollBy.ByWeek(false),
+            new RollBy.ByWeek(true),
+            new RollBy.ByDays(141),
+            new RollBy.ByRule());
 
     private Plans() {}
 
