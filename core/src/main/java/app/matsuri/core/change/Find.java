@@ -1,11 +1,11 @@
 package app.matsuri.core.change;
 
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
-import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
@@ -65,18 +65,24 @@ public final class Find {
         return new Hand(course, Hand.notice(notice));
     }
 
-    /** The title of work, or of a notice among work. */
-    public static String title(Decisions in, String course, String id) {
-        return NoticeAsItem.find(course(in, course), id)
-                .map(Notice::title)
-                .orElseGet(() -> item(in, course, id).title());
+    /** Work or a notice, by its key. */
+    public static Dated dated(Decisions in, String course, String key) {
+        return Dated.find(course(in, course), key).orElseThrow(() -> NoSuch.in(course, "item", key));
     }
 
-    /** Work, or a notice among work, as what a hand moves. */
-    public static Hand dated(Decisions in, String course, String id) {
-        return NoticeAsItem.find(course(in, course), id)
-                .map(notice -> hand(course, notice.id()))
-                .orElseGet(() -> new Hand(course, id));
+    /** Likewise, as what a hand moves. */
+    public static Hand hand(Decisions in, String course, String key) {
+        return dated(in, course, key).on(new Dated.Cases<>() {
+            @Override
+            public Hand item(Item item) {
+                return new Hand(course, item.id());
+            }
+
+            @Override
+            public Hand notice(Notice notice) {
+                return Find.hand(course, notice.id());
+            }
+        });
     }
 
     /** What follows for the section, or for the course's first one where none is named. */

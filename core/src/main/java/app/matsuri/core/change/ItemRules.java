@@ -1,9 +1,11 @@
 package app.matsuri.core.change;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Which;
@@ -13,7 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Writes rules for an item's dates where they belong: into the item, or into the dates that sections have of their own. */
+/** Writes rules for the dates of work and notices where they belong: into the thing, or into the dates that sections have of their own. */
 public final class ItemRules {
 
     private ItemRules() {}
@@ -55,6 +57,20 @@ public final class ItemRules {
             changed = changed.withSection(section.adjusted(new Adjustment(item.id(), null, dates, why)));
         }
         return changed;
+    }
+
+    /**
+     * The notice with other dates.
+     *
+     * @param sections codes of the sections that are meant; none for all that have no time of their own
+     * @throws Refused when that means nothing for a notice
+     */
+    public static Notice put(Notice notice, Collection<String> sections, Map<Which, Own<DateRule>> rules) {
+        try {
+            return notice.withDates(sections, rules);
+        } catch (IllegalArgumentException e) {
+            throw new Refused(Known.message(e));
+        }
     }
 
     /** The sections whose own dates are meant when a date is changed in one of them: that one if it has its own. */

@@ -38,7 +38,8 @@ public record Item(
         @Nullable DateRule due,
         @Nullable DateRule closes,
         ItemDetails details,
-        Extra extra) {
+        Extra extra)
+        implements Dated {
 
     /** The kinds that Matsuri offers. */
     public static final List<String> KINDS = List.of(
@@ -70,7 +71,28 @@ public record Item(
         return TESTS.contains(kind);
     }
 
-    /** The rule of one of its dates; null where it has no such date. */
+    @Override
+    public <T> T on(Cases<T> cases) {
+        return cases.item(this);
+    }
+
+    @Override
+    public String key() {
+        return id;
+    }
+
+    @Override
+    public boolean concerns(String section) {
+        return details.concerns(section);
+    }
+
+    /** Never: each date of work has a time. */
+    @Override
+    public boolean wholeDays(@Nullable String section) {
+        return false;
+    }
+
+    @Override
     public @Nullable DateRule rule(Which which) {
         return switch (which) {
             case OPENS -> opens;

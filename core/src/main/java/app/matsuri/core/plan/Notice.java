@@ -1,6 +1,7 @@
 package app.matsuri.core.plan;
 
 import app.matsuri.core.calendar.Extra;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,7 +34,14 @@ public record Notice(
         List<String> only,
         List<String> shared,
         @Nullable DateRule hiddenUntil,
-        Extra extra) {
+        Extra extra)
+        implements Dated {
+
+    /** The kind of a notice among dated things. */
+    public static final String KIND = "notice";
+
+    /** What the key of a notice among dated things begins with. */
+    static final String AMONG_DATED = "notice:";
 
     /** Whom a notice is for. */
     public enum Reach {
@@ -76,7 +84,43 @@ public record Notice(
                 Extra.NONE);
     }
 
-    /** Whether it is for the section of its own course. */
+    @Override
+    public <T> T on(Cases<T> cases) {
+        return cases.notice(this);
+    }
+
+    @Override
+    public String key() {
+        return AMONG_DATED + id;
+    }
+
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
+    /** None: a notice stands beside lessons. */
+    @Override
+    public @Nullable String lesson() {
+        return null;
+    }
+
+    @Override
+    public boolean locked() {
+        return false;
+    }
+
+    @Override
+    public boolean wholeDays(@Nullable String section) {
+        return (section == null ? when : when(section)).allDay();
+    }
+
+    @Override
+    public @Nullable DateRule rule(Which which) {
+        return when.rule(which);
+    }
+
+    @Override
     public boolean concerns(String section) {
         return reach == Reach.EVERYONE || only.isEmpty() || only.contains(section);
     }
@@ -106,6 +150,29 @@ public record Notice(
     /** The same with another time for one section of its course; with the usual one where null. */
     public Notice withWhen(String section, @Nullable NoticeTime other) {
         return with(when, With.entry(sections, section, other), only, shared);
+    }
+
+    /** Whether it is a series in some section: it has no single dates then. */
+    public boolean someSeries() {
+        return when.series() || sections.values().stream().anyMatch(NoticeTime::series);
+    }
+
+    /**
+     * The same with other dates.
+     *
+     * @param codes of the sections of its course that are meant; none for all that have no time of their own
+     * @throws IllegalArgumentException when that means nothing; the message says why
+     */
+    public Notice withDates(Collection<String> codes, Map<Which, Own<DateRule>> dates) {
+        if (codes.isEmpty()) {
+            return withWhen(when.with(title, dates));
+        }
+        Notice now = this;
+        for (String section : codes) {
+            NoticeTime own = when(section).with(title, dates);
+            now = now.withWhen(section, own.equals(when) ? null : own);
+        }
+        return now;
     }
 
     /** The same hidden until another time; null for as soon as students are told. */

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
@@ -117,5 +118,68 @@ public record NoticeTime(
         before.keySet().removeIf(day -> !day.isBefore(from));
         boolean days = others.stream().allMatch(r -> r.time() == null);
         return Optional.of(new NoticeTime(days, null, null, others, before));
+    }
+
+    /** The rule of its beginning, where work opens, or its end, where work closes; null for the date that it does not have. */
+    public @Nullable DateRule rule(Which which) {
+        return switch (which) {
+            case OPENS -> begins;
+            case DUE -> null;
+            case CLOSES -> ends;
+        };
+    }
+
+    /**
+     * The time with other rules for its beginning and its end; none takes the end away.
+     *
+     * @param title of its notice, for what is said
+     * @throws IllegalArgumentException when that means nothing; the message says why
+     */
+    public NoticeTime with(String title, Map<Which, Own<DateRule>> dates) {
+        if (series()) {
+            throw new IllegalArgumentException(
+                    "“" + title + "” is a series: change it on the Wall, on one of its days.");
+        }
+        if (dates.containsKey(Which.DUE)) {
+            throw new IllegalArgumentException("“" + title + "” is a notice: it begins and ends, and is never due.");
+        }
+        DateRule first = Optional.ofNullable(rule(dates, Which.OPENS, begins, title))
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "“" + title + "” must begin on some day. Take the notice out if it is over."));
+        DateRule last = rule(dates, Which.CLOSES, ends, title);
+        boolean timed = dates.values().stream()
+                .anyMatch(own -> own.said().filter(NoticeTime::timed).isPresent());
+        boolean days = allDay && !timed;
+        return once(days, days ? day(first) : first, days ? day(last) : last);
+    }
+
+    /** The rule that was typed, else the one there was; what hangs on where work opens hangs on the beginning. */
+    private static @Nullable DateRule rule(
+            Map<Which, Own<DateRule>> dates, Which which, @Nullable DateRule was, String title) {
+        DateRule rule = dates.getOrDefault(which, Own.asPlanned()).over(was);
+        Optional<Which> own = Optional.ofNullable(rule).flatMap(r -> r.anchor().own());
+        if (rule != null && own.isPresent()) {
+            if (which != Which.CLOSES || own.get() != Which.OPENS) {
+                throw new IllegalArgumentException("“" + title
+                        + "” is a notice: only its end can hang on a date of its own, and only on its beginning.");
+            }
+            return rule.from(new Anchor.OwnBeginning(), rule.plus());
+        }
+        return rule;
+    }
+
+    /** Whether a date typed by hand names a time of day; without one it is the end of its day. */
+    private static boolean timed(DateRule rule) {
+        return rule.plain() && !Set.of(LocalTime.of(23, 59), LocalTime.MIDNIGHT).contains(time(rule));
+    }
+
+    private static @Nullable DateRule day(@Nullable DateRule rule) {
+        return rule != null && rule.plain()
+                ? DateRule.at(rule.typed().toLocalDate().atStartOfDay())
+                : rule;
+    }
+
+    private static LocalTime time(DateRule rule) {
+        return rule.typed().toLocalTime();
     }
 }

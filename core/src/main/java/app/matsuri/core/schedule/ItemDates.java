@@ -1,11 +1,17 @@
 package app.matsuri.core.schedule;
 
+import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
+import app.matsuri.core.plan.With;
 import java.time.LocalDateTime;
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -21,8 +27,30 @@ public record ItemDates(
         RulesInForce rules,
         @Nullable Resolved opens,
         @Nullable Resolved due,
-        @Nullable Resolved closes) {
+        @Nullable Resolved closes)
+        implements ThingDates {
 
+    @Override
+    public Item thing() {
+        return item;
+    }
+
+    @Override
+    public String unitId() {
+        return unit.id();
+    }
+
+    @Override
+    public @Nullable Resolved would(
+            SectionSchedule in, Which which, @Nullable DateRule rule, Map<Which, Own<DateRule>> beside) {
+        Map<Which, Own<DateRule>> all = new HashMap<>(beside);
+        all.put(which, Own.of(rule));
+        Adjustment trial = new Adjustment(item.id(), null, all, "");
+        List<Adjustment> own = in.section().adjustment(item.id()).stream().toList();
+        return in.resolver().of(unit, item, With.added(own, trial)).get(which);
+    }
+
+    @Override
     public @Nullable Resolved get(Which which) {
         return switch (which) {
             case OPENS -> opens;
@@ -31,20 +59,9 @@ public record ItemDates(
         };
     }
 
-    /** The moment of one of its dates; null where it has no such date or that is unresolved. */
-    public @Nullable LocalDateTime at(Which which) {
-        Resolved date = get(which);
-        return date == null ? null : date.at();
-    }
-
     private LocalDateTime at(Which which, LocalDateTime otherwise) {
         LocalDateTime at = at(which);
         return at == null ? otherwise : at;
-    }
-
-    /** The rule in force for one of its dates; null where it has no such date. */
-    public @Nullable DateRule rule(Which which) {
-        return rules.rule(which);
     }
 
     /** The date that places it in a calendar: due, else closes, else opens; null when none is resolved. */

@@ -1,10 +1,7 @@
 package app.matsuri.core.schedule;
 
 import app.matsuri.core.calendar.Known;
-import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Notice;
-import app.matsuri.core.plan.NoticeAsItem;
-import app.matsuri.core.plan.Which;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -75,39 +72,6 @@ public record NoticeDates(
 
     public NoticeDates {
         entries = List.copyOf(entries);
-    }
-
-    /** As the dates of work: of a series those of its first and its last entry, without rules. */
-    ItemDates asItem(SectionSchedule in) {
-        Entry first = entries.isEmpty() ? null : entries.get(0);
-        Entry last = entries.isEmpty() ? null : entries.get(entries.size() - 1);
-        RulesInForce rules = RulesInForce.of(notice, in.section().code());
-        boolean ends = notice.when(in.section().code()).series() || rules.rule(Which.CLOSES) != null;
-        return new ItemDates(
-                NoticeAsItem.NO_UNIT,
-                NoticeAsItem.item(notice),
-                rules,
-                moment(first, true, rules),
-                null,
-                ends ? moment(last, false, rules) : null);
-    }
-
-    private static @Nullable Resolved moment(@Nullable Entry entry, boolean begins, RulesInForce rules) {
-        if (entry == null) {
-            return null;
-        }
-        if (!entry.resolved()) {
-            return Resolved.unresolved(entry.why());
-        }
-        LocalDateTime at = begins ? entry.beginning() : entry.end();
-        DateRule rule = rules.rule(begins ? Which.OPENS : Which.CLOSES);
-        // a whole day has no time, also where it hangs on work that has one
-        return new Resolved(
-                entry.allDay() ? at.toLocalDate().atStartOfDay() : at,
-                false,
-                rule != null && rule.fixed(),
-                false,
-                null);
     }
 
     /** Whether the section belongs to the notice's own course. */

@@ -4,7 +4,6 @@ import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Notice;
-import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -12,7 +11,6 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -67,13 +65,18 @@ public record RulesInForce(Map<Which, DateRule> rules, Map<Which, From> from) {
         return new RulesInForce(rules, from);
     }
 
-    /** The rules that hold for a notice, as for work, in a section of its course. */
+    /** The rules that hold for a notice in a section of its course. */
     static RulesInForce of(Notice notice, String section) {
         From from = notice.sections().containsKey(section) ? From.ADJUSTMENT : From.ITEM;
-        Map<Which, DateRule> rules = NoticeAsItem.rules(notice.when(section));
-        rules.values().removeIf(Objects::isNull);
+        Map<Which, DateRule> rules = new EnumMap<>(Which.class);
         Map<Which, From> all = new EnumMap<>(Which.class);
-        rules.keySet().forEach(which -> all.put(which, from));
+        for (Which which : Which.values()) {
+            DateRule rule = notice.when(section).rule(which);
+            if (rule != null) {
+                rules.put(which, rule);
+                all.put(which, from);
+            }
+        }
         return new RulesInForce(rules, all);
     }
 

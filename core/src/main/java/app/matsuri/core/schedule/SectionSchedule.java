@@ -6,14 +6,12 @@ import app.matsuri.core.flow.Flow;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
-import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Item;
-import app.matsuri.core.plan.NoticeAsItem;
-import app.matsuri.core.plan.Own;
+import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Unit;
-import app.matsuri.core.plan.Which;
 import app.matsuri.core.plan.With;
 import app.matsuri.core.session.Sessions;
 import java.time.LocalDate;
@@ -26,7 +24,6 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What follows for one section.
@@ -139,37 +136,26 @@ public record SectionSchedule(
                 .findFirst();
     }
 
-    /** The dates of work of its course, or of a notice as work; empty where the section has no such thing. */
-    public Optional<ItemDates> dated(String id) {
-        ItemDates dates = byItem.get(id);
-        return dates != null
-                ? Optional.of(dates)
-                : NoticeAsItem.find(course, id)
-                        .flatMap(notice -> notice(course.code(), notice.id()))
-                        .map(notice -> notice.asItem(this));
+    /** The dates of work of its course or of one of its notices, by its key; empty where the section has no such thing. */
+    public Optional<ThingDates> dated(String key) {
+        return Dated.find(course, key).flatMap(this::dated);
     }
 
-    /**
-     * What another rule would come to as one of the item's dates here.
-     *
-     * @param beside its other dates that would differ too; the rest are as they are
-     */
-    public @Nullable Resolved would(
-            ItemDates dates, Which which, @Nullable DateRule rule, Map<Which, Own<DateRule>> beside) {
-        Dates resolver = resolver();
-        if (dates.unit() == NoticeAsItem.NO_UNIT) {
-            Own<DateRule> own = beside.getOrDefault(Which.OPENS, Own.asPlanned());
-            Resolved opens = own.planned()
-                    ? dates.opens()
-                    : own.said().map(r -> resolver.notice(r, byItem, null)).orElse(null);
-            LocalDateTime begins = which == Which.CLOSES && opens != null ? opens.at() : null;
-            return rule == null ? null : resolver.notice(rule, byItem, begins);
-        }
-        Map<Which, Own<DateRule>> all = new HashMap<>(beside);
-        all.put(which, Own.of(rule));
-        Adjustment trial = new Adjustment(dates.item().id(), null, all, "");
-        List<Adjustment> own = section.adjustment(dates.item().id()).stream().toList();
-        return resolver.of(dates.unit(), dates.item(), With.added(own, trial)).get(which);
+    /** Likewise, of one that is at hand. */
+    public Optional<ThingDates> dated(Dated thing) {
+        return thing.on(new Dated.Cases<>() {
+            @Override
+            public Optional<ThingDates> item(Item item) {
+                return Optional.ofNullable(byItem.get(item.id()));
+            }
+
+            @Override
+            public Optional<ThingDates> notice(Notice notice) {
+                return SectionSchedule.this
+                        .notice(course.code(), notice.id())
+                        .map(dates -> NoticeSpan.of(dates, SectionSchedule.this));
+            }
+        });
     }
 
     /** The dates that an item which is not in the plan, or stands there otherwise, would have here. */

@@ -2,9 +2,9 @@ package app.matsuri.core.schedule;
 
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Notice;
-import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.Told;
@@ -48,7 +48,7 @@ public record Untold(
 
     /** The title with which of its dates it is: "Field log 5, due"; that of a lesson or notice alone. */
     public String name() {
-        boolean alone = what.equals(LESSON) || NoticeAsItem.means(id);
+        boolean alone = what.equals(LESSON) || Dated.meansNotice(id);
         return alone ? title : title + ", " + what;
     }
 
@@ -224,7 +224,7 @@ public record Untold(
         in.notices().stream()
                 .filter(n -> n.own(in) && n.notice().reach() != Notice.Reach.OWN)
                 .filter(n -> n.notice().hiddenUntil() == null || shows(n.hiddenUntil(), at))
-                .forEach(n -> put(dates, n.asItem(in)));
+                .forEach(n -> put(dates, NoticeSpan.of(n, in)));
         return dates;
     }
 
@@ -246,11 +246,11 @@ public record Untold(
         return item != null && item.item().details().hidden();
     }
 
-    private static void put(Map<Thing, LocalDateTime> dates, ItemDates item) {
+    private static void put(Map<Thing, LocalDateTime> dates, ThingDates of) {
         for (Which which : Which.values()) {
-            Resolved date = item.get(which);
-            if (date != null && date.resolved()) {
-                dates.put(new Thing(what(which), item.item().id()), date.moment());
+            LocalDateTime at = of.at(which);
+            if (at != null) {
+                dates.put(new Thing(what(which), of.thing().key()), at);
             }
         }
     }
@@ -269,8 +269,6 @@ public record Untold(
             return placement == null ? thing.id() : placement.lesson().title();
         }
         Told.OfWork of = told.work().get(thing.id());
-        return NoticeAsItem.item(in.course(), thing.id())
-                .map(item -> item.title())
-                .orElse(of == null ? thing.id() : of.title());
+        return Dated.find(in.course(), thing.id()).map(Dated::title).orElse(of == null ? thing.id() : of.title());
     }
 }

@@ -1,21 +1,19 @@
 package app.matsuri.exchange.outline;
 
 import app.matsuri.core.change.Find;
-import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.Item;
-import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Which;
-import app.matsuri.core.schedule.ItemDates;
-import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.schedule.ThingDates;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -59,16 +57,15 @@ public final class FillDown {
      */
     public From from(String course, String item, @Nullable String section, Which which) {
         Course in = Find.course(decisions, course);
-        Item thing = NoticeAsItem.item(in, item).orElseThrow(() -> NoSuch.in(course, "item", item));
+        Dated thing = Find.dated(decisions, course, item);
         SectionSchedule follows = in.sections().stream()
                 .filter(s -> section == null || s.code().equals(section))
-                .filter(s -> thing.details().concerns(s.code()))
+                .filter(s -> thing.concerns(s.code()))
                 .findFirst()
                 .flatMap(s -> schedule.section(course, s.code()))
                 .orElseThrow(() -> new Refused("“" + thing.title() + "” is not for that section."));
-        ItemDates dates = follows.dated(item).orElseThrow();
-        Resolved date = dates.get(which);
-        return new From(follows, thing.lesson(), dates.rule(which), date == null ? null : date.at());
+        ThingDates dates = follows.dated(thing).orElseThrow();
+        return new From(follows, thing.lesson(), dates.rule(which), dates.at(which));
     }
 
     /**

@@ -2,15 +2,13 @@ package app.matsuri.exchange.table;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
-import app.matsuri.core.plan.Item;
-import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
-import app.matsuri.core.schedule.ItemDates;
-import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.ThingDates;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.ByteArrayOutputStream;
@@ -45,45 +43,41 @@ public final class DatesSheet {
     static List<List<Object>> rows(Decisions decisions, Schedule schedule) {
         List<List<Object>> rows = new ArrayList<>();
         for (Course course : decisions.courses()) {
-            List<Thing> things = new ArrayList<>();
-            course.units().forEach(unit -> unit.items().forEach(item -> things.add(new Thing(unit.code(), item))));
+            List<Dated> things = new ArrayList<>(course.items());
             course.besides().notices().stream()
                     .filter(notice -> !notice.when().series())
-                    .forEach(notice -> things.add(new Thing(
-                            course.unit(notice.unit()).map(Unit::code).orElse(""), NoticeAsItem.item(notice))));
-            for (Thing thing : things) {
+                    .forEach(things::add);
+            for (Dated thing : things) {
                 for (Section section : course.sections()) {
                     schedule.section(course.code(), section.code())
                             .orElseThrow()
-                            .dated(thing.item().id())
-                            .ifPresent(dates -> rows.add(row(course, section, thing, dates)));
+                            .dated(thing)
+                            .ifPresent(dates -> rows.add(row(course, section, dates)));
                 }
             }
         }
         return rows;
     }
 
-    private record Thing(String unit, Item item) {}
-
-    private static List<Object> row(Course course, Section section, Thing thing, ItemDates dates) {
-        Item item = thing.item();
+    private static List<Object> row(Course course, Section section, ThingDates dates) {
+        Dated thing = dates.thing();
         List<Object> row = new ArrayList<>(List.of(
                 course.code(),
                 section.code(),
-                item.id(),
-                item.title(),
-                item.kind(),
-                thing.unit(),
-                item.lesson() == null ? "" : item.lesson()));
-        boolean wholeDays = NoticeAsItem.wholeDays(course, item.id(), section.code());
+                thing.key(),
+                thing.title(),
+                thing.kind(),
+                course.unit(dates.unitId()).map(Unit::code).orElse(""),
+                thing.lesson() == null ? "" : thing.lesson()));
+        boolean wholeDays = thing.wholeDays(section.code());
         for (Which which : Which.values()) {
-            Resolved date = dates.get(which);
-            if (date == null || !date.resolved()) {
+            LocalDateTime at = dates.at(which);
+            if (at == null) {
                 row.add("");
             } else if (wholeDays) {
-                row.add(date.moment().toLocalDate());
+                row.add(at.toLocalDate());
             } else {
-                row.add(date.moment());
+                row.add(at);
             }
         }
         return row;

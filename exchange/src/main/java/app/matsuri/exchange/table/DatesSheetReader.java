@@ -5,15 +5,13 @@ import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.dates.PutDates;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
-import app.matsuri.core.plan.Item;
-import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Which;
-import app.matsuri.core.schedule.ItemDates;
-import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.ThingDates;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.exchange.words.CellWords;
@@ -109,20 +107,21 @@ public final class DatesSheetReader {
                 .filter(c -> code.isEmpty() || c.code().equalsIgnoreCase(code))
                 .toList();
         Course course = null;
-        Item item = null;
+        Dated thing = null;
         boolean doubt = false;
         for (Course each : courses) {
-            if (item == null) {
+            if (thing == null) {
                 course = each;
-                item = NoticeAsItem.item(each, id).orElse(null);
+                thing = Dated.find(each, id).orElse(null);
             }
         }
-        if (course == null || item == null) {
-            List<Map.Entry<Course, Item>> called = new ArrayList<>();
-            courses.forEach(c -> Stream.concat(
-                            c.items().stream(), c.besides().notices().stream().map(NoticeAsItem::item))
-                    .filter(i -> i.title().equalsIgnoreCase(title))
-                    .forEach(i -> called.add(Map.entry(c, i))));
+        if (course == null || thing == null) {
+            List<Map.Entry<Course, Dated>> called = new ArrayList<>();
+            for (Course each : courses) {
+                Stream.<Dated>concat(each.items().stream(), each.besides().notices().stream())
+                        .filter(t -> t.title().equalsIgnoreCase(title))
+                        .forEach(t -> called.add(Map.entry(each, t)));
+            }
             if (called.size() != 1) {
                 String said = called.isEmpty()
                         ? "There is no such thing here; add it in the outline first."
@@ -131,20 +130,20 @@ public final class DatesSheetReader {
                 return;
             }
             course = called.get(0).getKey();
-            item = called.get(0).getValue();
+            thing = called.get(0).getValue();
             doubt = true;
         }
-        dates(number, row, columns, course, item, doubt);
+        dates(number, row, columns, course, thing, doubt);
     }
 
     private void dates(
-            int number, List<String> row, Map<String, Integer> columns, Course course, Item item, boolean doubt) {
+            int number, List<String> row, Map<String, Integer> columns, Course course, Dated thing, boolean doubt) {
         String section = cell(row, columns, "section");
         Optional<Section> found = course.section(section);
         if (!section.isEmpty() && found.isEmpty()) {
             lines.add(new Line(
                     number,
-                    item.title(),
+                    thing.title(),
                     section,
                     "",
                     "unknown",
@@ -156,7 +155,7 @@ public final class DatesSheetReader {
             String name = Words.word(which);
             if (columns.containsKey(name)) {
                 String given = cell(row, columns, name);
-                date(number, course, item, section.isEmpty() ? null : section, which, given, beside, doubt);
+                date(number, course, thing, section.isEmpty() ? null : section, which, given, beside, doubt);
             }
         }
     }
@@ -164,35 +163,34 @@ public final class DatesSheetReader {
     private void date(
             int number,
             Course course,
-            Item item,
+            Dated thing,
             @Nullable String section,
             Which which,
             String given,
             Map<Which, Own<DateRule>> beside,
             boolean doubt) {
-        ItemDates dates = course.sections().stream()
+        ThingDates dates = course.sections().stream()
                 .filter(s -> section == null || s.code().equals(section))
-                .flatMap(s -> schedule.section(course.code(), s.code()).orElseThrow().dated(item.id()).stream())
+                .flatMap(s -> schedule.section(course.code(), s.code()).orElseThrow().dated(thing).stream())
                 .findFirst()
                 .orElse(null);
         if (dates == null) {
             return;
         }
-        Resolved now = dates.get(which);
-        LocalDateTime from = now == null ? null : now.at();
+        LocalDateTime from = dates.at(which);
         try {
-            CellWords.Cell cell = words.read(course.code(), item.id(), section, which, given, beside);
+            CellWords.Cell cell = words.read(course.code(), thing.key(), section, which, given, beside);
             LocalDateTime to = cell.date() == null ? null : cell.date().at();
-            if (Objects.equals(from, to) || sameDay(course, item, section, from, to)) {
+            if (Objects.equals(from, to) || sameDay(thing, section, from, to)) {
                 same++;
                 return;
             }
             beside.put(which, cell.own());
-            changed.computeIfAbsent(new Place(course.code(), item.id(), which), p -> new LinkedHashMap<>())
+            changed.computeIfAbsent(new Place(course.code(), thing.key(), which), p -> new LinkedHashMap<>())
                     .put(section == null ? "" : section, cell.own());
             lines.add(new Line(
                     number,
-                    item.title(),
+                    thing.title(),
                     section == null ? "" : section,
                     Words.word(which),
                     doubt ? "doubt" : "changed",
@@ -200,7 +198,7 @@ public final class DatesSheetReader {
         } catch (CellWords.NotUnderstood e) {
             lines.add(new Line(
                     number,
-                    item.title(),
+                    thing.title(),
                     section == null ? "" : section,
                     Words.word(which),
                     "not-understood",
@@ -210,11 +208,8 @@ public final class DatesSheetReader {
 
     /** Whether both are the same day of a notice of whole days, whose dates have no time. */
     private static boolean sameDay(
-            Course course, Item item, @Nullable String section, @Nullable LocalDateTime a, @Nullable LocalDateTime b) {
-        return a != null
-                && b != null
-                && a.toLocalDate().equals(b.toLocalDate())
-                && NoticeAsItem.wholeDays(course, item.id(), section);
+            Dated thing, @Nullable String section, @Nullable LocalDateTime a, @Nullable LocalDateTime b) {
+        return a != null && b != null && a.toLocalDate().equals(b.toLocalDate()) && thing.wholeDays(section);
     }
 
     private static String said(@Nullable LocalDateTime date) {

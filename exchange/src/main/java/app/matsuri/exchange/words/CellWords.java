@@ -5,17 +5,16 @@ import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
-import app.matsuri.core.plan.Item;
-import app.matsuri.core.plan.NoticeAsItem;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
-import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.schedule.ThingDates;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
@@ -98,15 +97,15 @@ public final class CellWords {
         Course in = decisions
                 .course(course)
                 .orElseThrow(() -> new NotUnderstood("There is no course “" + course + "” in this term."));
-        Item thing = NoticeAsItem.item(in, item)
-                .orElseThrow(() -> new NotUnderstood("“" + course + "” has no “" + item + "”."));
+        Dated thing =
+                Dated.find(in, item).orElseThrow(() -> new NotUnderstood("“" + course + "” has no “" + item + "”."));
         SectionSchedule follows = in.sections().stream()
                 .filter(s -> section == null || s.code().equals(section))
-                .filter(s -> thing.details().concerns(s.code()))
+                .filter(s -> thing.concerns(s.code()))
                 .findFirst()
                 .flatMap(s -> schedule.section(course, s.code()))
                 .orElseThrow(() -> new NotUnderstood("“" + thing.title() + "” is not for that section."));
-        ItemDates dates = follows.dated(item)
+        ThingDates dates = follows.dated(thing)
                 .orElseThrow(() -> new NotUnderstood("“" + thing.title() + "” is not for that section."));
         String text = given.strip();
         if (NONE.matcher(text).matches()) {
@@ -114,14 +113,15 @@ public final class CellWords {
         }
         if (AS_PLANNED.matcher(text).matches()) {
             DateRule plan = thing.rule(which);
-            return new Cell(Own.of(plan), "as planned", follows.would(dates, which, plan, beside));
+            return new Cell(Own.of(plan), "as planned", dates.would(follows, which, plan, beside));
         }
         DateRule rule = rule(text, in, thing, which, dates, follows);
-        Resolved date = follows.would(dates, which, rule, beside);
+        Resolved date = dates.would(follows, which, rule, beside);
         return new Cell(Own.other(rule), RuleSaid.brief(rule), date);
     }
 
-    private DateRule rule(String text, Course course, Item item, Which which, ItemDates dates, SectionSchedule follows)
+    private DateRule rule(
+            String text, Course course, Dated thing, Which which, ThingDates dates, SectionSchedule follows)
             throws NotUnderstood {
         DateRule now = dates.rule(which);
         Resolved stands = dates.get(which);
@@ -136,7 +136,7 @@ public final class CellWords {
         LocalDate base = stands != null && stands.resolved() ? stands.moment().toLocalDate() : today;
         Term term = decisions.term();
         PlanNames known = names.computeIfAbsent(course.code(), c -> PlanNames.of(course));
-        Optional<DateRule> read = new DueWords(days(today, term), known).read(text, item.lesson(), which);
+        Optional<DateRule> read = new DueWords(days(today, term), known).read(text, thing.lesson(), which);
         if (read.isPresent()) {
             return read.get();
         }
@@ -157,7 +157,7 @@ public final class CellWords {
             }
         }
         throw new NotUnderstood("“" + (text.length() > 40 ? text.substring(0, 40) + "…" : text) + "” is no date yet."
-                + " Write 3 nov, 17:00, next class, " + (item.lesson() == null ? "CH2 +2 days" : "+2 days")
+                + " Write 3 nov, 17:00, next class, " + (thing.lesson() == null ? "CH2 +2 days" : "+2 days")
                 + ", friday, due +2 days or never.");
     }
 

@@ -7,6 +7,7 @@ import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.dates.PutDates;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.exchange.Files;
 import app.matsuri.exchange.file.Given;
@@ -210,7 +211,7 @@ class DatesSheetTest {
                         .orElseThrow()
                         .dated(first.get(2))
                         .orElseThrow()
-                        .opens()
+                        .get(Which.OPENS)
                         .at()
                         .toLocalDate())
                 .isEqualTo(LocalDate.of(2026, 11, 4));

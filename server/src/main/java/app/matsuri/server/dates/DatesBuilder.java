@@ -6,11 +6,10 @@ import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Notice;
-import app.matsuri.core.plan.NoticeAsItem;
-import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Section;
@@ -18,11 +17,11 @@ import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
-import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.RulesInForce;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.schedule.ThingDates;
 import app.matsuri.core.schedule.Untold;
 import app.matsuri.server.dates.DatesView.DatesCell;
 import app.matsuri.server.dates.DatesView.DatesCourse;
@@ -40,6 +39,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -122,7 +122,7 @@ final class DatesBuilder {
     private DatesRow row(Course course, Unit unit, Item item, List<SectionSchedule> sections) {
         return new DatesRow(
                 course.code(),
-                item.id(),
+                item.key(),
                 item.title(),
                 item.kind(),
                 unit.id(),
@@ -134,67 +134,100 @@ final class DatesBuilder {
                 cell(unit, item, Which.OPENS, sections),
                 cell(unit, item, Which.DUE, sections),
                 cell(unit, item, Which.CLOSES, sections),
-                wrong.getOrDefault(new ThingRef(course.code(), item.id()), List.of()).stream()
-                        .filter(f -> List.of("item", "opens", "due", "closes").contains(f.about()))
-                        .toList());
+                wrong(course, item.id(), List.of("item", "opens", "due", "closes")));
     }
 
-    /** A notice, its beginning where work opens and its end where work closes. */
     private DatesRow row(Course course, Notice notice, List<SectionSchedule> sections) {
-        DatesCell none = new DatesCell(
-                null,
-                null,
-                sections.stream().map(s -> (LocalDateTime) null).toList(),
-                sections.stream().map(s -> "none").toList(),
-                null,
-                null);
         return new DatesRow(
                 course.code(),
-                NoticeAsItem.id(notice),
+                notice.key(),
                 notice.title(),
-                "notice",
+                notice.kind(),
                 notice.unit() == null ? "" : notice.unit(),
                 null,
                 "",
                 null,
                 notice.when().series(),
                 notice.only().isEmpty() ? null : notice.only(),
-                cell(course, notice, true, sections),
-                none,
-                notice.when().series() || notice.when().ends() != null ? cell(course, notice, false, sections) : none,
-                wrong.getOrDefault(new ThingRef(course.code(), notice.id()), List.of()).stream()
-                        .filter(f -> f.about().equals("notice"))
-                        .toList());
+                cell(notice, Which.OPENS, sections),
+                cell(notice, Which.DUE, sections),
+                cell(notice, Which.CLOSES, sections),
+                wrong(course, notice.id(), List.of("notice")));
     }
 
-    private DatesCell cell(Course course, Notice notice, boolean begins, List<SectionSchedule> sections) {
+    private List<FindingView> wrong(Course course, String id, List<String> about) {
+        return wrong.getOrDefault(new ThingRef(course.code(), id), List.of()).stream()
+                .filter(f -> about.contains(f.about()))
+                .toList();
+    }
+
+    private DatesCell cell(Notice notice, Which which, List<SectionSchedule> sections) {
+        List<String> own = sections.stream()
+                .map(s -> notice.sections().get(s.section().code()))
+                .map(other -> other == null || which == Which.DUE ? null : said(Own.of(other.rule(which))))
+                .toList();
+        DateRule rule = notice.rule(which);
+        String series = switch (which) {
+            case OPENS -> "first of a series";
+            case DUE -> null;
+            case CLOSES -> "last of a series";
+        };
+        return cell(notice, which, sections, own, rule, notice.when().series() ? series : brief(rule));
+    }
+
+    private DatesCell cell(Unit unit, Item item, Which which, List<SectionSchedule> sections) {
+        List<String> own = new ArrayList<>();
+        DateRule plan = item.rule(which);
+        for (SectionSchedule section : sections) {
+            own.add(section.section()
+                    .adjustment(item.id())
+                    .map(Adjustment::dates)
+                    .map(d -> d.get(which))
+                    .map(DatesBuilder::said)
+                    .orElse(null));
+            ItemDates dates = section.byItem().get(item.id());
+            if (plan == null && dates != null && dates.rules().from(which) == RulesInForce.From.AROUND) {
+                plan = dates.rule(which);
+            }
+        }
+        boolean around = item.rule(which) == null && plan != null;
+        return cell(
+                item, which, sections, own, plan, around ? "as unit " + unit.code() + ", " + brief(plan) : brief(plan));
+    }
+
+    /**
+     * A cell.
+     *
+     * @param own what each section has of its own
+     * @param plan the plan's rule; null for none
+     * @param said the same in words
+     */
+    private DatesCell cell(
+            Dated thing,
+            Which which,
+            List<SectionSchedule> sections,
+            List<String> own,
+            @Nullable DateRule plan,
+            @Nullable String said) {
         List<LocalDateTime> at = new ArrayList<>();
         List<String> state = new ArrayList<>();
-        List<String> own = new ArrayList<>();
         for (SectionSchedule section : sections) {
-            List<NoticeDates.Entry> entries = section.notice(course.code(), notice.id())
-                    .map(NoticeDates::entries)
-                    .orElse(List.of());
-            NoticeDates.Entry entry =
-                    entries.isEmpty() ? null : begins ? entries.get(0) : entries.get(entries.size() - 1);
-            LocalDateTime moment = entry == null ? null : begins ? entry.begins() : entry.ends();
-            // a whole day has no time, also where it hangs on work that has one
-            at.add(
-                    moment != null && entry != null && entry.allDay()
-                            ? moment.toLocalDate().atStartOfDay()
-                            : moment);
-            state.add(entry == null ? "not-for" : entry.resolved() ? "ok" : "unresolved");
-            NoticeTime other = notice.sections().get(section.section().code());
-            own.add(other == null ? null : said(Own.of(begins ? other.begins() : other.ends())));
+            Optional<ThingDates> dates = section.dated(thing);
+            Resolved date = dates.map(d -> d.get(which)).orElse(null);
+            at.add(date == null ? null : date.at());
+            state.add(dates.isEmpty() ? "not-for" : date == null ? "none" : date.state());
         }
-        DateRule rule = begins ? notice.when().begins() : notice.when().ends();
         return new DatesCell(
-                rule == null ? (begins ? "first of a series" : "last of a series") : RuleSaid.brief(rule),
-                rule == null ? null : RuleSaid.typed(rule),
+                said,
+                plan == null ? null : RuleSaid.typed(plan),
                 at,
                 state,
                 someOf(own),
-                told(sections, begins ? Which.OPENS : Which.CLOSES, NoticeAsItem.id(notice)));
+                told(sections, which, thing.key()));
+    }
+
+    private static @Nullable String brief(@Nullable DateRule rule) {
+        return rule == null ? null : RuleSaid.brief(rule);
     }
 
     /** What the students of each section were told of a date, where that is not the date. */
@@ -206,36 +239,6 @@ final class DatesBuilder {
 
     private static @Nullable List<String> someOf(List<String> perSection) {
         return perSection.stream().allMatch(Objects::isNull) ? null : perSection;
-    }
-
-    private DatesCell cell(Unit unit, Item item, Which which, List<SectionSchedule> sections) {
-        List<LocalDateTime> at = new ArrayList<>();
-        List<String> state = new ArrayList<>();
-        List<String> own = new ArrayList<>();
-        DateRule plan = item.rule(which);
-        for (SectionSchedule section : sections) {
-            ItemDates dates = section.byItem().get(item.id());
-            Resolved date = dates == null ? null : dates.get(which);
-            at.add(date == null ? null : date.at());
-            state.add(dates == null ? "not-for" : date == null ? "none" : date.state());
-            own.add(section.section()
-                    .adjustment(item.id())
-                    .map(Adjustment::dates)
-                    .map(d -> d.get(which))
-                    .map(DatesBuilder::said)
-                    .orElse(null));
-            if (plan == null && dates != null && dates.rules().from(which) == RulesInForce.From.AROUND) {
-                plan = dates.rule(which);
-            }
-        }
-        boolean around = item.rule(which) == null && plan != null;
-        return new DatesCell(
-                plan == null ? null : (around ? "as unit " + unit.code() + ", " : "") + RuleSaid.brief(plan),
-                plan == null ? null : RuleSaid.typed(plan),
-                at,
-                state,
-                someOf(own),
-                told(sections, which, item.id()));
     }
 
     private static String said(Own<DateRule> own) {

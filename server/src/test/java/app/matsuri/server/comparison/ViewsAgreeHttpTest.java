@@ -12,6 +12,7 @@ import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.schedule.ThingDates;
 import app.matsuri.exchange.plan.PlanFile;
 import app.matsuri.server.Browser;
 import app.matsuri.server.DemoTest;
@@ -112,7 +113,7 @@ class ViewsAgreeHttpTest extends DemoTest {
                         list(row.path(which.name().toLowerCase()).path("at"));
                 for (int s = 0; s < moments.size(); s++) {
                     Section section = course.sections().get(s);
-                    ItemDates dates = schedule.section(course.code(), section.code())
+                    ThingDates dates = schedule.section(course.code(), section.code())
                             .flatMap(in -> in.dated(row.path("id").stringValue()))
                             .orElse(null);
                     LocalDateTime at = dates == null ? null : dates.at(which);
@@ -169,7 +170,7 @@ class ViewsAgreeHttpTest extends DemoTest {
         assertThat(ics.split("BEGIN:VEVENT", -1).length - 1).as("events").isGreaterThanOrEqualTo((int) meetings);
         String dates = browser.get(at + "/dates.csv").response().getContentAsString(StandardCharsets.UTF_8);
         for (SectionSchedule in : schedule.sections()) {
-            for (ItemDates item : in.dates()) {
+            for (ThingDates item : in.dates()) {
                 LocalDateTime due = item.at(Which.DUE);
                 if (due != null) {
                     assertThat(dates).contains(due.toLocalDate() + " " + due.toLocalTime());

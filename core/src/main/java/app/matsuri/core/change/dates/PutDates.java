@@ -1,6 +1,5 @@
 package app.matsuri.core.change.dates;
 
-import app.matsuri.core.calendar.Known;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Find;
 import app.matsuri.core.change.Hand;
@@ -8,11 +7,10 @@ import app.matsuri.core.change.ItemRules;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Notice;
-import app.matsuri.core.plan.NoticeAsItem;
-import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.plan.Which;
@@ -35,7 +33,7 @@ import java.util.Set;
 public record PutDates(List<Entry> entries) implements Change {
 
     /**
-     * Other dates of one item.
+     * Other dates of one thing.
      *
      * @param sections codes of the sections that are meant; none for the plan, and so for all
      * @param dates the dates that change
@@ -76,18 +74,12 @@ public record PutDates(List<Entry> entries) implements Change {
         for (Entry entry : entries) {
             Course course = Find.course(now, entry.course());
             entry.sections().forEach(code -> Find.section(before, entry.course(), code));
-            Notice notice = NoticeAsItem.find(course, entry.item()).orElse(null);
-            if (notice != null) {
-                now = now.withCourse(course.withNotice(dated(notice, entry)));
-                done++;
+            Dated thing = Find.dated(now, entry.course(), entry.item());
+            if (thing.locked()) {
+                stay.add("“" + thing.title() + "” has an official date and stays.");
                 continue;
             }
-            Item item = Find.item(now, entry.course(), entry.item());
-            if (item.locked()) {
-                stay.add("“" + item.title() + "” has an official date and stays.");
-                continue;
-            }
-            now = now.withCourse(ItemRules.put(course, item, entry.sections(), entry.dates()));
+            now = now.withCourse(dated(course, thing, entry));
             done++;
         }
         if (done == 0) {
@@ -97,20 +89,18 @@ public record PutDates(List<Entry> entries) implements Change {
         return new Outcome(now, notes);
     }
 
-    private static Notice dated(Notice notice, Entry entry) {
-        try {
-            if (entry.sections().isEmpty()) {
-                return notice.withWhen(NoticeAsItem.with(notice.when(), notice.title(), entry.dates()));
+    private static Course dated(Course course, Dated thing, Entry entry) {
+        return thing.on(new Dated.Cases<>() {
+            @Override
+            public Course item(Item item) {
+                return ItemRules.put(course, item, entry.sections(), entry.dates());
             }
-            Notice now = notice;
-            for (String section : entry.sections()) {
-                NoticeTime own = NoticeAsItem.with(notice.when(section), notice.title(), entry.dates());
-                now = now.withWhen(section, own.equals(now.when()) ? null : own);
+
+            @Override
+            public Course notice(Notice notice) {
+                return course.withNotice(ItemRules.put(notice, entry.sections(), entry.dates()));
             }
-            return now;
-        } catch (IllegalArgumentException e) {
-            throw new Refused(Known.message(e));
-        }
+        });
     }
 
     @Override
@@ -122,7 +112,7 @@ public record PutDates(List<Entry> entries) implements Change {
             dates.addAll(entry.dates().keySet());
         }
         Entry first = entries.get(0);
-        String title = "“" + Find.title(before, first.course(), first.item()) + "”";
+        String title = "“" + Find.dated(before, first.course(), first.item()).title() + "”";
         String what = things.size() == 1 ? title : things.size() + " things";
         String in = things.size() == 1 && first.sections().size() == 1
                 ? " in section " + first.sections().get(0)
@@ -148,7 +138,7 @@ public record PutDates(List<Entry> entries) implements Change {
     public Set<Hand> hands(Decisions before) {
         Set<Hand> hands = new LinkedHashSet<>();
         for (Entry entry : entries) {
-            hands.add(Find.dated(before, entry.course(), entry.item()));
+            hands.add(Find.hand(before, entry.course(), entry.item()));
         }
         return hands;
     }

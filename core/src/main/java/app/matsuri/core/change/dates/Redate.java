@@ -180,8 +180,9 @@ public record Redate(String course, List<String> items, List<String> sections, S
 
     @Override
     public String sentence(Decisions before) {
-        String what =
-                items.size() == 1 ? "“" + Find.title(before, course, items.get(0)) + "”" : items.size() + " things";
+        String what = items.size() == 1
+                ? "“" + Find.dated(before, course, items.get(0)).title() + "”"
+                : items.size() + " things";
         String in = sections.isEmpty() ? "" : " in section " + String.join(" and ", sections);
         return how.said() + " " + PutDates.said(dates) + " of " + what + in;
     }
@@ -189,7 +190,7 @@ public record Redate(String course, List<String> items, List<String> sections, S
     @Override
     public Set<Hand> hands(Decisions before) {
         Set<Hand> hands = new LinkedHashSet<>();
-        items.forEach(id -> hands.add(Find.dated(before, course, id)));
+        items.forEach(id -> hands.add(Find.hand(before, course, id)));
         return hands;
     }
 
