@@ -14,6 +14,7 @@ import app.matsuri.core.plan.Unit;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.exchange.words.DayWords;
+import app.matsuri.exchange.words.MeetsSaid;
 import app.matsuri.exchange.words.MeetsWords;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
@@ -179,7 +180,7 @@ public record Start(
                                 true,
                                 String.join(
                                         "; ",
-                                        patterns.stream().map(MeetsWords::say).toList())));
+                                        patterns.stream().map(MeetsSaid::say).toList())));
         Integer required = null;
         HoursAsked asks = null;
         if (!credits.isBlank()) {

@@ -1,9 +1,7 @@
 package app.matsuri.exchange.outline;
 
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.DateRule;
-import app.matsuri.core.plan.Edge;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
 import app.matsuri.exchange.outline.TypedLine.Part;
@@ -17,8 +15,6 @@ import app.matsuri.exchange.words.RepeatWords;
 import app.matsuri.exchange.words.RunWords;
 import app.matsuri.exchange.words.Times;
 import java.math.BigDecimal;
-import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -32,7 +28,6 @@ import org.jspecify.annotations.Nullable;
 /** Reads a typed line word by word: every word has a meaning, belongs to the title, or is said not to be understood. */
 final class TypedLineReader {
 
-    private static final LocalTime END_OF_DAY = LocalTime.of(23, 59);
     private static final Pattern PREFIX =
             Pattern.compile("(?i)(notice|lesson|note|" + KindWords.ANY + ")\\s*:\\s*(\\S.*)");
     private static final Pattern NOTICE = Pattern.compile("(?i)notice\\s+(\\S.*)");
@@ -52,7 +47,7 @@ final class TypedLineReader {
             + "|.*\\b\\d{1,2}(?:st|nd|rd|th|\\.)?\\s+\\p{L}{3,10}\\b.*|.*\\d[:.]\\d\\d.*|.*\\b\\d{1,2}\\s*[ap]m\\b.*"
             + "|\\d+\\s+times.*|.*\\d{4}-\\d.*");
 
-    private final Place in;
+    final Place in;
     final List<Part> parts = new ArrayList<>();
     final Map<Which, DateRule> dates = new EnumMap<>(Which.class);
     Sort sort = Sort.WORK;
@@ -71,7 +66,7 @@ final class TypedLineReader {
     String place = "";
     final List<MomentWords> days = new ArrayList<>();
     /** The days are from one to another, not two by themselves. */
-    private boolean run;
+    boolean run;
 
     @Nullable
     Times times;
@@ -130,7 +125,9 @@ final class TypedLineReader {
         if (kind == null) {
             kind = OutlineDraft.kind(title);
         }
-        finish();
+        if (sort == Sort.WORK) {
+            new TypedLineDates(this).settle();
+        }
     }
 
     private String prefix(String text) {
@@ -264,11 +261,7 @@ final class TypedLineReader {
         }
         return new DueWords(in.days(), in.names())
                 .read(words, in.lesson(), which)
-                .or(() -> MomentWords.read(words, in.days()).map(m -> DateRule.at(m.at(edge(which)))));
-    }
-
-    private static LocalTime edge(Which which) {
-        return which == Which.OPENS ? LocalTime.MIDNIGHT : END_OF_DAY;
+                .or(() -> MomentWords.read(words, in.days()).map(m -> DateRule.at(m.at(TypedLineDates.edge(which)))));
     }
 
     private boolean moment(String text) {
@@ -388,64 +381,9 @@ final class TypedLineReader {
         return rest;
     }
 
-    private boolean say(String text, String as, boolean understood) {
+    boolean say(String text, String as, boolean understood) {
         parts.add(new Part(text, as, understood));
         return true;
-    }
-
-    private void finish() {
-        if (sort != Sort.WORK) {
-            return;
-        }
-        if (repeat != null) {
-            if (!days.isEmpty() || dates.containsKey(Which.DUE)) {
-                say("", "what repeats has no single date: write from and until, and at what time it is due", false);
-            }
-            return;
-        }
-        if (often > 0) {
-            say("", "say on which days: every friday, " + often + " times", false);
-        }
-        if (days.size() > 1 && (days.size() > 2 || !run || dates.containsKey(Which.DUE))) {
-            say("", "write opens, due or closes before each date", false);
-        }
-        if (days.size() == 2) {
-            dates.putIfAbsent(Which.OPENS, at(days.get(0), Which.OPENS));
-            dates.putIfAbsent(Which.DUE, at(days.get(1), Which.DUE));
-        } else if (days.size() == 1 && !dates.containsKey(Which.DUE)) {
-            MomentWords only = days.get(0);
-            if (times != null && times.end() != null) {
-                dates.put(Which.DUE, at(new MomentWords(only.day(), times.end()), Which.DUE));
-                dates.putIfAbsent(Which.OPENS, DateRule.at(only.day().atTime(times.start())));
-            } else {
-                dates.put(Which.DUE, at(withTime(only), Which.DUE));
-            }
-        } else if (days.size() == 1) {
-            say("", "write opens or closes before the other date", false);
-        } else if (times != null && times.end() != null && in.day() != null) {
-            dates.putIfAbsent(Which.OPENS, DateRule.at(in.day().atTime(times.start())));
-            dates.putIfAbsent(Which.DUE, DateRule.at(in.day().atTime(times.end())));
-        }
-        if (!dates.containsKey(Which.DUE) && in.day() != null) {
-            dates.put(Which.DUE, onTheDay(in.day(), times == null ? null : times.start()));
-        }
-    }
-
-    private MomentWords withTime(MomentWords moment) {
-        return moment.time() == null && times != null ? new MomentWords(moment.day(), times.start()) : moment;
-    }
-
-    private static DateRule at(MomentWords moment, Which which) {
-        return DateRule.at(moment.at(edge(which)));
-    }
-
-    /** Due at the start of that day's lesson, or at the time said; on a day on which none begins, at its end. */
-    private DateRule onTheDay(LocalDate day, @Nullable LocalTime time) {
-        if (in.lesson() == null || !in.begins()) {
-            return DateRule.at(day.atTime(time == null ? END_OF_DAY : time));
-        }
-        DateRule with = DateRule.of(new Anchor.WithLesson(in.lesson(), Edge.START));
-        return time == null ? with : with.at(time);
     }
 
     private static String named(Which which) {

@@ -1,21 +1,16 @@
 package app.matsuri.exchange.words;
 
 import app.matsuri.core.calendar.Extra;
-import app.matsuri.core.calendar.Say;
 import app.matsuri.core.session.MeetingPattern;
-import app.matsuri.exchange.plan.Words;
 import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.format.TextStyle;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -34,22 +29,8 @@ public final class MeetsWords {
             "(?<!\\d)" + CLOCK + "(?:\\s*(?:-|–|to)\\s*" + CLOCK
                     + "|\\s*[,]?\\s*(?:for\\s+)?(\\d{2,3})\\s*min(?:utes)?)",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern LONG_DAYS = Pattern.compile(DayWords.WEEKDAY, Pattern.CASE_INSENSITIVE);
-    private static final Pattern SHORT_DAYS = Pattern.compile("(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}");
-
-    private static final Pattern TWO_LETTERS = Pattern.compile("(?i)(?:mo|di|mi|do|fr|sa|so|tu|we|th|su)");
-    private static final Pattern EVERY = Pattern.compile(
-            "(?i)\\b(?:every|each)\\s+(second|other|third|fourth|\\d)(?:nd|rd|th)?\\b(?:\\s+weeks?)?|\\b(biweekly|fortnightly)\\b");
-    private static final Pattern MONTHLY = Pattern.compile("(?i)\\b(first|second|third|fourth|last)\\s+"
-            + DayWords.WEEKDAY + "(?:\\s+of\\s+(?:the|each|every)\\s+month)?");
     private static final Pattern LETTERS =
             Pattern.compile("(?i)\\bdays?\\s+((?:\\p{Alnum}{1,3})(?:\\s*(?:,|and|&|\\+|/)\\s*\\p{Alnum}{1,3})*)\\s*$");
-    /** Several weekdays as one word: "Mon-Fri", "M-F", "Monday to Thursday". */
-    private static final Pattern DAY_RUN =
-            Pattern.compile("(?i)\\b(?:" + DayWords.WEEKDAY + "|(mo|di|mi|do|fr|sa|so|tu|we|th|su)"
-                    + "|([MTWRF]))\\.?\\s*(?:-|–|\\bto\\b|\\bthrough\\b|\\bbis\\b)\\s*(?:" + DayWords.WEEKDAY
-                    + "|(mo|di|mi|do|fr|sa|so|tu|we|th|su)|([MTWRFS]))(?![\\p{L}\\d])\\.?");
-
     private static final Pattern EVEN = Pattern.compile("(?i)\\b(even|odd)\\s+weeks?\\b,?");
     private static final Pattern WEEKS =
             Pattern.compile("(?i)\\bweeks?\\s+(\\d{1,2}(?:\\s*(?:,|and|&|\\+|-|–)\\s*\\d{1,2})*)(?!\\d|[:.]\\d)\\b,?");
@@ -57,7 +38,6 @@ public final class MeetsWords {
             Pattern.compile("(?i),?\\s*\\b(?:from|starting|beginning|since)\\s+(.+?)[,\\s]*$");
     private static final Pattern UNTIL = Pattern.compile("(?i),?\\s*\\b(?:until|till|through)\\s+(.+?)[,\\s]*$");
     private static final Pattern ADDRESS = Pattern.compile("(?i)\\bhttps?://\\S+");
-    private static final List<String> ORDINALS = List.of("", "first", "second", "third", "fourth");
 
     private MeetsWords() {}
 
@@ -150,7 +130,7 @@ public final class MeetsWords {
                         UNTIL.matcher(EVEN.matcher(before).replaceAll(" ")).replaceAll(""))
                 .replaceAll("");
         for (Stretch stretch : stretches.isEmpty() ? List.of(said.get()) : stretches) {
-            String rule = byLetter ? null : rule(bare, stretch.every());
+            String rule = byLetter ? null : WeekdayWords.rule(bare, stretch.every());
             if (!byLetter && rule == null) {
                 return List.of();
             }
@@ -234,124 +214,6 @@ public final class MeetsWords {
         return week == 1 ? first : monday.plusWeeks(week - 1L);
     }
 
-    /** The recurrence that the words before the times mean; null when they mean none. */
-    /** The recurrence that the words mean; null where a word of them is neither a weekday nor says how often. */
-    static @Nullable String only(String words) {
-        String known = DAY_RUN.matcher(words).replaceAll(" ");
-        known = MONTHLY.matcher(known).replaceAll(" ");
-        known = EVERY.matcher(known).replaceAll(" ");
-        known = LONG_DAYS.matcher(known).replaceAll(" ");
-        known = known.replaceAll("(?i)\\b(?:every|each|on|and|weeks?|und|et|y|the)\\b|[,&+/\\s]+", " ");
-        boolean letters = known.strip().matches("(?:(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}\\s*)*");
-        return letters
-                ? rule(words.replaceFirst("^(?i:every|each)\\s+(?=(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}\\b)", ""), 1)
-                : null;
-    }
-
-    private static @Nullable String rule(String before, int weeks) {
-        Matcher monthly = MONTHLY.matcher(before);
-        if (monthly.find()
-                && (before.toLowerCase(Locale.ROOT).contains("month")
-                        || !EVERY.matcher(before).find())) {
-            int nth = ORDINALS.indexOf(monthly.group(1).toLowerCase(Locale.ROOT));
-            return "FREQ=MONTHLY;BYDAY=" + nth + Words.weekday(DayWords.weekday(monthly.group(2)));
-        }
-        Matcher every = EVERY.matcher(before);
-        int interval = weeks;
-        String rest = before;
-        if (every.find()) {
-            String n = every.group(1) == null ? "second" : every.group(1).toLowerCase(Locale.ROOT);
-            interval = n.equals("other") ? 2 : n.matches("\\d") ? DayWords.number(n) : ORDINALS.indexOf(n);
-            rest = before.substring(0, every.start()) + " " + before.substring(every.end());
-        }
-        Set<DayOfWeek> days = days(rest);
-        if (days.isEmpty() || interval < 1) {
-            return null;
-        }
-        return "FREQ=WEEKLY;" + (interval > 1 ? "INTERVAL=" + interval + ";" : "") + "BYDAY="
-                + String.join(",", days.stream().map(Words::weekday).toList());
-    }
-
-    private static Set<DayOfWeek> days(String text) {
-        Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
-        String lower = text.toLowerCase(Locale.ROOT);
-        if (lower.matches(".*\\b(daily|every weekday|each weekday|weekdays|every day)\\b.*")) {
-            return EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.FRIDAY);
-        }
-        Matcher run = DAY_RUN.matcher(text);
-        while (run.find()) {
-            DayOfWeek from = day(run.group(1), run.group(2), run.group(3));
-            DayOfWeek to = day(run.group(4), run.group(5), run.group(6));
-            for (DayOfWeek d = from; d != to; d = d.plus(1)) {
-                days.add(d);
-            }
-            days.add(to);
-        }
-        String others = run.reset().replaceAll(" ");
-        if (!days.isEmpty() && others.isBlank()) {
-            return days;
-        }
-        Matcher named = LONG_DAYS.matcher(others);
-        while (named.find()) {
-            days.add(DayWords.weekday(named.group(1)));
-        }
-        if (!days.isEmpty()) {
-            return days;
-        }
-        List<String> words = List.of(others.strip().split("[\\s,/]+"));
-        if (words.stream().allMatch(word -> TWO_LETTERS.matcher(word).matches())) {
-            words.forEach(word -> days.add(twoLetters(word.toLowerCase(Locale.ROOT))));
-            return days;
-        }
-        for (String word : words) {
-            if (SHORT_DAYS.matcher(word).matches()) {
-                letters(word, days);
-            }
-        }
-        return days;
-    }
-
-    /** The weekday by its name, by two letters or by one. */
-    private static DayOfWeek day(String name, String two, String one) {
-        if (name != null) {
-            return DayWords.weekday(name);
-        }
-        if (two != null) {
-            return twoLetters(two.toLowerCase(Locale.ROOT));
-        }
-        Set<DayOfWeek> letter = EnumSet.noneOf(DayOfWeek.class);
-        letters(one.toUpperCase(Locale.ROOT), letter);
-        return letter.iterator().next();
-    }
-
-    private static DayOfWeek twoLetters(String word) {
-        return switch (word) {
-            case "mo" -> DayOfWeek.MONDAY;
-            case "di", "tu" -> DayOfWeek.TUESDAY;
-            case "mi", "we" -> DayOfWeek.WEDNESDAY;
-            case "do", "th" -> DayOfWeek.THURSDAY;
-            case "fr" -> DayOfWeek.FRIDAY;
-            case "sa" -> DayOfWeek.SATURDAY;
-            default -> DayOfWeek.SUNDAY;
-        };
-    }
-
-    private static void letters(String word, Set<DayOfWeek> days) {
-        Matcher letter = Pattern.compile("Tu|Th|Sa|Su|M|T|W|R|F|S|U").matcher(word);
-        while (letter.find()) {
-            days.add(
-                    switch (letter.group()) {
-                        case "M" -> DayOfWeek.MONDAY;
-                        case "T", "Tu" -> DayOfWeek.TUESDAY;
-                        case "W" -> DayOfWeek.WEDNESDAY;
-                        case "Th", "R" -> DayOfWeek.THURSDAY;
-                        case "F" -> DayOfWeek.FRIDAY;
-                        case "S", "Sa" -> DayOfWeek.SATURDAY;
-                        default -> DayOfWeek.SUNDAY;
-                    });
-        }
-    }
-
     /** Start and end; a missing am or pm is taken from the other, and 1 to 6 o'clock without either is afternoon. */
     private static Optional<LocalTime[]> span(Matcher m) {
         int from = DayWords.number(m.group(1));
@@ -381,53 +243,5 @@ public final class MeetsWords {
             return Optional.of(LocalTime.of(hour >= 1 && hour <= 6 ? hour + 12 : hour, minute));
         }
         return Optional.of(LocalTime.of(hour % 12 + (half.equalsIgnoreCase("pm") ? 12 : 0), minute));
-    }
-
-    /** When a pattern meets, in words. */
-    public static String say(MeetingPattern pattern) {
-        return days(pattern) + ", " + Say.time(pattern.start()) + " to "
-                + Say.time(pattern.start().plusMinutes(pattern.minutes())) + ", "
-                + pattern.minutes() + " minutes" + (pattern.place().isEmpty() ? "" : ", " + pattern.place())
-                + (pattern.link().isEmpty() ? "" : ", " + pattern.link());
-    }
-
-    /** The days of a pattern in words: "Mon, Wed, Fri", "every 2 weeks Thu", "day A, C", "first Tue of the month". */
-    public static String days(MeetingPattern pattern) {
-        String letters = pattern.letters().isEmpty() ? "" : "day " + String.join(", ", pattern.letters());
-        if (pattern.rule() == null) {
-            return letters;
-        }
-        String rule = pattern.rule().toUpperCase(Locale.ROOT);
-        String byDay = part(rule, "BYDAY");
-        String interval = part(rule, "INTERVAL");
-        boolean plain = rule.matches("FREQ=(WEEKLY|MONTHLY);(INTERVAL=\\d+;)?BYDAY=[-0-9A-Z,]+(;WKST=[A-Z]{2})?");
-        if (!plain) {
-            return rule + (letters.isEmpty() ? "" : ", " + letters);
-        }
-        String every = interval.isEmpty() || interval.equals("1") ? "" : "every " + interval + " weeks ";
-        String said = String.join(
-                ", ", Stream.of(byDay.split(",")).map(MeetsWords::nthDay).toList());
-        return every
-                + said
-                + (rule.startsWith("FREQ=MONTHLY") ? " of the month" : "")
-                + (pattern.from() == null ? "" : " from " + Say.day(pattern.from()))
-                + (pattern.until() == null ? "" : " until " + Say.day(pattern.until()))
-                + (letters.isEmpty() ? "" : ", " + letters);
-    }
-
-    private static String part(String rule, String name) {
-        Matcher m = Pattern.compile("(?:^|;)" + name + "=([^;]+)").matcher(rule);
-        return m.find() ? m.group(1) : "";
-    }
-
-    private static String nthDay(String word) {
-        String day = Words.weekday(word.substring(word.length() - 2)).getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
-        String n = word.substring(0, word.length() - 2).replace("+", "");
-        return switch (n) {
-            case "" -> day;
-            case "-1" -> "last " + day;
-            case "1", "2", "3", "4" -> ORDINALS.get(DayWords.number(n)) + " " + day;
-            default -> n + ". " + day;
-        };
     }
 }

@@ -107,7 +107,7 @@ public record RepeatWords(
             Matcher weeks = WEEKS.matcher(words);
             every = weeks.matches() ? every(words, weeks.group(1)) : 1;
         } else {
-            rule = MeetsWords.only(words);
+            rule = WeekdayWords.only(words);
             if (rule == null) {
                 return Optional.empty();
             }

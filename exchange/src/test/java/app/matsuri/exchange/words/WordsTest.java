@@ -256,7 +256,7 @@ class WordsTest {
         MeetingPattern pattern = MeetsWords.read(text).orElseThrow();
         assertThat(pattern.rule() == null ? "" : pattern.rule()).isEqualTo(rule);
         assertThat(String.join(",", pattern.letters())).isEqualTo(letters);
-        assertThat(MeetsWords.days(pattern)).isEqualTo(said);
+        assertThat(MeetsSaid.days(pattern)).isEqualTo(said);
     }
 
     /** Since when and in which weeks, in a term that begins on Monday 31 August. */
@@ -275,7 +275,7 @@ class WordsTest {
     void inWhichWeeksAClassMeets(String text, String said, String place) {
         List<MeetingPattern> read = MeetsWords.readAll(text, DAYS);
         assertThat(read).hasSize(1);
-        assertThat(MeetsWords.days(read.get(0))).isEqualTo(said);
+        assertThat(MeetsSaid.days(read.get(0))).isEqualTo(said);
         assertThat(read.get(0).place()).isEqualTo(place);
     }
 

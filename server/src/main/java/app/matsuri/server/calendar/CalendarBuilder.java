@@ -16,7 +16,7 @@ import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
 import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.plan.Words;
-import app.matsuri.exchange.words.MeetsWords;
+import app.matsuri.exchange.words.MeetsSaid;
 import app.matsuri.server.calendar.CalendarView.CalendarColumn;
 import app.matsuri.server.calendar.CalendarView.CalendarDay;
 import app.matsuri.server.calendar.CalendarView.CalendarSession;
@@ -136,7 +136,7 @@ final class CalendarBuilder {
                 Words.word(section.pace()),
                 section.students().size(),
                 beat(section),
-                section.meets().stream().map(MeetsWords::say).toList(),
+                section.meets().stream().map(MeetsSaid::say).toList(),
                 section.meets().stream().map(PlanWriter::pattern).toList(),
                 hours.sessions(),
                 hours.minutes(),

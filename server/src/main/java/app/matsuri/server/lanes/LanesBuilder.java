@@ -15,7 +15,7 @@ import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.Standing;
-import app.matsuri.exchange.words.MeetsWords;
+import app.matsuri.exchange.words.MeetsSaid;
 import app.matsuri.server.history.History;
 import app.matsuri.server.lanes.LanesView.Lane;
 import app.matsuri.server.lanes.LanesView.LaneKnot;
@@ -203,7 +203,7 @@ final class LanesBuilder {
             return "without meetings";
         }
         return section.meets().stream()
-                .map(p -> MeetsWords.days(p) + " " + Say.time(p.start()) + ", " + p.minutes() + " min")
+                .map(p -> MeetsSaid.days(p) + " " + Say.time(p.start()) + ", " + p.minutes() + " min")
                 .collect(Collectors.joining("; "));
     }
 

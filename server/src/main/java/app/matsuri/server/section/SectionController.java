@@ -16,6 +16,7 @@ import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.roster.RosterAgainst;
 import app.matsuri.exchange.roster.RosterReader;
+import app.matsuri.exchange.words.MeetsSaid;
 import app.matsuri.exchange.words.MeetsWords;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
@@ -167,7 +168,7 @@ class SectionController {
         }
         return new MeetingsRead(
                 patterns.stream().map(PlanWriter::pattern).toList(),
-                patterns.stream().map(MeetsWords::say).collect(Collectors.joining("; ")));
+                patterns.stream().map(MeetsSaid::say).collect(Collectors.joining("; ")));
     }
 
     /** A student on a roster. */

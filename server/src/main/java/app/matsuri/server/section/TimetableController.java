@@ -17,7 +17,7 @@ import app.matsuri.exchange.calendar.TimetableReader;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
-import app.matsuri.exchange.words.MeetsWords;
+import app.matsuri.exchange.words.MeetsSaid;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import java.util.ArrayList;
@@ -106,7 +106,7 @@ class TimetableController {
                                 Extra.NONE))
                 : new PutSection(group.course(), was == null ? null : was.code(), section);
         List<String> said =
-                new ArrayList<>(group.meets().stream().map(MeetsWords::say).toList());
+                new ArrayList<>(group.meets().stream().map(MeetsSaid::say).toList());
         group.changes().forEach(c -> said.add(change(c)));
         return new TimetableGroup(
                 group.course(),
