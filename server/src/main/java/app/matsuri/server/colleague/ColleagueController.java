@@ -1,15 +1,8 @@
 package app.matsuri.server.colleague;
 
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.plan.Item;
-import app.matsuri.core.schedule.ItemDates;
-import app.matsuri.core.schedule.Schedule;
-import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.core.session.Session;
-import app.matsuri.server.access.Access;
 import app.matsuri.server.access.Colleague;
 import app.matsuri.server.access.Colleague.Role;
-import app.matsuri.server.account.Accounts;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
@@ -20,17 +13,9 @@ import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.util.ArrayList;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -45,27 +30,20 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Colleagues of a term: inviting them, taking that back, and what they see. */
+/** Colleagues of a term: inviting them, and taking that back. */
 @RestController
 @RequestMapping(path = "/api", produces = "application/json")
 class ColleagueController {
 
-    private static final SecureRandom RANDOM = new SecureRandom();
-
     private final EntityManager entities;
     private final TermStore store;
-    private final Access access;
     private final Outbox outbox;
-    private final Accounts accounts;
     private final Clock clock;
 
-    ColleagueController(
-            EntityManager entities, TermStore store, Access access, Outbox outbox, Accounts accounts, Clock clock) {
+    ColleagueController(EntityManager entities, TermStore store, Outbox outbox, Clock clock) {
         this.entities = entities;
         this.store = store;
-        this.access = access;
         this.outbox = outbox;
-        this.accounts = accounts;
         this.clock = clock;
     }
 
@@ -100,7 +78,7 @@ class ColleagueController {
         }
     }
 
-    private static String word(Role role) {
+    static String word(Role role) {
         return role.name().toLowerCase().replace('_', '-');
     }
 
@@ -167,10 +145,8 @@ class ColleagueController {
             colleague.firstDay = form.first();
             colleague.lastDay = form.last();
         }
-        byte[] random = new byte[24];
-        RANDOM.nextBytes(random);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(random);
-        colleague.tokenHash = hash(token);
+        String token = InvitationToken.fresh();
+        colleague.tokenHash = InvitationToken.hash(token);
         entities.persist(colleague);
         String term = stored.decisions().term().name();
         String what = switch (colleague.role) {
@@ -209,143 +185,5 @@ class ColleagueController {
     @GetMapping("/outbox")
     List<Outbox.Mail> outbox(@AuthenticationPrincipal SignedIn by) {
         return outbox.of(by.workspaceId());
-    }
-
-    /** What an invitation is for. */
-    record InvitationView(String term, String by, String role, String name, boolean taken) {}
-
-    @GetMapping("/invitations/{token}")
-    @Transactional(readOnly = true)
-    public InvitationView invitation(@PathVariable String token) {
-        Colleague c = find(token);
-        String by = entities.createQuery(
-                        "select w.name from Workspace w, TermRecord t where t.id = :t and w.id = t.workspaceId",
-                        String.class)
-                .setParameter("t", c.termId)
-                .getSingleResult();
-        String term = entities.createQuery("select name from CalendarRow where termId = :t", String.class)
-                .setParameter("t", c.termId)
-                .getSingleResult();
-        return new InvitationView(term, by, word(c.role), c.name, c.accountId != null);
-    }
-
-    /** An account to take the invitation with, where the person has none. */
-    record InvitedAccount(
-            @NotBlank(message = "Give a sign-in name.") @Size(max = 100, message = "At most 100 characters.")
-            String signIn,
-
-            @Size(min = 10, max = 72, message = "A password has 10 to 72 characters.")
-            String password) {}
-
-    /** Takes an invitation with a new account. Signing in with it is a step of its own. */
-    @PostMapping(path = "/invitations/{token}/account", consumes = "application/json")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    @Transactional
-    public void takeWithAccount(@PathVariable String token, @Valid @RequestBody InvitedAccount account) {
-        Colleague c = open(token);
-        if (accounts.known(account.signIn())) {
-            throw new Problem(
-                    HttpStatus.CONFLICT,
-                    "sign-in-taken",
-                    "That name is taken",
-                    "Somebody signs in as “" + account.signIn().strip()
-                            + "” already. If that is you, sign in first and open the link again; else choose another.");
-        }
-        c.accountId =
-                accounts.create(account.signIn(), c.name, account.password()).accountId();
-    }
-
-    /** Takes an invitation as the one who is signed in. */
-    @PostMapping("/invitations/{token}/take")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    @Transactional
-    public void take(@AuthenticationPrincipal SignedIn by, @PathVariable String token) {
-        if (by == null) {
-            throw new Problem(
-                    HttpStatus.UNAUTHORIZED,
-                    "not-signed-in",
-                    "Not signed in",
-                    "Sign in first, then open the link again.");
-        }
-        open(token).accountId = by.accountId();
-    }
-
-    private Colleague open(String token) {
-        Colleague c = find(token);
-        if (c.accountId != null) {
-            throw new Problem(
-                    HttpStatus.CONFLICT,
-                    "invitation-taken",
-                    "Taken already",
-                    "This invitation was taken before. Sign in with the account that took it.");
-        }
-        return c;
-    }
-
-    private Colleague find(String token) {
-        return entities.createQuery("from Colleague where tokenHash = :h and withdrawn = false", Colleague.class)
-                .setParameter("h", hash(token))
-                .getResultStream()
-                .findFirst()
-                .orElseThrow(() -> new Problem(
-                        HttpStatus.NOT_FOUND,
-                        "no-such-invitation",
-                        "No such invitation",
-                        "This invitation does not exist or was withdrawn. Ask for a new one."));
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
-    }
-
-    /** One class that a substitute takes. */
-    record SheetClass(LocalDateTime start, LocalDateTime end, String place, List<String> lessons, List<String> due) {}
-
-    /** What a substitute needs: the classes of some days with their lessons and what is due. */
-    record Sheet(
-            String term, String course, String section, LocalDate first, LocalDate last, List<SheetClass> classes) {}
-
-    @GetMapping("/terms/{termId}/sheet")
-    Sheet sheet(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        Access.Substitution part = access.substitute(by, termId);
-        SectionSchedule in = Schedule.of(part.stored().decisions())
-                .section(part.course(), part.section())
-                .orElseThrow(() -> new Problem(
-                        HttpStatus.NOT_FOUND,
-                        "no-such-section",
-                        "No such section",
-                        "That section is no longer there."));
-        List<SheetClass> classes = new ArrayList<>();
-        for (Session session : in.sessions().all()) {
-            LocalDate day = session.date();
-            if (day.isBefore(part.first()) || day.isAfter(part.last())) {
-                continue;
-            }
-            classes.add(new SheetClass(
-                    session.start(),
-                    session.end(),
-                    session.place(),
-                    in.lessonsOn(day).stream()
-                            .map(p -> p.lesson().id() + " " + p.lesson().title())
-                            .toList(),
-                    in.dates().stream()
-                            .filter(d ->
-                                    d.main() != null && d.main().toLocalDate().equals(day))
-                            .map(ItemDates::item)
-                            .map(Item::title)
-                            .toList()));
-        }
-        return new Sheet(
-                part.stored().decisions().term().name(),
-                part.course(),
-                part.section(),
-                part.first(),
-                part.last(),
-                classes);
     }
 }
