@@ -3,8 +3,9 @@ package app.matsuri.core.repace;
 import app.matsuri.core.repace.Stretch.Asked;
 import app.matsuri.core.repace.Stretch.Slot;
 import app.matsuri.core.session.Timetable;
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Where a lesson may begin: at the start of a session, or by minutes also within one, behind a lesson that ended in it.
@@ -42,77 +43,80 @@ final class Positions {
     /** The positions in a stretch. */
     static Positions of(Stretch stretch) {
         List<Slot> slots = stretch.slots();
-        int usual = stretch.usual();
-        int longest = 1;
-        List<Asked> begun = new ArrayList<>();
-        for (Asked asked : stretch.lessons()) {
-            longest = Math.max(longest, asked.length());
-            if (asked.gone() > 0) {
-                begun.add(asked);
-            }
-        }
-        int n = slots.size();
-        int[] minutes = new int[n];
-        int most = 0;
-        for (int k = 0; k < n; k++) {
-            minutes[k] = slots.get(k).minutes();
-            most = Math.max(most, minutes[k]);
-        }
-        int[] whole = new int[n + 1];
-        if (usual == 0) {
-            int[] slotOf = new int[n + 1];
-            for (int k = 0; k <= n; k++) {
-                slotOf[k] = k;
-                whole[k] = k;
-            }
-            return new Positions(minutes, 0, slotOf, new int[n + 1], whole);
-        }
-        boolean[] found = new boolean[(n + 1) * (most + 1)];
+        int[] minutes = slots.stream().mapToInt(Slot::minutes).toArray();
+        return stretch.usual() == 0 ? wholeSessions(minutes) : byMinutes(stretch, minutes);
+    }
+
+    /** Where lessons take whole sessions: the start of each. */
+    private static Positions wholeSessions(int[] minutes) {
+        int[] each = IntStream.rangeClosed(0, minutes.length).toArray();
+        return new Positions(minutes, 0, each, new int[each.length], each);
+    }
+
+    private static Positions byMinutes(Stretch stretch, int[] minutes) {
+        int width = 1 + Arrays.stream(minutes).max().orElse(0);
+        boolean[] found = reached(stretch, minutes, width);
         int count = 0;
-        // lessons only lead forward, so one pass finds every position
-        for (int at = 0; at < found.length; at++) {
-            int slot = at / (most + 1);
-            int used = at % (most + 1);
-            if (used != 0 && !found[at]) {
-                continue;
-            }
-            found[at] = true;
-            count++;
-            for (int length = 1; length <= longest; length++) {
-                long taken = take(minutes, slot, used, length * usual);
-                if (taken == NONE) {
-                    break;
-                }
-                found[slot(taken) * (most + 1) + used(taken)] = true;
-            }
-            for (Asked asked : begun) {
-                for (int length = asked.least(); length <= asked.length(); length++) {
-                    long taken = take(minutes, slot, used, length * usual - asked.gone());
-                    if (taken != NONE) {
-                        found[slot(taken) * (most + 1) + used(taken)] = true;
-                    }
-                }
-            }
+        for (boolean one : found) {
+            count += one ? 1 : 0;
         }
         int[] slotOf = new int[count];
         int[] usedOf = new int[count];
+        int[] whole = new int[minutes.length + 1];
         int[] number = new int[found.length];
         int p = 0;
         for (int at = 0; at < found.length; at++) {
             if (found[at]) {
-                slotOf[p] = at / (most + 1);
-                usedOf[p] = at % (most + 1);
+                slotOf[p] = at / width;
+                usedOf[p] = at % width;
                 if (usedOf[p] == 0) {
                     whole[slotOf[p]] = p;
                 }
                 number[at] = p++;
             }
         }
-        Positions positions = new Positions(minutes, usual, slotOf, usedOf, whole);
+        Positions positions = new Positions(minutes, stretch.usual(), slotOf, usedOf, whole);
         positions.number = number;
-        positions.width = most + 1;
-        positions.tables(longest);
+        positions.width = width;
+        positions.tables(longest(stretch));
         return positions;
+    }
+
+    private static int longest(Stretch stretch) {
+        return stretch.lessons().stream().mapToInt(Asked::length).reduce(1, Math::max);
+    }
+
+    /** By slot and minutes used in it, whether some lesson can begin there: lessons only lead forward, so one pass finds all. */
+    private static boolean[] reached(Stretch stretch, int[] minutes, int width) {
+        int longest = longest(stretch);
+        int usual = stretch.usual();
+        List<Asked> begun =
+                stretch.lessons().stream().filter(asked -> asked.gone() > 0).toList();
+        boolean[] found = new boolean[(minutes.length + 1) * width];
+        for (int at = 0; at < found.length; at++) {
+            int slot = at / width;
+            int used = at % width;
+            if (used != 0 && !found[at]) {
+                continue;
+            }
+            found[at] = true;
+            for (int length = 1; length <= longest; length++) {
+                long taken = take(minutes, slot, used, length * usual);
+                if (taken == NONE) {
+                    break;
+                }
+                found[slot(taken) * width + used(taken)] = true;
+            }
+            for (Asked asked : begun) {
+                for (int length = asked.least(); length <= asked.length(); length++) {
+                    long taken = take(minutes, slot, used, length * usual - asked.gone());
+                    if (taken != NONE) {
+                        found[slot(taken) * width + used(taken)] = true;
+                    }
+                }
+            }
+        }
+        return found;
     }
 
     private void tables(int longest) {

@@ -1,7 +1,5 @@
 package app.matsuri.core.rollover;
 
-import app.matsuri.core.calendar.Known;
-import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Anchor;
 import app.matsuri.core.plan.Course;
@@ -15,8 +13,6 @@ import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.rollover.Rolled.State;
 import app.matsuri.core.schedule.ItemDates;
-import app.matsuri.core.schedule.Resolved;
-import app.matsuri.core.schedule.RulesInForce;
 import app.matsuri.core.schedule.SectionSchedule;
 import java.time.LocalDateTime;
 import java.util.EnumMap;
@@ -26,7 +22,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,14 +37,15 @@ final class DatesRolled {
     /** What was said about a date of a thing in a section. */
     private final Map<Key, Said> said = new HashMap<>();
 
-    private record Key(String section, String id, Which which) {}
+    /** A date of a thing in a section. */
+    record Key(String section, String id, Which which) {}
 
     /**
      * @param state what became of it
      * @param alone where the way alone takes it; null where it takes it nowhere
      * @param why why it waits or has no place; null where it has
      */
-    private record Said(
+    record Said(
             State state, @Nullable Carried alone, @Nullable String why) {}
 
     DatesRolled(CourseRolled in) {
@@ -96,18 +92,18 @@ final class DatesRolled {
     }
 
     /** The dates that a unit has for what is in it, as those of one thing. */
-    private static Item everything(Unit unit) {
+    static Item everything(Unit unit) {
         return Item.of("unit:" + unit.id(), null, "other", "Everything in " + unit.title(), null);
     }
 
-    private static @Nullable ItemDates dates(SectionSchedule schedule, Unit unit, Item item) {
+    static @Nullable ItemDates dates(SectionSchedule schedule, Unit unit, Item item) {
         ItemDates known = schedule.byItem().get(item.id());
         return known != null || !item.id().startsWith("unit:")
                 ? known
                 : schedule.would(schedule.course().unit(unit.id()).orElse(unit), item);
     }
 
-    private static @Nullable LocalDateTime at(@Nullable ItemDates dates, Which which) {
+    static @Nullable LocalDateTime at(@Nullable ItemDates dates, Which which) {
         return dates == null ? null : dates.at(which);
     }
 
@@ -203,155 +199,13 @@ final class DatesRolled {
     }
 
     /** A date as {@link Rolled} names it. */
-    private static String word(Which which) {
+    static String word(Which which) {
         return which.name().toLowerCase(Locale.ROOT);
     }
 
-    // --- rows
-
+    /** The review of the dates of a unit's work in a section. */
     void rows(Unit unit, SectionSchedule is, List<Rolled> rows) {
-        String code = is.section().code();
-        SectionSchedule had = in.had(code);
-        Item all = everything(unit);
-        for (Which which : Which.values()) {
-            Said of = said.get(new Key(code, all.id(), which));
-            if (of != null && of.why() != null) {
-                rows.add(waiting(unit, is, all, which, at(dates(had, unit, all), which), of.state(), of));
-            }
-        }
-        for (Item item : unit.items()) {
-            ItemDates was = had.byItem().get(item.id());
-            ItemDates now = is.byItem().get(item.id());
-            for (Which which : Which.values()) {
-                if (was != null && was.rule(which) != null) {
-                    rows.add(itemRow(unit, is, item, which, was, now));
-                }
-            }
-        }
-        is.course()
-                .unit(unit.id())
-                .ifPresent(u -> u.items().stream()
-                        .filter(i -> unit.item(i.id()) == null && is.byItem().containsKey(i.id()))
-                        .forEach(i -> more(u, is, i, rows)));
-    }
-
-    private Rolled itemRow(
-            Unit unit, SectionSchedule is, Item item, Which which, ItemDates was, @Nullable ItemDates now) {
-        Said of = said.get(new Key(is.section().code(), item.id(), which));
-        LocalDateTime old = at(was, which);
-        Resolved resolved = now == null ? null : now.get(which);
-        if (now == null) {
-            String why = is.course().item(item.id()).isPresent()
-                    ? "not for this section"
-                    : "its rhythm has no such class here";
-            return waiting(unit, is, item, which, old, State.LOST, new Said(State.LOST, null, why));
-        }
-        if (resolved == null) {
-            boolean around = was.rules().from(which) == RulesInForce.From.AROUND;
-            Said said = of != null && of.why() != null
-                    ? of
-                    : new Said(State.HAND, null, around ? "what it lies in waits" : "no date");
-            return waiting(unit, is, item, which, old, said.state(), said);
-        }
-        if (!resolved.resolved()) {
-            State state = Optional.ofNullable(now.rule(which))
-                    .flatMap(rule -> rule.anchor().own())
-                    .map(o -> itemRow(unit, is, item, o, was, now).state())
-                    .orElse(State.LOST);
-            State own = state == State.HAND ? State.HAND : State.LOST;
-            return waiting(unit, is, item, which, old, own, new Said(own, alone(is, old, which), resolved.why()));
-        }
-        boolean given = of != null && of.state() == State.CARRIED;
-        return new Rolled(
-                in.code,
-                is.section().code(),
-                word(which),
-                unit,
-                item.id(),
-                item.title(),
-                old,
-                resolved.at(),
-                why(of, now, which, resolved),
-                of != null && given && of.alone() != null ? of.alone().landed() : resolved.rolled(),
-                given ? State.CARRIED : State.KEPT,
-                null);
-    }
-
-    /** Where the way alone would take a date; null for nowhere. */
-    private @Nullable Carried alone(SectionSchedule is, @Nullable LocalDateTime old, Which which) {
-        if (old == null) {
-            return null;
-        }
-        Carrying way = in.way(is.section().code());
-        Carried there = way.date(old, which);
-        return there.at() == null || way.outside(there.at()) != null ? null : there;
-    }
-
-    private static String why(@Nullable Said of, ItemDates now, Which which, Resolved resolved) {
-        Carried alone = of == null ? null : of.alone();
-        if (of != null && alone != null && of.state() == State.CARRIED) {
-            return alone.why();
-        }
-        DateRule rule = Known.there(now.rule(which), which);
-        String around = now.rules().from(which) == RulesInForce.From.AROUND ? "what it lies in: " : "";
-        String rolled = resolved.rolled() ? ", rolled off a day off" : "";
-        String stands = around + (rule.plain() ? "given by hand" : RuleSaid.timed(rule)) + rolled;
-        return of == null
-                        || alone == null
-                        || of.state() != State.KEPT
-                        || alone.at() == null
-                        || alone.at().equals(resolved.at())
-                ? stands
-                : stands + "; " + alone.why() + " alone would be " + Say.moment(alone.at());
-    }
-
-    private static void more(Unit unit, SectionSchedule is, Item item, List<Rolled> rows) {
-        ItemDates now = is.byItem().get(item.id());
-        for (Which which : Which.values()) {
-            if (at(now, which) != null) {
-                rows.add(new Rolled(
-                        is.course().code(),
-                        is.section().code(),
-                        word(which),
-                        unit,
-                        item.id(),
-                        item.title(),
-                        null,
-                        at(now, which),
-                        "one more: its rhythm has more classes here",
-                        false,
-                        State.KEPT,
-                        null));
-            }
-        }
-    }
-
-    /** A date that waits for a hand or has no place, with where it could be. */
-    private Rolled waiting(
-            Unit unit, SectionSchedule is, Item item, Which which, @Nullable LocalDateTime old, State state, Said of) {
-        Carried alone = of.alone();
-        boolean within = alone != null
-                && alone.at() != null
-                && in.way(is.section().code()).outside(alone.at()) == null;
-        LocalDateTime suggested = alone != null && within ? alone.at() : in.lastDay(is, old);
-        String why = of.why()
-                + (suggested == null
-                        ? ""
-                        : "; " + (alone != null && within ? alone.why() : "the last day that teaches") + " would be "
-                                + Say.moment(suggested));
-        return new Rolled(
-                in.code,
-                is.section().code(),
-                word(which),
-                unit,
-                item.id(),
-                item.title(),
-                old,
-                null,
-                why,
-                false,
-                state,
-                suggested);
+        new DateRows(in, said).of(unit, is, rows);
     }
 
     void notices(SectionSchedule is, List<Rolled> rows) {

@@ -43,22 +43,7 @@ public final class SectionReader {
             return read;
         });
         List<SessionChange> changes = in.objects("sessionChanges", SectionReader::change);
-        Map<String, OwnLesson> lessons = new LinkedHashMap<>();
-        flags(in, "leavesOut", lessons, own -> own.withLeftOut(true));
-        numbers(in, "gaps", -1000, lessons, OwnLesson::withGap);
-        numbers(in, "lengths", 1, lessons, OwnLesson::withLength);
-        flags(in, "joined", lessons, own -> own.withJoined(true));
-        flags(in, "midWeek", lessons, own -> own.withMidWeek(true));
-        in.entries("pins", entry -> {
-            if (entry.none()) {
-                own(lessons, entry.key(), own -> own.withPin(Own.none()));
-            } else {
-                LocalDate date = entry.text("a date such as 2026-10-02", LocalDate::parse);
-                if (date != null) {
-                    own(lessons, entry.key(), own -> own.withPin(Own.other(date)));
-                }
-            }
-        });
+        Map<String, OwnLesson> lessons = lessons(in);
         Set<LocalDateTime> holdsEmpty = new LinkedHashSet<>(in.texts("holdsEmpty", SESSION, LocalDateTime::parse));
         Map<LocalDateTime, List<String>> taught = new LinkedHashMap<>();
         in.entries("taught", entry -> {
@@ -66,14 +51,6 @@ public final class SectionReader {
             List<String> had = entry.texts();
             if (session != null) {
                 taught.put(session, List.copyOf(had));
-            }
-        });
-        flags(in, "partly", lessons, own -> own.withPartly(true));
-        numbers(in, "minutesHad", 0, lessons, OwnLesson::withMinutesHad);
-        in.entries("notes", entry -> {
-            String note = entry.text("a text in quotes", x -> x);
-            if (note != null) {
-                own(lessons, entry.key(), own -> own.withNote(note));
             }
         });
         Told told = ToldJson.read(in);
@@ -97,6 +74,35 @@ public final class SectionReader {
                 told,
                 adjustments,
                 extra);
+    }
+
+    /** What the section decides about lessons, by their ids. */
+    private static Map<String, OwnLesson> lessons(In in) {
+        Map<String, OwnLesson> lessons = new LinkedHashMap<>();
+        flags(in, "leavesOut", lessons, own -> own.withLeftOut(true));
+        numbers(in, "gaps", -1000, lessons, OwnLesson::withGap);
+        numbers(in, "lengths", 1, lessons, OwnLesson::withLength);
+        flags(in, "joined", lessons, own -> own.withJoined(true));
+        flags(in, "midWeek", lessons, own -> own.withMidWeek(true));
+        in.entries("pins", entry -> {
+            if (entry.none()) {
+                own(lessons, entry.key(), own -> own.withPin(Own.none()));
+            } else {
+                LocalDate date = entry.text("a date such as 2026-10-02", LocalDate::parse);
+                if (date != null) {
+                    own(lessons, entry.key(), own -> own.withPin(Own.other(date)));
+                }
+            }
+        });
+        flags(in, "partly", lessons, own -> own.withPartly(true));
+        numbers(in, "minutesHad", 0, lessons, OwnLesson::withMinutesHad);
+        in.entries("notes", entry -> {
+            String note = entry.text("a text in quotes", x -> x);
+            if (note != null) {
+                own(lessons, entry.key(), own -> own.withNote(note));
+            }
+        });
+        return lessons;
     }
 
     /** A student; null when a fault leaves it without meaning. */
