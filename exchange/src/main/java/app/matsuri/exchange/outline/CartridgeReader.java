@@ -9,6 +9,7 @@ import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.file.Unzipped;
 import app.matsuri.exchange.words.DayWords;
+import app.matsuri.exchange.words.KindWords;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -89,7 +90,7 @@ public final class CartridgeReader {
 
     private Unit unit(Element element, DayWords days, Course into, String name) {
         String title = title(element).isEmpty() ? "Unit " + (into.units().size() + 1) : title(element);
-        Unit unit = OutlineReader.unitLine(title, days, into);
+        Unit unit = OutlineReader.unitLine(title, into);
         lines.add(new OutlineReader.Line(lines.size() + 1, title, "unit", "unit " + unit.code() + " " + title));
         List<Item> found = new ArrayList<>();
         if (all(element, "item").isEmpty()
@@ -120,7 +121,7 @@ public final class CartridgeReader {
                 ? "reading"
                 : type.startsWith("imsqti")
                         ? "quiz"
-                        : type.startsWith("imsdt") ? "discussion" : OutlineDraft.kind(title);
+                        : type.startsWith("imsdt") ? "discussion" : KindWords.ofTitle(title);
         String id;
         int n = 1;
         do {

@@ -2,25 +2,17 @@ package app.matsuri.exchange.outline;
 
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Course;
-import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
-import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.exchange.words.DayWords;
-import app.matsuri.exchange.words.DueWords;
-import app.matsuri.exchange.words.KindWords;
-import app.matsuri.exchange.words.PlanNames;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -37,28 +29,16 @@ final class OutlineDraft {
     private static final Pattern LENGTH = Pattern.compile(
             "\\s*(?:[,(]\\s*(\\d{1,2})\\s*(?:x|classes|class|sessions?|days?|lessons?)?\\)?|\\bx\\s?(\\d{1,2}))$",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern MINUTES =
-            Pattern.compile("\\b(\\d{1,3})\\s*min(?:utes)?\\b", Pattern.CASE_INSENSITIVE);
-    private static final Pattern POINTS =
-            Pattern.compile("\\b(\\d{1,4})\\s*(?:points?|pts?)\\b", Pattern.CASE_INSENSITIVE);
-
     /** "Unit 3", "Chapter 12: Rivers": the code is U3, C12. */
     private static final Pattern NUMBERED = Pattern.compile("^(\\p{L})\\p{L}*\\.?\\s+(\\d{1,2})\\b");
 
-    private static final Pattern WORD_BY_WORD =
-            Pattern.compile("(?i)^" + KindWords.ANY + "\\s*:|\\(" + KindWords.ANY + "\\)|[,;]\\s*(?:opens|closes)\\b");
-
-    private static final Pattern WORK_DUE = Pattern.compile("(?i)^(.*?)[,:;]?\\s*\\b(due\\b.*)$");
-
-    private final DueWords due;
     private final @Nullable Course into;
     private final List<OneUnit> units = new ArrayList<>();
     private final Set<String> codes = new HashSet<>();
     private final Set<String> taken = new HashSet<>();
     private int items;
 
-    OutlineDraft(DueWords due, @Nullable Course into) {
-        this.due = due;
+    OutlineDraft(@Nullable Course into) {
         this.into = into;
         if (into != null) {
             into.units().forEach(u -> {
@@ -71,8 +51,8 @@ final class OutlineDraft {
     }
 
     /** A draft whose last unit is one of the course, as far as its lessons go. */
-    static OutlineDraft under(Unit unit, DayWords days, Course into) {
-        OutlineDraft draft = new OutlineDraft(new DueWords(days, PlanNames.of(into)), into);
+    static OutlineDraft under(Unit unit, Course into) {
+        OutlineDraft draft = new OutlineDraft(into);
         OneUnit one = new OneUnit(unit.code(), unit.title());
         one.lessons.addAll(unit.lessons());
         draft.units.add(one);
@@ -109,17 +89,8 @@ final class OutlineDraft {
         return Math.max(1, n);
     }
 
-    boolean workOf(String text, List<String> said) {
-        if (WORD_BY_WORD.matcher(text).find()) {
-            return wordByWord(text, said);
-        }
-        Matcher m = WORK_DUE.matcher(text);
-        boolean split = m.matches();
-        return work(split ? m.group(1) : text, split ? m.group(2) : "", said);
-    }
-
     /** An id for work of the last unit that nothing has. */
-    private String newId() {
+    String newId() {
         String id;
         do {
             id = last().code.toLowerCase(Locale.ROOT) + "-" + ++items;
@@ -147,36 +118,6 @@ final class OutlineDraft {
                 line.date(Which.CLOSES),
                 details,
                 Extra.NONE);
-    }
-
-    /** A line that says its kind, or more than one of its dates. */
-    private boolean wordByWord(String text, List<String> said) {
-        OneUnit unit = last();
-        String lesson = unit.at == null ? null : unit.at.id();
-        TypedLine line = TypedLine.read(text, new TypedLine.Place(due.days(), null, lesson, true, due.names()));
-        if (line.wrong().isPresent() || line.title().isEmpty()) {
-            said.add(line.wrong().map(w -> "“" + w.text() + "”: " + w.as()).orElse("Work without a name."));
-            return false;
-        }
-        if (line.repeats()) {
-            said.add("Work that repeats is typed into the outline or a day by itself: “" + text + "”.");
-            return false;
-        }
-        if (there(unit, line.title(), lesson)) {
-            said.add(line.title() + " is there already");
-            return true;
-        }
-        unit.items.add(newItem(line, lesson));
-        List<String> dates = new ArrayList<>();
-        for (Which which : Which.values()) {
-            DateRule date = line.date(which);
-            if (date != null) {
-                dates.add(which.name().toLowerCase(Locale.ROOT) + " " + RuleSaid.beside(date, lesson));
-            }
-        }
-        said.add(line.title() + ", " + line.kind() + ", "
-                + (dates.isEmpty() ? "no date yet" : String.join(", ", dates)));
-        return true;
     }
 
     OneUnit last() {
@@ -265,99 +206,7 @@ final class OutlineDraft {
         return lesson;
     }
 
-    /** Adds work; false when it has no name or when it is due was not understood. */
-    boolean work(String given, String when, List<String> said) {
-        String title = given.strip();
-        Integer minutes = null;
-        BigDecimal points = null;
-        Matcher m = MINUTES.matcher(title);
-        if (m.find()) {
-            minutes = DayWords.number(m.group(1));
-            title = without(title, m);
-        }
-        m = POINTS.matcher(title);
-        if (m.find()) {
-            points = new BigDecimal(m.group(1));
-            title = without(title, m);
-        }
-        String name = title;
-        if (title.isEmpty()) {
-            said.add("Work without a name: write what it is before “due”.");
-            return false;
-        }
-        OneUnit unit = last();
-        String lesson = unit.at == null ? null : unit.at.id();
-        if (there(unit, name, lesson)) {
-            said.add(title + " is there already");
-            return true;
-        }
-        String kind = kind(title);
-        Optional<DateRule> rule = when.isEmpty() ? Optional.empty() : due.read(when, lesson);
-        unit.items.add(new Item(
-                newId(),
-                lesson,
-                kind,
-                title,
-                "",
-                points,
-                minutes,
-                "",
-                false,
-                0,
-                null,
-                rule.orElse(null),
-                null,
-                ItemDetails.NONE,
-                Extra.NONE));
-        if (!when.isEmpty() && rule.isEmpty()) {
-            said.add(title + ": “" + when + "” was not understood. Write “due next class”, “due 2 days after, 23:59” or"
-                    + " “due 3 nov”. The work stands without a date.");
-            return false;
-        }
-        said.add(title + ", " + (rule.isEmpty() ? "no date yet" : "due " + RuleSaid.beside(rule.get(), lesson)));
-        return true;
-    }
-
-    /** Whether the course has that work of the lesson already. */
-    private static boolean there(OneUnit unit, String title, @Nullable String lesson) {
-        return unit.was != null && unit.was.items().stream().anyMatch(i -> same(i, title, lesson));
-    }
-
-    private static boolean same(Item item, String title, @Nullable String lesson) {
-        return item.title().equalsIgnoreCase(title) && Objects.equals(item.lesson(), lesson);
-    }
-
-    private static String without(String title, Matcher m) {
-        return (title.substring(0, m.start()) + title.substring(m.end()))
-                .replaceAll("[\\s,;:()]+$", "")
-                .replaceAll("\\s*,\\s*,", ",")
-                .strip();
-    }
-
     private static String sessions(int n) {
         return n == 1 ? "1 session" : n + " sessions";
-    }
-
-    private static final Map<String, String> KINDS = new LinkedHashMap<>();
-
-    static {
-        KINDS.put("quiz", "quiz");
-        KINDS.put("test|exam|midterm|final", "test");
-        KINDS.put("read(ing)?|chapter", "reading");
-        KINDS.put("labs?|log|field", "lab");
-        KINDS.put("discuss(ion)?|post", "discussion");
-        KINDS.put("project|report|draft|proposal", "project");
-        KINDS.put("practice", "practice");
-        KINDS.put("talk|presentation|poster", "presentation");
-        KINDS.put("set|homework|problems?|sheet|exercise|essay", "homework");
-    }
-
-    static String kind(String title) {
-        for (Map.Entry<String, String> kind : KINDS.entrySet()) {
-            if (title.matches("(?i).*\\b(" + kind.getKey() + ")\\b.*")) {
-                return kind.getValue();
-            }
-        }
-        return "other";
     }
 }

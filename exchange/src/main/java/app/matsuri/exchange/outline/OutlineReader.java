@@ -27,8 +27,12 @@ public final class OutlineReader {
     private final OutlineDraft draft;
     private final List<Line> lines = new ArrayList<>();
 
-    private OutlineReader(OutlineDraft draft) {
-        this.draft = draft;
+    private final OutlineWork workLines;
+
+    private OutlineReader(DayWords days, @Nullable Course into) {
+        this.draft = new OutlineDraft(into);
+        this.workLines =
+                new OutlineWork(draft, into == null ? new DueWords(days) : new DueWords(days, PlanNames.of(into)));
     }
 
     /**
@@ -56,8 +60,7 @@ public final class OutlineReader {
      * below it; new ones get codes and ids that the course has not used. Work that its lesson has already is left out.
      */
     public static Reading read(String text, DayWords days, @Nullable Course into) {
-        OutlineReader reader = new OutlineReader(
-                new OutlineDraft(into == null ? new DueWords(days) : new DueWords(days, PlanNames.of(into)), into));
+        OutlineReader reader = new OutlineReader(days, into);
         String[] all = text.split("\\R", -1);
         boolean table = List.of(all).stream().anyMatch(l -> l.strip().contains("\t"));
         for (int i = 0; i < all.length; i++) {
@@ -94,15 +97,15 @@ public final class OutlineReader {
     // --- single lines
 
     /** A new unit of the course as typed: its title. */
-    public static Unit unitLine(String text, DayWords days, Course into) {
-        OutlineDraft draft = new OutlineDraft(new DueWords(days), into);
+    public static Unit unitLine(String text, Course into) {
+        OutlineDraft draft = new OutlineDraft(into);
         draft.newUnit(text.strip());
         return draft.last().unit();
     }
 
     /** A new lesson of a unit as typed: its title, and behind it how many sessions it takes. */
-    public static Lesson lessonLine(String text, DayWords days, Course into, Unit unit) {
-        return OutlineDraft.under(unit, days, into).newLessonOf(text.strip());
+    public static Lesson lessonLine(String text, Course into, Unit unit) {
+        return OutlineDraft.under(unit, into).newLessonOf(text.strip());
     }
 
     /**
@@ -110,8 +113,8 @@ public final class OutlineReader {
      *
      * @param lesson id of the lesson it belongs to; null for none
      */
-    public static Item workLine(TypedLine line, DayWords days, Course into, Unit unit, @Nullable String lesson) {
-        return OutlineDraft.under(unit, days, into).newItem(line, lesson);
+    public static Item workLine(TypedLine line, Course into, Unit unit, @Nullable String lesson) {
+        return OutlineDraft.under(unit, into).newItem(line, lesson);
     }
 
     // --- tables
@@ -158,7 +161,7 @@ public final class OutlineReader {
         String[] dues = cell(cells, "due").split("\\s*;\\s*", -1);
         for (int w = 0; w < works.length; w++) {
             String when = w < dues.length ? dues[w] : dues.length == 1 ? dues[0] : "";
-            wrong |= !draft.work(works[w], when.isBlank() ? "" : "due " + when, said);
+            wrong |= !workLines.dated(works[w], when.isBlank() ? "" : "due " + when, said);
         }
         if (works.length == 0 && lesson.isEmpty() && unit.isEmpty()) {
             wrong = true;
@@ -229,7 +232,7 @@ public final class OutlineReader {
         } else if (level == 1 && !looksDue) {
             lines.add(new Line(number, line, "lesson", draft.lessonOf(text)));
         } else {
-            boolean ok = draft.workOf(text, said);
+            boolean ok = workLines.line(text, said);
             lines.add(new Line(number, line, ok ? "work" : "not-understood", String.join(", ", said)));
         }
     }

@@ -123,7 +123,7 @@ final class TypedLineReader {
             n += taken;
         }
         if (kind == null) {
-            kind = OutlineDraft.kind(title);
+            kind = KindWords.ofTitle(title);
         }
         if (sort == Sort.WORK) {
             new TypedLineDates(this).settle();

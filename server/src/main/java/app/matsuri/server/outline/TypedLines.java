@@ -65,7 +65,7 @@ class TypedLines {
             return notice(line, course, typed.unit());
         }
         if (typed.level().equals("unit")) {
-            Unit unit = OutlineReader.unitLine(text, days, course);
+            Unit unit = OutlineReader.unitLine(text, course);
             return read(
                     "a unit, " + unit.code(), "unit:" + unit.id(), new PutUnit(course.code(), unit, typed.before()));
         }
@@ -73,7 +73,7 @@ class TypedLines {
                 .orElseThrow(() -> OutlineWords.misread("Say to which unit it belongs."));
         if (typed.level().equals("lesson") || line.sort() == TypedLine.Sort.LESSON) {
             String title = line.sort() == TypedLine.Sort.LESSON ? line.title() : text;
-            Lesson lesson = OutlineReader.lessonLine(title, days, course, unit);
+            Lesson lesson = OutlineReader.lessonLine(title, course, unit);
             String sessions = lesson.length() + (lesson.length() == 1 ? " class" : " classes");
             return read(
                     lesson.id() + " “" + lesson.title() + "”, a lesson of " + sessions,
@@ -83,7 +83,7 @@ class TypedLines {
         if (line.sort() == TypedLine.Sort.NOTE) {
             return refused(line, "A note belongs to a day: open the day and type it there.");
         }
-        Item item = OutlineReader.workLine(line, days, course, unit, typed.lesson());
+        Item item = OutlineReader.workLine(line, course, unit, typed.lesson());
         item = item.withDetails(item.details().within(typed.within()));
         if (line.repeats()) {
             return repeats(decisions, in, line, item, unit, days.base());
@@ -130,7 +130,7 @@ class TypedLines {
             case LESSON -> lesson(decisions, schedule, days, line, day);
             case WORK -> {
                 Unit unit = unitOf(schedule, day);
-                Item item = OutlineReader.workLine(line, days, course, unit, lesson);
+                Item item = OutlineReader.workLine(line, course, unit, lesson);
                 yield line.repeats()
                         ? repeats(decisions, schedule, line, item, unit, day)
                         : work(line, item, Optional.of(schedule), unit, new PutItem(course.code(), unit.id(), item));
@@ -147,7 +147,7 @@ class TypedLines {
             return refused(line, "There is no class on " + Say.day(day) + ". Type the lesson into a day with one.");
         }
         Unit unit = unitOf(schedule, day);
-        Lesson lesson = OutlineReader.lessonLine(line.title(), days, course, unit);
+        Lesson lesson = OutlineReader.lessonLine(line.title(), course, unit);
         List<Placement> later = schedule.placements().stream()
                 .filter(p -> p.placed()
                         && p.unit().id().equals(unit.id())
