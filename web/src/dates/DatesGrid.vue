@@ -6,7 +6,8 @@ import { isTyping } from "../ui/typing";
 import { threadOf } from "../draw/units";
 import DateCell from "./DateCell.vue";
 import { type DateColumn, type TableLine, type TableRow, isNotice } from "./table";
-import { type Sheet, cellKey } from "./useSheet";
+import { cellKey } from "./cells";
+import type { Sheet } from "./useSheet";
 
 /** Every dated thing in rows, its dates in cells that are walked and typed into as in a spreadsheet. */
 const props = defineProps<{

@@ -4,7 +4,7 @@ import { computed } from "vue";
 import FoundCells from "./FoundCells.vue";
 import { count } from "../ui/say";
 import { injectDates } from "./useDates";
-import type { Pasted } from "./useSheet";
+import type { Pasted } from "./useBlocks";
 
 /** What was pasted, cell for cell beside what is understood of it. */
 const props = defineProps<{ pasted: Pasted }>();

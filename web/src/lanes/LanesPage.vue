@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef } from "vue";
 import { useRoute } from "vue-router";
-import { type Schemas, api, ask } from "../api/client";
 import ChangeLine from "../change/ChangeLine.vue";
 import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
-import Dialog from "../ui/Dialog.vue";
 import { count, dayMonth, weekdayDay } from "../ui/say";
 import Knot from "../ui/Knot.vue";
-import { useFirstField } from "../ui/useFirstField";
-import { threadOf } from "../draw/units";
+import InStepDialog from "./InStepDialog.vue";
 import LaneLine from "./LaneLine.vue";
+import { codesIn, looksIn } from "./looks";
 import { type Lane, useLanes } from "./useLanes";
+import { useTermBelow } from "./useTermBelow";
 
 /** The sections of the term as lanes over its weeks: who is ahead, who is behind, and how one comes back into step. */
 const route = useRoute();
@@ -22,19 +21,13 @@ const state = useLanes(termId);
 const { view, shown, proposal, problem } = state;
 const course = ref("");
 const asked = shallowRef<Lane | null>(null);
-const ways = shallowRef<Schemas["InStepView"][] | null>(null);
-const wrong = ref("");
 
 useStepKeys(state);
 onMounted(async () => {
   await state.load();
   await nextTick();
   toNow();
-  try {
-    terms.value = (await ask(api.GET("/api/terms"))).filter((t) => t.id !== termId && t.role !== "substitute");
-  } catch (e) {
-    problem.value = (e as Error).message;
-  }
+  await below.list();
   document.title = "Lanes, Matsuri";
 });
 const page = useTemplateRef<HTMLElement>("page");
@@ -52,56 +45,25 @@ function toNow() {
 }
 const courses = computed(() => [...new Set(shown.value?.lanes.map((l) => l.course))]);
 const lanes = computed(() => shown.value?.lanes.filter((l) => !course.value || l.course === course.value) ?? []);
-const unitsOf = (code: string) => shown.value?.units.filter((u) => u.course === code) ?? [];
-const looks = (code: string) => new Map(unitsOf(code).map((u) => [u.id, threadOf(u.number, u.colour ?? "")]));
-const codes = (code: string) => new Map(unitsOf(code).map((u) => [u.id, u.code]));
+const looks = (code: string) => looksIn(shown.value?.units, code);
+const codes = (code: string) => codesIn(shown.value?.units, code);
 const heading = computed(() => {
   const late = lanes.value.filter((l) => l.behind > 0);
   if (!late.length) return "At the end of this week every section is in step";
   const said = late.map((l) => `${l.course} ${l.section} is ${count(l.behind, "lesson")} behind ${l.furthest}`);
   return `At the end of this week ${said.join("; ")}`;
 });
-/** Other terms, of which one can be laid below for comparison, from its own first week on. */
-const terms = shallowRef<Schemas["TermLine"][]>([]);
-const other = shallowRef<Schemas["LanesView"] | null>(null);
+const below = useTermBelow(termId, problem);
+const { terms, other } = below;
 const otherLanes = computed(
   () =>
     other.value?.lanes.filter((l) => (course.value ? l.course === course.value : courses.value.includes(l.course))) ??
     [],
 );
-const otherLooks = (code: string) =>
-  new Map(other.value?.units.filter((u) => u.course === code).map((u) => [u.id, threadOf(u.number, u.colour ?? "")]));
-const otherCodes = (code: string) =>
-  new Map(other.value?.units.filter((u) => u.course === code).map((u) => [u.id, u.code]));
-async function layBelow(event: Event) {
-  const id = Number((event.target as HTMLSelectElement).value);
-  problem.value = "";
-  try {
-    other.value = id ? await ask(api.GET("/api/terms/{termId}/lanes", { params: { path: { termId: id } } })) : null;
-  } catch (e) {
-    problem.value = (e as Error).message;
-  }
-}
-useFirstField(() => ways.value?.length, "in-step-0");
+const otherLooks = (code: string) => looksIn(other.value?.units, code);
+const otherCodes = (code: string) => codesIn(other.value?.units, code);
 const percent = (n: number) => `${(n / (shown.value?.days ?? 1)) * 100}%`;
 
-async function lookFor(lane: Lane) {
-  asked.value = lane;
-  ways.value = null;
-  wrong.value = "";
-  try {
-    ways.value = await ask(
-      api.GET("/api/terms/{termId}/lanes/in-step", {
-        params: { path: { termId }, query: { course: lane.course, section: lane.section } },
-      }),
-    );
-  } catch (e) {
-    wrong.value = (e as Error).message;
-  }
-}
-async function take(way: Schemas["InStepView"]) {
-  if (await state.propose(way.change, "always")) asked.value = null;
-}
 /** Classes before today that have no record count as held as planned, of one section or of all. */
 const unrecorded = computed(() => lanes.value.filter((l) => l.unrecorded > 0));
 function taughtUpToHere(of: Lane[]) {
@@ -110,12 +72,6 @@ function taughtUpToHere(of: Lane[]) {
   const does = `Record classes up to ${weekdayDay(until)} as held as planned in ${count(of.length, "section")}`;
   void state.propose(changes.length === 1 ? changes[0]! : { kind: "together", does, changes });
 }
-const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
-  way.week
-    ? `level at the end of week ${way.week}`
-    : way.left
-      ? `${lane.section} is still ${count(way.left, "lesson")} behind in the end`
-      : "level only when the lessons end";
 </script>
 
 <template>
@@ -152,7 +108,11 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
       </button>
       <label v-if="terms.length"
         >Below it
-        <select class="field" aria-label="Another term to lay below" @change="layBelow">
+        <select
+          class="field"
+          aria-label="Another term to lay below"
+          @change="below.lay(Number(($event.target as HTMLSelectElement).value))"
+        >
           <option value="">no other term</option>
           <option v-for="t in terms" :key="t.id" :value="t.id">{{ t.name }}</option>
         </select></label
@@ -196,7 +156,7 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
           type="button"
           class="btn"
           :disabled="state.busy.value"
-          @click="lookFor(lane)"
+          @click="asked = lane"
         >
           Bring {{ lane.section }} into step…
         </button>
@@ -282,26 +242,7 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
       ><span><i class="hatched sw"></i> no class</span><span><i class="nw"></i> now</span>
     </div>
   </ChangeLine>
-  <Dialog
-    v-if="asked"
-    :visible="true"
-    modal
-    :header="`Bring ${asked.course} ${asked.section} into step with ${asked.furthest}`"
-    :style="{ width: '600px' }"
-    @update:visible="asked = null"
-  >
-    <p v-if="wrong || problem" class="problem" role="alert">{{ wrong || problem }}</p>
-    <p v-else-if="!ways">Trying the ways…</p>
-    <p v-else-if="!ways.length">There is nothing to leave out or to join, and no class to wait for.</p>
-    <ul v-else class="ways">
-      <li v-for="(w, n) in ways" :key="w.sentence">
-        <button type="button" class="btn" :id="`in-step-${n}`" :disabled="state.busy.value" @click="take(w)">
-          {{ w.sentence }}
-        </button>
-        <span class="soft">{{ w.gives }} gives way; {{ comesTo(w, asked) }}</span>
-      </li>
-    </ul>
-  </Dialog>
+  <InStepDialog v-if="asked" :term-id="termId" :lane="asked" :state="state" @close="asked = null" />
 </template>
 
 <style scoped>
@@ -411,19 +352,6 @@ const comesTo = (way: Schemas["InStepView"], lane: Lane) =>
 }
 .empty {
   padding: 20px;
-}
-.ways {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-.ways li {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  flex-wrap: wrap;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--rule);
 }
 .tb {
   background: var(--ink);
