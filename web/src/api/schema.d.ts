@@ -2258,9 +2258,7 @@ export interface components {
             signIn: string;
         };
         MeetingsRead: {
-            patterns: {
-                [key: string]: unknown;
-            }[];
+            patterns: components["schemas"]["PlanPattern"][];
             said: string;
         };
         MomentName: {
@@ -2498,6 +2496,12 @@ export interface components {
             code: string;
             name: string;
         };
+        Plan: {
+            courses?: components["schemas"]["PlanCourse"][];
+            /** @constant */
+            matsuri: 1;
+            term: components["schemas"]["PlanTerm"];
+        };
         PlanAdjustment: {
             closes?: components["schemas"]["PlanRule"] | null;
             due?: components["schemas"]["PlanRule"] | null;
@@ -2654,7 +2658,7 @@ export interface components {
             rule?: string;
             start: string;
             until?: string | null;
-        } | unknown | unknown;
+        } & (unknown | unknown);
         PlanRepeat: {
             from?: string;
             minutes?: number;
@@ -2744,7 +2748,8 @@ export interface components {
             notes?: {
                 [key: string]: string;
             };
-            pace?: components["schemas"]["Change"];
+            /** @enum {unknown} */
+            pace?: "sessions" | "minutes";
             partOf?: string;
             partly?: string[];
             pins?: {
@@ -3304,9 +3309,7 @@ export interface components {
             said: string;
         };
         RuleRead: {
-            rule: {
-                [key: string]: unknown;
-            };
+            rule: components["schemas"]["PlanRule"];
             said: string;
         };
         Said: {
@@ -3340,9 +3343,7 @@ export interface components {
             mostInAll?: number | null;
             pace: string;
             partOf: string;
-            patterns: {
-                [key: string]: unknown;
-            }[];
+            patterns: components["schemas"]["PlanPattern"][];
             section: string;
             /** Format: int32 */
             sessions: number;
@@ -6140,7 +6141,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": Record<string, never>;
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */

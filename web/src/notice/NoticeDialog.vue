@@ -2,7 +2,7 @@
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import type { Change, Schemas, WallView } from "../api/client";
-import { coursePlan } from "../thing/plan";
+import { courseOf } from "../api/plan";
 import FilesAndLinks from "../thing/FilesAndLinks.vue";
 import DateField from "../ui/DateField.vue";
 import MarkdownField from "../ui/MarkdownField.vue";
@@ -28,24 +28,12 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ done: [] }>();
 
-interface Notice extends When {
-  id: string;
-  unit?: string;
-  title: string;
-  text?: string;
-  place?: string;
-  links?: { title?: string; url: string }[];
-  sections?: (When & { section: string })[];
-  reach?: "own" | "course" | "everyone";
-  only?: string[];
-  shared?: string[];
-  hiddenUntil?: Record<string, unknown>;
-}
+type Notice = Schemas["PlanNotice"];
 const { propose, problem, busy, termId } = injectWall();
 const { course, section } = props.wall.section;
 const form = ref<Notice>({ id: "", title: "", ...onDays(props.day) });
 const loaded = ref(false);
-const plan = shallowRef<{ sections: { code: string }[]; notices?: Notice[] }>({ sections: [] });
+const plan = shallowRef<Pick<Schemas["PlanCourse"], "sections" | "notices">>({});
 const how = ref<"one" | "onward" | "all">(props.entry ? "one" : "all");
 const to = ref(props.entry);
 const shown = props.wall.weeks
@@ -59,14 +47,14 @@ const at = ref(wasAt);
 const onward = ref<When>({ repeats: [] });
 const more = ref(false);
 
-const sections = computed(() => plan.value.sections.map((s) => s.code));
+const sections = computed(() => (plan.value.sections ?? []).map((s) => s.code));
 const others = computed(() => [...new Set(props.wall.sections.map((s) => s.course).filter((c) => c !== course))]);
 const work = computed(() => itemsOf(props.wall).map((i) => ({ id: i.id, title: i.title })));
 const series = computed(() => !!form.value.repeats?.length);
 
 onMounted(async () => {
   problem.value = "";
-  plan.value = (await coursePlan<typeof plan.value>(termId, course)) ?? plan.value;
+  plan.value = (await courseOf(termId, course)) ?? plan.value;
   const found = plan.value.notices?.find((n) => n.id === props.notice);
   if (found) {
     form.value = structuredClone(found);
@@ -281,7 +269,7 @@ function remove() {
             lesson=""
             which="opens"
             empty="shown as soon as it is told"
-            @update:model-value="form.hiddenUntil = ($event as Record<string, unknown>) ?? undefined"
+            @update:model-value="form.hiddenUntil = $event ?? undefined"
           />
           <template v-for="s in sections.filter(isFor)" :key="s">
             <template v-if="sections.length > 1 && !series">

@@ -15,6 +15,7 @@ import {
   onDays,
   tied,
   wayOf,
+  type Rule,
   weekly,
   weeklyRule,
 } from "../thing/when";
@@ -218,14 +219,14 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         max="365"
         aria-label="Days before"
         :value="days"
-        @change="when = tied(String(when.begins?.item), String(when.begins?.date ?? 'due'), Number(value($event)) || 0)"
+        @change="when = tied(String(when.begins?.item), when.begins?.date ?? 'due', Number(value($event)) || 0)"
       />
       <span>days before</span>
       <select
         class="field"
         aria-label="Work"
         :value="when.begins?.item"
-        @change="when = tied(value($event), String(when.begins?.date ?? 'due'), days)"
+        @change="when = tied(value($event), when.begins?.date ?? 'due', days)"
       >
         <option v-for="w in work" :key="w.id" :value="w.id">{{ w.title }}</option>
       </select>
@@ -233,7 +234,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         class="field"
         aria-label="Which of its dates"
         :value="when.begins?.date ?? 'due'"
-        @change="when = tied(String(when.begins?.item), value($event), days)"
+        @change="when = tied(String(when.begins?.item), value($event) as Rule['date'], days)"
       >
         <option value="opens">opens</option>
         <option value="due">is due</option>

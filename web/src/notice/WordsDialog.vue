@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref } from "vue";
-import type { Change, WallView } from "../api/client";
-import { coursePlan } from "../thing/plan";
+import type { Change, Schemas, WallView } from "../api/client";
+import { courseOf } from "../api/plan";
 import { weekdayDay } from "../ui/say";
 import { useFirstField } from "../ui/useFirstField";
 import { injectWall } from "../change/useWall";
@@ -10,24 +10,12 @@ import { injectWall } from "../change/useWall";
 /** Words on a day, and headline and targets of its week. */
 const props = defineProps<{ wall: WallView; day: string }>();
 const emit = defineEmits<{ done: [] }>();
-interface DayNote {
-  date: string;
-  section?: string;
-  text: string;
-  own?: boolean;
-}
-interface WeekNote {
-  first: string;
-  section?: string;
-  headline?: string;
-  targets?: string[];
-}
 const { propose, problem, busy, termId } = injectWall();
 const { course, section } = props.wall.section;
 const week = computed(() => props.wall.weeks.find((w) => w.days.some((d) => d.date === props.day)));
 const scope = ref("");
-const notes = ref<DayNote[]>([]);
-const weeks = ref<WeekNote[]>([]);
+const notes = ref<Schemas["PlanDayNote"][]>([]);
+const weeks = ref<Schemas["PlanWeekNote"][]>([]);
 const text = ref("");
 const own = ref(false);
 const headline = ref("");
@@ -45,7 +33,7 @@ function show() {
 }
 onMounted(async () => {
   problem.value = "";
-  const found = await coursePlan<{ dayNotes?: DayNote[]; weekNotes?: WeekNote[] }>(termId, course);
+  const found = await courseOf(termId, course);
   notes.value = found?.dayNotes ?? [];
   weeks.value = found?.weekNotes ?? [];
   if (!dayNote() && notes.value.some((n) => n.date === props.day && n.section === section)) scope.value = section;

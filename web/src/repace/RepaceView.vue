@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
-import type { Change, Schemas } from "../api/client";
-import { coursePlan } from "../thing/plan";
+import type { Change } from "../api/client";
+import { courseOf } from "../api/plan";
 import DateField from "../ui/DateField.vue";
 import { count, weekdayDay } from "../ui/say";
 import { injectWall } from "../change/useWall";
@@ -35,7 +35,7 @@ const noWeekStarts = computed(
     state.wall.value.outline.units.every((u) => !u.startsWeek),
 );
 async function beginWeeks() {
-  const plan = await coursePlan<{ units: Schemas["PlanUnit"][] }>(state.termId, props.course);
+  const plan = await courseOf(state.termId, props.course);
   const changes = (plan?.units ?? []).map((unit) => ({
     kind: "put-unit" as const,
     course: props.course,

@@ -5,7 +5,7 @@ import { formOf, ruleOf, type PartDate, type Rule } from "./part";
 
 /** One date of what a rhythm brings: so far before or after the class. */
 const props = defineProps<{ name: string; rhythm: string; part: number; termId: number }>();
-const rule = defineModel<Rule | undefined>({ required: true });
+const rule = defineModel<Rule | null | undefined>({ required: true });
 
 const way = ref<PartDate["way"]>("after");
 function set(more: Partial<PartDate>) {

@@ -5,39 +5,17 @@ import { useFirstField } from "../ui/useFirstField";
 import type { Change, Schemas, WallView } from "../api/client";
 import { WEEKDAYS } from "../thing/when";
 import { DATES, KINDS } from "../thing/dates";
-import { coursePlan } from "../thing/plan";
+import { courseOf } from "../api/plan";
 import { injectWall } from "../change/useWall";
 import PartDates from "./PartDates.vue";
 import RepeatDates from "./RepeatDates.vue";
-import type { Rule } from "./part";
 
 /** Rhythms of a course: work that comes again with classes. One is made or edited at a time. */
 const props = defineProps<{ wall: WallView }>();
 const emit = defineEmits<{ done: [] }>();
 
-interface Part {
-  id: string;
-  kind: string;
-  title: string;
-  minutes?: number;
-  audience?: string;
-  opens?: Rule;
-  due?: Rule;
-  closes?: Rule;
-  remind?: { plus: number; in: string };
-}
-interface Rhythm {
-  id: string;
-  title: string;
-  unit: string;
-  weekdays?: string[];
-  words?: string;
-  every?: number;
-  begin?: number;
-  times?: number;
-  yielded?: Record<string, number>;
-  parts: Part[];
-}
+type Rhythm = Schemas["PlanRhythm"] & { parts: Part[] };
+type Part = NonNullable<Schemas["PlanRhythm"]["parts"]>[number];
 const EVERY = [
   "each class",
   ...["second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"].map((n) => `every ${n} class`),
@@ -51,7 +29,7 @@ const known = ref(false);
 
 onMounted(async () => {
   problem.value = "";
-  rhythms.value = (await coursePlan<{ rhythms?: Rhythm[] }>(termId, course))?.rhythms ?? [];
+  rhythms.value = ((await courseOf(termId, course))?.rhythms ?? []).map((r) => ({ ...r, parts: r.parts ?? [] }));
   if (!rhythms.value.length) begin();
 });
 function begin() {
@@ -79,7 +57,7 @@ const times = (r: Rhythm) => Math.min(Math.max(0, ...Object.values(r.yielded ?? 
 const remind = (part: Part) => (part.remind ? `${part.remind.plus} ${part.remind.in}` : "");
 function setRemind(part: Part, value: string) {
   const [plus, unit] = value.split(" ");
-  part.remind = value ? { plus: Number(plus), in: unit! } : undefined;
+  part.remind = value ? { plus: Number(plus), in: unit as NonNullable<Part["remind"]>["in"] } : undefined;
 }
 const filled = (value: object) =>
   Object.fromEntries(Object.entries(value).filter(([, v]) => v !== undefined && v !== "" && v !== null));

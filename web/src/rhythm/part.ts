@@ -1,3 +1,7 @@
+import type { Rule } from "../thing/when";
+
+export type { Rule };
+
 /** One date of what a rhythm brings each time, as the form has it. */
 export interface PartDate {
   on: boolean;
@@ -8,10 +12,9 @@ export interface PartDate {
   edge: "start" | "end";
   time: string;
 }
-export type Rule = Record<string, unknown>;
 
 /** The form of a rule; null where the rule says more than the form can. */
-export function formOf(rule: Rule | undefined, way: PartDate["way"] = "after"): PartDate | null {
+export function formOf(rule: Rule | null | undefined, way: PartDate["way"] = "after"): PartDate | null {
   if (!rule) return { on: false, n: 0, unit: "days", way, edge: "start", time: "" };
   const known = ["rhythm", "number", "edge", "plus", "in", "time"];
   if (!rule.rhythm || Object.keys(rule).some((k) => !known.includes(k))) return null;

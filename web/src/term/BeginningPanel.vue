@@ -4,7 +4,7 @@ import type { CalendarView, Schemas } from "../api/client";
 import DateField from "../ui/DateField.vue";
 import { weekdayDay } from "../ui/say";
 import { vSeen } from "../ui/seen";
-import { type Json, clean, planOf } from "./plan";
+import { clean, planOf } from "../api/plan";
 import { injectTerm } from "./useTerm";
 
 /** The term's bounds and weekdays, where the plan starts, and day letters. */
@@ -58,7 +58,7 @@ watch(editing, (now) => {
 });
 async function saveTerm() {
   const plan = await planOf(state.termId);
-  const term: Json = {
+  const term = {
     ...plan.term,
     name: name.value,
     first: first.value,

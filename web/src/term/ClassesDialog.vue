@@ -6,7 +6,7 @@ import { vSeen } from "../ui/seen";
 import DateField from "../ui/DateField.vue";
 import TimeField from "../ui/TimeField.vue";
 import { clock, count, hourMinute, weekdayDay } from "../ui/say";
-import { type Json, planOf } from "./plan";
+import { courseOf } from "../api/plan";
 import { injectTerm } from "./useTerm";
 
 /** The classes of a section: cancel, move or add one; change one, this and all later, or all of its series. */
@@ -22,7 +22,7 @@ const { problem, busy } = state;
 
 type Line = Schemas["ClassLine"];
 const lines = shallowRef<Line[]>([]);
-const patterns = shallowRef<Json[]>([]);
+const patterns = shallowRef<Schemas["PlanPattern"][]>([]);
 const open = ref("");
 const day = ref("");
 const time = ref("");
@@ -36,9 +36,8 @@ async function load() {
     lines.value = await ask(
       api.GET("/api/terms/{termId}/classes", { params: { path: { termId: state.termId }, query } }),
     );
-    const plan = await planOf(state.termId);
-    const course = plan.courses.find((c: Json) => c.code === props.course);
-    patterns.value = course?.sections.find((s: Json) => s.code === props.section)?.meets ?? [];
+    const course = await courseOf(state.termId, props.course);
+    patterns.value = course?.sections?.find((s) => s.code === props.section)?.meets ?? [];
   } catch (e) {
     problem.value = (e as Error).message;
   }

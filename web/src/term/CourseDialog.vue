@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Schemas } from "../api/client";
+import { clean, courseOf } from "../api/plan";
 import Dialog from "../ui/Dialog.vue";
 import { onMounted, ref } from "vue";
 import { useFirstField } from "../ui/useFirstField";
 import MeetsField from "./MeetsField.vue";
-import { type Json, clean, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
 
 /** Adds a course with its first section, or changes a course. */
@@ -13,20 +13,19 @@ const emit = defineEmits<{ done: [] }>();
 const state = injectTerm();
 const { problem, busy } = state;
 
-const was = ref<Json | null>(null);
+const was = ref<Schemas["PlanCourse"] | null>(null);
 const loaded = ref(props.course === "");
 const code = ref("");
 const title = ref("");
 const asks = ref<"none" | "credits" | "ects" | "minutes">("none");
 const amount = ref<number | "">("");
 const usual = ref<number>(50);
-const patterns = ref<Json[]>([]);
+const patterns = ref<Schemas["PlanPattern"][]>([]);
 const wrong = ref(false);
 
 onMounted(async () => {
   if (!props.course) return;
-  const plan = await planOf(state.termId);
-  const found = plan.courses.find((c: Json) => c.code === props.course) ?? null;
+  const found = (await courseOf(state.termId, props.course)) ?? null;
   was.value = found;
   if (found) {
     code.value = found.code;
@@ -49,7 +48,7 @@ async function save() {
   );
   const measure = asks.value === "credits" || asks.value === "ects" ? { asks: { [asks.value]: amount.value } } : {};
   const first = patterns.value[0];
-  const next: Json = {
+  const next = {
     ...kept,
     code: code.value.trim(),
     title: title.value.trim() || code.value.trim(),

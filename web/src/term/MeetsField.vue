@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from "vue";
-import { type Json, meetings } from "./plan";
+import type { Schemas } from "../api/client";
+import { meetings } from "./meetings";
 import { injectTerm } from "./useTerm";
 
 /** When and where a section meets, as typed; beneath it what is understood of it. */
@@ -12,7 +13,7 @@ defineProps<{
 }>();
 const emit = defineEmits<{
   /** The series read from the field; null while the field is empty. */
-  read: [Json[] | null];
+  read: [Schemas["PlanPattern"][] | null];
 }>();
 /** Whether what stands in the field is not understood. */
 const wrong = defineModel<boolean>("wrong", { required: true });
@@ -33,7 +34,7 @@ async function read() {
     if (typed !== text.value) return;
     said.value = found.said;
     wrong.value = false;
-    emit("read", found.patterns as Json[]);
+    emit("read", found.patterns);
   } catch (e) {
     if (typed !== text.value) return;
     said.value = (e as Error).message;

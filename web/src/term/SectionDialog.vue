@@ -4,8 +4,8 @@ import { useFirstField } from "../ui/useFirstField";
 import { selectAll } from "../ui/selectAll";
 import { computed, onMounted, ref } from "vue";
 import type { CalendarView, Schemas } from "../api/client";
+import { clean, courseOf } from "../api/plan";
 import MeetsField from "./MeetsField.vue";
-import { type Json, clean, planOf } from "./plan";
 import { injectTerm } from "./useTerm";
 
 /** Adds a section to a course, or changes one: when it meets, where, with whom, and how lessons take its time. */
@@ -14,14 +14,15 @@ const emit = defineEmits<{ done: [] }>();
 const state = injectTerm();
 const { problem, busy } = state;
 
-const was = ref<Json | null>(null);
+type PlanSection = Schemas["PlanSection"];
+const was = ref<PlanSection | null>(null);
 const loaded = ref(false);
 const code = ref(props.section);
 const kind = ref<"meets" | "daily" | "weekly">("meets");
 const weekday = ref("MO");
-const patterns = ref<Json[]>([]);
+const patterns = ref<Schemas["PlanPattern"][]>([]);
 const wrong = ref(false);
-const pace = ref("sessions");
+const pace = ref<NonNullable<PlanSection["pace"]>>("sessions");
 const instructor = ref("");
 const partOf = ref("");
 const WEEKDAYS = ["MO", "TU", "WE", "TH", "FR", "SA", "SU"];
@@ -32,9 +33,8 @@ const others = computed(() =>
 );
 
 onMounted(async () => {
-  const plan = await planOf(state.termId);
-  const course = plan.courses.find((c: Json) => c.code === props.course);
-  was.value = course?.sections?.find((s: Json) => s.code === props.section) ?? null;
+  const course = await courseOf(state.termId, props.course);
+  was.value = course?.sections?.find((s) => s.code === props.section) ?? null;
   if (was.value) {
     patterns.value = was.value.meets ?? [];
     pace.value = was.value.pace ?? "sessions";
@@ -45,20 +45,20 @@ onMounted(async () => {
       weekday.value = was.value.beat.weekday ?? "MO";
     }
   } else {
-    const codes = (course?.sections ?? []).map((s: Json) => s.code);
+    const codes = (course?.sections ?? []).map((s) => s.code);
     code.value = [..."ABCDEFGHJKLM"].find((c) => !codes.includes(c)) ?? "";
   }
   loaded.value = true;
 });
 
-function read(found: Json[] | null) {
+function read(found: Schemas["PlanPattern"][] | null) {
   patterns.value = found ?? was.value?.meets ?? [];
   const usual = props.term.courses.find((c) => c.code === props.course)?.usualMinutes ?? 50;
   const first = found?.[0];
   if (first && !was.value) pace.value = Math.abs(first.minutes - usual) > 10 ? "minutes" : "sessions";
 }
 async function save() {
-  const next: Json = {
+  const next = {
     ...(was.value ?? {}),
     code: code.value.trim(),
     instructor: instructor.value.trim(),
@@ -71,7 +71,7 @@ async function save() {
     kind: "put-section",
     course: props.course,
     ...(was.value ? { was: props.section } : {}),
-    section: clean(next) as Schemas["PlanSection"],
+    section: clean(next) as PlanSection,
   });
   if (ok) emit("done");
 }

@@ -2,13 +2,14 @@ import { mount } from "@vue/test-utils";
 import { describe, expect, it } from "vitest";
 import { stubs } from "../test/stand";
 import DateChoice from "./DateChoice.vue";
+import type { Rule } from "./when";
 
 const LESSONS = [
   { id: "L1", title: "Pools" },
   { id: "L2", title: "Riffles" },
 ];
 
-function choice(which: "opens" | "due" | "closes", rule?: Record<string, unknown>, more: object = {}) {
+function choice(which: "opens" | "due" | "closes", rule?: Rule, more: object = {}) {
   const at = mount(DateChoice, {
     props: {
       which,
@@ -19,14 +20,14 @@ function choice(which: "opens" | "due" | "closes", rule?: Record<string, unknown
       lessons: LESSONS,
       given: [{ section: "A", date: "due", at: "2026-10-05T17:00:00", said: "fixed" }],
       modelValue: rule,
-      "onUpdate:modelValue": (next: Record<string, unknown> | undefined) => at.setProps({ modelValue: next }),
+      "onUpdate:modelValue": (next: Rule | null | undefined): Promise<void> => at.setProps({ modelValue: next }),
       ...more,
     },
     global: { stubs: { ...stubs, RuleField: true } },
   });
   const ways = () => at.findAll("input[type=radio]").map((r) => (r.element as HTMLInputElement).checked);
   const choose = (n: number) => at.findAll("input[type=radio]")[n]!.trigger("change");
-  const rules = () => at.props("modelValue") as Record<string, unknown> | undefined;
+  const rules = () => at.props("modelValue") as Rule | undefined;
   return { at, ways, choose, rules };
 }
 const [DATE, CLASS, AFTER, NONE, MORE] = [0, 1, 2, 3, 4];

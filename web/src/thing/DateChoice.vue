@@ -4,6 +4,7 @@ import type { Schemas } from "../api/client";
 import DateField from "../ui/DateField.vue";
 import RuleField from "../ui/RuleField.vue";
 import { moment } from "../ui/say";
+import type { Rule } from "./when";
 import TimeField from "../ui/TimeField.vue";
 
 /** When a thing opens, is due or closes: on a date, with a class, so many days after one; anything else behind “more”. */
@@ -18,11 +19,10 @@ const props = defineProps<{
   /** What it gives in each section. */
   given: readonly Schemas["DateGiven"][];
 }>();
-type Rule = Record<string, unknown> | undefined;
-const rule = defineModel<Rule>({ required: true });
+const rule = defineModel<Rule | null | undefined>({ required: true });
 
 type Way = "none" | "date" | "class" | "after" | "more";
-const wayOf = (r: Rule): Way => {
+const wayOf = (r: Rule | null | undefined): Way => {
   if (!r) return "none";
   const plain = !r.snapTo && !r.onDayOff;
   if (r.at !== undefined && plain && !r.plus && !r.time) return "date";
@@ -59,9 +59,9 @@ function choose(next: Way) {
         ? { own: "due", plus: 2, in: "days" }
         : { lesson, edge: "end", plus: 2, in: "teaching-days", time: props.which === "opens" ? "00:00" : "23:59" };
 }
-function set(field: string, value: unknown) {
-  const next = { ...rule.value, [field]: value };
-  if (value === "" || value === undefined) delete (next as Record<string, unknown>)[field];
+function set(field: keyof Rule, value: unknown) {
+  const next: Rule = { ...rule.value, [field]: value };
+  if (value === "" || value === undefined) delete next[field];
   rule.value = next;
 }
 const anchor = computed(() =>
@@ -71,11 +71,12 @@ const anchor = computed(() =>
 );
 function setAnchor(value: string) {
   const [edge, id] = [value.slice(0, value.indexOf(":")), value.slice(value.indexOf(":") + 1)];
-  const next: Record<string, unknown> = { ...rule.value };
+  const next: Rule = { ...rule.value };
   delete next.own;
   delete next.lesson;
   delete next.edge;
-  rule.value = edge === "own" ? { own: id, ...next } : { lesson: id, edge, ...next };
+  rule.value =
+    edge === "own" ? { own: id as Rule["own"], ...next } : { lesson: id, edge: edge as Rule["edge"], ...next };
 }
 const owns = computed(() => (["opens", "due", "closes"] as const).filter((w) => w !== props.which));
 const value = (event: Event) => (event.target as HTMLInputElement).value;

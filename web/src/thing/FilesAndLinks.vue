@@ -5,16 +5,8 @@ import { cookie } from "../api/cookie";
 import DateField from "../ui/DateField.vue";
 
 /** Links that are kept as links, and files that are stored with the data. */
-interface Link {
-  title?: string;
-  url: string;
-}
-interface FileUse {
-  file: string;
-  name: string;
-  publish?: boolean;
-  from?: string;
-}
+type Link = Schemas["PlanLink"];
+type FileUse = Schemas["PlanFile"];
 const props = defineProps<{ termId: number; linksOnly?: boolean }>();
 const links = defineModel<Link[]>("links", { required: true });
 const files = defineModel<FileUse[]>("files", { default: () => [] });

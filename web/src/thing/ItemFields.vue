@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { type Schemas, type WallView, api, ask } from "../api/client";
+import { clean } from "../api/plan";
 import MarkdownField from "../ui/MarkdownField.vue";
 import DateChoice from "./DateChoice.vue";
 import { DATES, KINDS } from "./dates";
 import FilesAndLinks from "./FilesAndLinks.vue";
 
 /** Everything of an item: its dates by three ways, what is to be done, files, and whom it is for. */
-// a plan object as the plan file has it; its fields are edited as they stand
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
-const form = defineModel<Record<string, any>>({ required: true });
+const form = defineModel<Partial<Schemas["PlanItem"]>>({ required: true });
 const props = defineProps<{ wall: WallView; termId: number; unit: string; day: string }>();
 
 const lessons = computed(() => props.wall.outline.units.flatMap((u) => u.lessons));
@@ -21,7 +20,7 @@ const others = computed(() => [
   ...new Set(props.wall.sections.map((s) => s.course).filter((c) => c !== props.wall.section.course)),
 ]);
 function share(course: string, on: boolean) {
-  const now = [...(form.value.shared ?? []).filter((c: string) => c !== course), ...(on ? [course] : [])];
+  const now = [...(form.value.shared ?? []).filter((c) => c !== course), ...(on ? [course] : [])];
   form.value.shared = now.length ? now : undefined;
 }
 const given = ref<Schemas["DateGiven"][]>([]);
@@ -41,16 +40,12 @@ onBeforeUnmount(() => window.clearTimeout(timer));
 async function look() {
   const turn = ++asked;
   const { opens, due, closes, only, lesson, id } = form.value;
-  const item = Object.fromEntries(
-    Object.entries({ id, title: "x", opens, due, closes, only, lesson }).filter(
-      ([, v]) => v !== undefined && v !== null,
-    ),
-  );
+  const item = clean<Schemas["PlanItem"]>({ id: id ?? "", title: "x", opens, due, closes, only, lesson });
   try {
     const found = await ask(
       api.POST("/api/terms/{termId}/outline/item-dates", {
         params: { path: { termId: props.termId } },
-        body: { course: props.wall.section.course, unit: props.unit, item: item as Schemas["PlanItem"] },
+        body: { course: props.wall.section.course, unit: props.unit, item },
       }),
     );
     if (turn !== asked) return;

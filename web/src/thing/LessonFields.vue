@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import type { Schemas } from "../api/client";
 import FilesAndLinks from "./FilesAndLinks.vue";
 import StepsField from "./StepsField.vue";
 
 /** Everything of a lesson: how long it is, what students can do by its end, what happens in it. */
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
-const form = defineModel<Record<string, any>>({ required: true });
+const form = defineModel<Partial<Schemas["PlanLesson"]>>({ required: true });
 defineProps<{ termId: number; usualMinutes: number }>();
 </script>
 

@@ -1,31 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import type { Change } from "../api/client";
+import type { Change, Schemas } from "../api/client";
 import RuleField from "../ui/RuleField.vue";
 import { injectWall } from "../change/useWall";
 import { DATES } from "./dates";
 
 /** Other dates of a thing for one section or one student; a student's are private. */
-interface Adjusted {
-  item: string;
-  student?: string;
-  opens?: unknown;
-  due?: unknown;
-  closes?: unknown;
-  why?: string;
-}
-interface PlanSection {
-  code: string;
-  students?: { id: string; name: string }[];
-  adjustments?: Adjusted[];
-}
-const props = defineProps<{ course: string; item: string; lesson: string; sections: PlanSection[] }>();
+const props = defineProps<{ course: string; item: string; lesson: string; sections: Schemas["PlanSection"][] }>();
 const emit = defineEmits<{ done: [] }>();
 const { propose, problem, busy, termId } = injectWall();
 
 /** "A" for a section, "A/4101" for a student of it; empty while nobody is chosen. */
 const who = ref("");
-const dates = ref<Record<string, unknown>>({});
+const dates = ref<Pick<Schemas["PlanAdjustment"], "opens" | "due" | "closes">>({});
 const why = ref("");
 
 const given = computed(() =>

@@ -1,13 +1,14 @@
 import { mount } from "@vue/test-utils";
 import { describe, expect, it } from "vitest";
+import type { Schemas } from "../api/client";
 import StepsField from "./StepsField.vue";
 
-function field(steps: { minutes: number; text?: string }[], room = 50) {
+function field(steps: Schemas["PlanStep"][], room = 50) {
   const at = mount(StepsField, {
     props: {
       modelValue: steps,
       room,
-      "onUpdate:modelValue": (now: typeof steps) => at.setProps({ modelValue: now }),
+      "onUpdate:modelValue": (now: Schemas["PlanStep"][]): Promise<void> => at.setProps({ modelValue: now }),
     },
   });
   const now = () => at.props("modelValue");

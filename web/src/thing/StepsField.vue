@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
+import type { Schemas } from "../api/client";
 
 /** What happens in a lesson, in minutes, held against the time it has. */
-interface Step {
-  minutes: number;
-  text?: string;
-}
+type Step = Schemas["PlanStep"];
 const props = defineProps<{
   /** Minutes that its classes have. */
   room: number;

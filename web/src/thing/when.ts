@@ -1,19 +1,9 @@
+import type { Schemas } from "../api/client";
+
+export type Repeat = Schemas["PlanRepeat"];
+export type Rule = Schemas["PlanRule"];
 /** When a notice is, as the plan file has it. */
-export interface Repeat {
-  rule: string;
-  from?: string;
-  until?: string;
-  time?: string;
-  minutes?: number;
-}
-export type Rule = Record<string, unknown>;
-export interface When {
-  allDay?: boolean;
-  begins?: Rule;
-  ends?: Rule;
-  repeats?: Repeat[];
-  instead?: Record<string, string | null>;
-}
+export type When = Pick<Schemas["PlanNotice"], "allDay" | "begins" | "ends" | "repeats" | "instead">;
 
 /** The ways in which a notice is dated, as the form offers them. */
 export type Way = "day" | "days" | "time" | "repeats" | "work" | "words";
@@ -48,7 +38,7 @@ function beforeWork({ begins, ends }: When): boolean {
 }
 
 /** A span of so many days before a date of some work, up to it. */
-export function tied(item: string, date: string, days: number): When {
+export function tied(item: string, date: Rule["date"], days: number): When {
   const begins: Rule = { item, date };
   if (days > 0) Object.assign(begins, { plus: -days, in: "days" });
   return { allDay: true, begins, ends: { item, date } };

@@ -22,9 +22,9 @@ const props = withDefaults(
   }>(),
   { label: "", empty: "no date" },
 );
-const rule = defineModel<unknown>({ required: true });
+const rule = defineModel<Schemas["PlanRule"] | null | undefined>({ required: true });
 
-const typed = useTyped<unknown>(rule, {
+const typed = useTyped<Schemas["PlanRule"] | null | undefined>(rule, {
   async read(text) {
     const found = await ask(
       api.GET("/api/terms/{termId}/rules", {

@@ -3,12 +3,12 @@ import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { useFirstField } from "../ui/useFirstField";
 import type { Change, Schemas, WallView } from "../api/client";
+import { courseOf } from "../api/plan";
 import { removal } from "../change/removal";
 import RuleField from "../ui/RuleField.vue";
 import { DATES } from "../thing/dates";
 import ItemFields from "../thing/ItemFields.vue";
 import LessonFields from "../thing/LessonFields.vue";
-import { coursePlan } from "../thing/plan";
 import OtherDates from "../thing/OtherDates.vue";
 import { COLOURS, PAPERS, paperOf } from "../draw/units";
 import { injectWall } from "../change/useWall";
@@ -17,21 +17,15 @@ import { injectWall } from "../change/useWall";
 const props = defineProps<{ thing: string; wall: WallView }>();
 const emit = defineEmits<{ done: [] }>();
 
-// a plan object as the plan file has it; its fields are edited as they stand
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
-type Json = Record<string, any>;
-interface PlanUnit extends Json {
-  id: string;
-  title: string;
-  lessons: Json[];
-  items: Json[];
-}
+type PlanUnit = Schemas["PlanUnit"];
+/** What is edited: the fields of a unit, a lesson or work. */
+type Form = Partial<PlanUnit & Schemas["PlanLesson"] & Schemas["PlanItem"]>;
 const { propose, problem, busy, termId } = injectWall();
 const what = props.thing.slice(0, props.thing.indexOf(":"));
 const id = props.thing.slice(props.thing.indexOf(":") + 1);
-const form = ref<Json>({});
+const form = ref<Form>({});
 const unit = shallowRef<PlanUnit | null>(null);
-const sections = shallowRef<{ code: string }[]>([]);
+const sections = shallowRef<Schemas["PlanSection"][]>([]);
 const adding = ref<"" | "lesson" | "item" | "unit">("");
 const { course, section } = props.wall.section;
 const kind = computed(() => adding.value || what);
@@ -45,15 +39,15 @@ const day = computed(
 
 onMounted(async () => {
   problem.value = "";
-  const plan = await coursePlan<{ sections: { code: string }[]; units: PlanUnit[] }>(termId, course);
+  const plan = await courseOf(termId, course);
   sections.value = plan?.sections ?? [];
   const units = plan?.units ?? [];
   const list = what === "lesson" ? "lessons" : "items";
-  unit.value = units.find((u) => (what === "unit" ? u.id === id : u[list].some((x) => x.id === id))) ?? null;
-  const found = what === "unit" ? unit.value : unit.value?.[list].find((x) => x.id === id);
+  unit.value = units.find((u) => (what === "unit" ? u.id === id : u[list]?.some((x) => x.id === id))) ?? null;
+  const found = what === "unit" ? unit.value : unit.value?.[list]?.find((x) => x.id === id);
   form.value = { ...(found ?? {}) };
   if (what === "unit" && id === "") {
-    unit.value = { id: "", title: "", lessons: [], items: [] };
+    unit.value = { id: "", code: "", title: "", lessons: [], items: [] };
     adding.value = "unit";
   }
 });
@@ -66,14 +60,13 @@ function add(which: "lesson" | "item") {
       ...u.lessons.flatMap((l) => l.items.map((i) => i.id)),
     ]),
   );
-  const stem =
-    which === "lesson" ? String(unit.value?.code ?? "L") : `${String(unit.value?.code ?? "w").toLowerCase()}-work-`;
+  const stem = which === "lesson" ? (unit.value?.code ?? "L") : `${(unit.value?.code ?? "w").toLowerCase()}-work-`;
   let n = 1;
   while (used.has(stem + n)) n++;
   form.value = { id: stem + n, title: "", ...(which === "lesson" ? { length: 1 } : { kind: "homework" }) };
   adding.value = which;
 }
-function clean(): Json {
+function clean(): Form {
   return Object.fromEntries(
     Object.entries(form.value).filter(([, v]) => v !== "" && v !== null && v !== undefined && v !== false),
   );
@@ -87,7 +80,7 @@ function save() {
   if (kind.value === "unit") {
     return send({ kind: "put-unit", course, unit: { ...(thing as Schemas["PlanUnit"]), lessons: [], items: [] } });
   }
-  const into = adding.value && unit.value ? { unit: String(unit.value.id) } : {};
+  const into = adding.value && unit.value ? { unit: unit.value.id } : {};
   return send(
     kind.value === "lesson"
       ? { kind: "put-lesson", course, lesson: thing as Schemas["PlanLesson"], ...into }
@@ -134,7 +127,7 @@ useFirstField(() => unit.value, "edit-title");
               <option v-for="c in PAPERS" :key="c">{{ c }}</option>
             </optgroup>
           </select>
-          <i v-if="paperOf(form.colour ?? '')" :class="paperOf(form.colour)" aria-hidden="true"></i>
+          <i v-if="paperOf(form.colour ?? '')" :class="paperOf(form.colour ?? '')" aria-hidden="true"></i>
         </span>
         <template v-if="!adding">
           <p class="wide soft">Dates for everything in it that has none of its own:</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, shallowRef } from "vue";
 import type { Change, Schemas, WallView } from "../api/client";
-import { coursePlan } from "../thing/plan";
+import { courseOf } from "../api/plan";
 import { KINDS } from "../thing/dates";
 import Dialog from "../ui/Dialog.vue";
 import { count } from "../ui/say";
@@ -13,26 +13,21 @@ const props = defineProps<{ wall: WallView; picked: ReadonlySet<string> }>();
 const emit = defineEmits<{ done: [] }>();
 const { propose, problem, busy, termId } = injectWall();
 
-type Thing = Record<string, unknown> & { id: string };
-interface Unit extends Thing {
-  lessons: Thing[];
-  items: Thing[];
-}
 const { course } = props.wall.section;
-const units = shallowRef<Unit[]>([]);
+const units = shallowRef<Schemas["PlanUnit"][]>([]);
 const sections = shallowRef<{ code: string }[]>([]);
 onMounted(async () => {
   problem.value = "";
-  const plan = await coursePlan<{ units: Unit[]; sections: { code: string }[] }>(termId, course);
+  const plan = await courseOf(termId, course);
   units.value = plan?.units ?? [];
   sections.value = plan?.sections ?? [];
 });
 const chosen = (what: string, id: string) => props.picked.has(`${what}:${id}`);
 const lessons = computed(() =>
-  units.value.flatMap((u) => u.lessons.filter((l) => chosen("lesson", l.id) || chosen("unit", u.id))),
+  units.value.flatMap((u) => (u.lessons ?? []).filter((l) => chosen("lesson", l.id) || chosen("unit", u.id))),
 );
 const items = computed(() =>
-  units.value.flatMap((u) => u.items.filter((i) => chosen("item", i.id) || chosen("unit", u.id))),
+  units.value.flatMap((u) => (u.items ?? []).filter((i) => chosen("item", i.id) || chosen("unit", u.id))),
 );
 const own = computed(() => units.value.filter((u) => chosen("unit", u.id)));
 useFirstField(
@@ -61,10 +56,8 @@ const YES_NO: readonly [string, string][] = [
   ["no", "no"],
 ];
 /** The thing with those facts that were given; a fact that is no is left out of it, as the plan file does. */
-function withFacts(thing: Thing, facts: Record<string, unknown>): Thing {
-  const next: Thing = { ...thing, ...facts };
-  for (const [key, value] of Object.entries(facts)) if (value === undefined) delete next[key];
-  return next;
+function withFacts<T extends object>(thing: T, facts: Partial<T>): T {
+  return Object.fromEntries(Object.entries({ ...thing, ...facts }).filter(([, value]) => value !== undefined)) as T;
 }
 const yes = (said: string) => (said === "yes" ? true : undefined);
 const facts = (list: readonly [string, string, unknown][]) =>
@@ -86,16 +79,12 @@ const changes = computed<Change[]>(() => {
     ["audience", form.audience, form.audience === "all" ? undefined : form.audience],
     ["hidden", form.hidden, yes(form.hidden)],
   ]);
-  const put = (list: readonly Thing[], given: Record<string, unknown>, change: (thing: Thing) => Change) =>
+  const put = <T extends object>(list: readonly T[], given: Partial<T>, change: (thing: T) => Change) =>
     Object.keys(given).length ? list.map((t) => change(withFacts(t, given))) : [];
   return [
-    ...put(own.value, unit, (t) => ({
-      kind: "put-unit",
-      course,
-      unit: { ...(t as Schemas["PlanUnit"]), lessons: [], items: [] },
-    })),
-    ...put(lessons.value, lesson, (t) => ({ kind: "put-lesson", course, lesson: t as Schemas["PlanLesson"] })),
-    ...put(items.value, item, (t) => ({ kind: "put-item", course, item: t as Schemas["PlanItem"] })),
+    ...put(own.value, unit, (t) => ({ kind: "put-unit", course, unit: { ...t, lessons: [], items: [] } })),
+    ...put(lessons.value, lesson, (t) => ({ kind: "put-lesson", course, lesson: t })),
+    ...put(items.value, item, (t) => ({ kind: "put-item", course, item: t })),
   ];
 });
 async function send() {

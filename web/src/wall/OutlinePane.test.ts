@@ -3,7 +3,8 @@ import { describe, expect, it, vi } from "vitest";
 import { ref } from "vue";
 import type { Schemas, WallView } from "../api/client";
 import OutlinePane from "./OutlinePane.vue";
-import { NO_OUTLINE_FILTER, nudge, outlineParts, putOn } from "../change/outline";
+import { NO_OUTLINE_FILTER, outlineParts } from "../change/outline";
+import { nudge, putOn } from "../change/placing";
 import { wallOf } from "./testWall";
 import { WALL, type WallState } from "../change/useWall";
 

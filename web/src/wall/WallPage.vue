@@ -21,7 +21,7 @@ import { noticeKey } from "./drawn";
 import { useChosen } from "./chosen";
 import { dayOf } from "./days";
 import { dropChange, fullness, saysDrop } from "./drop";
-import { putOn } from "../change/outline";
+import { putOn } from "../change/placing";
 import { useDrag } from "./useDrag";
 import { useHands } from "./useHands";
 import { usePast } from "./usePast";

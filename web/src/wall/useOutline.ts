@@ -1,6 +1,7 @@
 import { type ComputedRef, type Ref, computed, nextTick, ref } from "vue";
 import { type Change, type WallView, api, ask } from "../api/client";
-import { type OutlineRow, nudge } from "../change/outline";
+import type { OutlineRow } from "../change/outline";
+import { nudge } from "../change/placing";
 import { useTypedLine } from "./useTypedLine";
 import type { WallState } from "../change/useWall";
 

@@ -41,12 +41,18 @@ public final class PlanFile {
         }
     }
 
-    /** The definitions of its JSON Schema, by name. */
+    /** The definitions of its JSON Schema, by name; the whole as "plan". */
     public static Map<String, Object> definitions() {
         try (InputStream in = PlanFile.class.getResourceAsStream("/plan-file.schema.json")) {
             JsonNode schema = Json.MAPPER.readTree(in);
             Map<String, Object> definitions = new LinkedHashMap<>();
             schema.path("$defs").properties().forEach(e -> definitions.put(e.getKey(), e.getValue()));
+            definitions.put(
+                    "plan",
+                    Map.of(
+                            "type", schema.path("type"),
+                            "required", schema.path("required"),
+                            "properties", schema.path("properties")));
             return definitions;
         } catch (IOException e) {
             throw new UncheckedIOException("the plan file's schema cannot be read", e);

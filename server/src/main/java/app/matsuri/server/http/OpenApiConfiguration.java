@@ -82,7 +82,6 @@ class OpenApiConfiguration {
         return api -> {
             Map<String, Schema> schemas = api.getComponents().getSchemas();
             Map<String, Object> definitions = ChangeJson.definitions();
-            definitions.forEach((name, definition) -> schemas.put(named(name), schema(definition)));
             for (Schema schema : List.copyOf(schemas.values())) {
                 if (schema.getProperties() != null) {
                     @SuppressWarnings("unchecked")
@@ -90,6 +89,7 @@ class OpenApiConfiguration {
                     properties.replaceAll((name, property) -> changes(name, property));
                 }
             }
+            definitions.forEach((name, definition) -> schemas.put(named(name), schema(definition)));
             schemas.put("Problem", schema(PROBLEM));
             ApiResponse problem = new ApiResponse()
                     .description("What went wrong, as RFC 9457 has it")
@@ -137,9 +137,13 @@ class OpenApiConfiguration {
                                                     "severity", Map.of("enum", List.of("fatal", "kept", "remark")),
                                                     "message", Map.of("type", "string"))))));
 
-    /** A free object that is a change, by its name, is described as one. */
+    /** A free object that is a change, by its name, is described as one; likewise those of a list. */
     @SuppressWarnings("rawtypes")
     private static Schema changes(String name, Schema property) {
+        if (property.getItems() != null) {
+            property.setItems(changes(name, property.getItems()));
+            return property;
+        }
         boolean free = property.get$ref() == null && property.getProperties() == null && property.getItems() == null;
         if (!free || !FREE.containsKey(name) || isText(property) && property.getDescription() == null) {
             return property;
@@ -160,10 +164,10 @@ class OpenApiConfiguration {
         return new JsonSchema().$ref("#/components/schemas/" + name);
     }
 
-    /** "PutLessonChange" for a kind of change, "PlanLesson" for a part of the plan file, "Change" for any change. */
+    /** "PutLessonChange" for a kind of change, "PlanLesson" for a part of the plan file, "Plan" for the whole, "Change" for any change. */
     private static String named(String definition) {
-        if (definition.equals("change")) {
-            return "Change";
+        if (WHOLES.containsKey(definition)) {
+            return Known.in(WHOLES, definition);
         }
         String camel = Arrays.stream(definition.split("-"))
                 .map(word -> Character.toUpperCase(word.charAt(0)) + word.substring(1))
@@ -191,7 +195,11 @@ class OpenApiConfiguration {
             "pace", "Change",
             "remember", "Change",
             "item", "PlanItem",
+            "patterns", "PlanPattern",
+            "rule", "PlanRule",
             "closure", "PlanClosure");
+
+    private static final Map<String, String> WHOLES = Map.of("change", "Change", "plan", "Plan");
 
     private static final Pattern REFERENCE = Pattern.compile("\"#/\\$defs/([^\"]+)\"");
 

@@ -118,7 +118,7 @@ class TermController {
     @GetMapping("/{termId}/plan")
     @ApiResponse(
             responseCode = "200",
-            content = @Content(mediaType = "application/json", schema = @Schema(type = "object")))
+            content = @Content(mediaType = "application/json", schema = @Schema(ref = "#/components/schemas/Plan")))
     ResponseEntity<byte[]> plan(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
         Stored stored = access.look(by, termId);
         String name = stored.decisions()
