@@ -109,6 +109,7 @@ final class App implements AutoCloseable {
                     java,
                     "-XX:ArchiveClassesAtExit=" + ARCHIVE,
                     "-XX:+UseSerialGC",
+                    "-XX:TieredStopAtLevel=1",
                     "-Xlog:cds=off",
                     "-Xlog:cds+dynamic=off",
                     "-Dspring.context.exit=onRefresh",

@@ -20,7 +20,7 @@ class LayingOutJourneysTest {
     private static final String TOLVANEN = "I. Tolvanen";
     private static final String AUTUMN = "autumn-2026.json";
 
-    private static void dates(Page page) {
+    private static void dates(Page page) throws Exception {
         page.withPlan(TOLVANEN, AUTUMN);
         page.press("Dates");
         page.see(".dg .dg-row");

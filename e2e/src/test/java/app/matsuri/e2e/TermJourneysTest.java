@@ -21,7 +21,7 @@ class TermJourneysTest {
         return ".tg [data-date='" + date + "']";
     }
 
-    private static void opened(Page page, String plan) {
+    private static void opened(Page page, String plan) throws Exception {
         page.withPlan("I. Tolvanen", plan);
         page.press("Term");
         page.see(".tg");
