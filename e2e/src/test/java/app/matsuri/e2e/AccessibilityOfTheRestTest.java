@@ -32,7 +32,7 @@ class AccessibilityOfTheRestTest {
             page.click(day("2026-10-09"));
             page.type(".slip .add input", "Quiz 3, 30 februry, 20 points");
             page.seeText(".slip", "not understood");
-            AccessibilityTest.inBoth(page, "a line that is not understood");
+            AccessibilityTest.inBoth(page, "a line that is not understood", ".slip");
             page.press("Move…");
             page.type("#move-to", "Fri 10 Nov");
             page.seeText("#move-to-said", "is a Tuesday");

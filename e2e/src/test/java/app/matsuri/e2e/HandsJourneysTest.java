@@ -88,7 +88,9 @@ class HandsJourneysTest {
               const fetched = window.fetch;
               window.fetch = (...what) => {
                 window.asked++;
-                return fetched(...what).finally(() => window.asked--);
+                // answered is what has come whole, not only its head
+                const whole = async (answer) => { await answer.clone().text(); return answer; };
+                return fetched(...what).then(whole).finally(() => window.asked--);
               };
             }
             const busy = () => document.querySelector('.strip .go:disabled') !== null;

@@ -24,7 +24,8 @@ import org.junit.jupiter.api.io.TempDir;
 @Order(1)
 class KillTest {
 
-    private static final int KILLS = 12;
+    /** How often: {@code -DargLine=-Dkills=100} for a long look. */
+    private static final int KILLS = Integer.getInteger("kills", 6);
 
     /** The n-th change: one that touches few rows, then one that touches many, and so on. */
     private static String change(long n) {

@@ -51,9 +51,10 @@ final class Page implements AutoCloseable {
     /** A window of the given size, in CSS pixels; with a finger instead of a mouse below 800. */
     static Page open(App app, int width, int height, boolean dark) throws Exception {
         ChromeDriver free = FREE.poll();
-        return new Page(app, free == null ? browser() : free)
-                .size(width, height)
-                .dark(dark);
+        ChromeDriver driver = free == null ? browser() : free;
+        // each window is the one that is worked in, whichever of them the machine thinks is in front
+        driver.executeCdpCommand("Emulation.setFocusEmulationEnabled", Map.of("enabled", true));
+        return new Page(app, driver).size(width, height).dark(dark);
     }
 
     private static ChromeDriver browser() throws Exception {
