@@ -344,7 +344,7 @@ class OptimumTest {
     }
 
     /**
-     * OR-Tools CP-SAT (reference library) on 200 random stretches of 20 to 90 sessions, more of them short: what was found is
+     * OR-Tools CP-SAT (reference library) on a hundred random stretches of 20 to 90 sessions, more of them short: what was found is
      * there, and nothing is cheaper. The few that it does not decide soon are left out, and others drawn. With
      * {@code -DargLine="-Dspread=2 -Dproved=200"} there are more of them and more are long, and it takes some minutes.
      */
