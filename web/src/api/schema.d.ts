@@ -2774,6 +2774,17 @@ export interface components {
             told?: {
                 [key: string]: string;
             };
+            toldSessions?: {
+                [key: string]: {
+                    end: string;
+                    lessons?: {
+                        id: string;
+                        title?: string;
+                    }[];
+                    place?: string;
+                    start: string;
+                };
+            };
             /** Format: date */
             toldUpTo?: string;
             toldWork?: {

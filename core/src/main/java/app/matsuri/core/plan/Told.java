@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,18 +16,20 @@ import org.jspecify.annotations.Nullable;
  * until they are told again, whatever the plan becomes.
  *
  * @param lessons lesson id to the day of its first session
+ * @param sessions the name of a session to what they were told of it; empty where they were told days alone
  * @param work id of work, or of a notice among work, to its dates
  * @param upTo the last day whose dates were told; null for all of the term
  * @param tellings each time that they were told something, in order of time
  */
 public record Told(
         Map<String, LocalDate> lessons,
+        Map<LocalDateTime, ToldSession> sessions,
         Map<String, OfWork> work,
         @Nullable LocalDate upTo,
         List<Telling> tellings) {
 
     /** Nothing was told yet. */
-    public static final Told NOTHING = new Told(Map.of(), Map.of(), null, List.of());
+    public static final Told NOTHING = new Told(Map.of(), Map.of(), Map.of(), null, List.of());
 
     /**
      * The dates of one piece of work as they were told.
@@ -46,13 +49,24 @@ public record Told(
 
     public Told {
         lessons = Collections.unmodifiableMap(new LinkedHashMap<>(lessons));
+        sessions = Collections.unmodifiableMap(new TreeMap<>(sessions));
         work = Collections.unmodifiableMap(new LinkedHashMap<>(work));
         tellings = List.copyOf(tellings);
     }
 
+    /** The same with other tellings. */
+    public Told withTellings(List<Telling> others) {
+        return new Told(lessons, sessions, work, upTo, others);
+    }
+
+    /** The same with sessions as they are told now. */
+    public Told withSessions(Map<LocalDateTime, ToldSession> others) {
+        return new Told(lessons, others, work, upTo, tellings);
+    }
+
     /** The days of lessons alone, as a file gives them that knows no more. */
     public static Told of(Map<String, LocalDate> lessons) {
-        return new Told(lessons, Map.of(), null, List.of());
+        return new Told(lessons, Map.of(), Map.of(), null, List.of());
     }
 
     /** Whether students were told anything; before that, no change tells them. */

@@ -7,11 +7,9 @@ import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
-import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.Untold;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -104,7 +102,7 @@ public record Proposal(
         HeldAsPlanned past = held ? HeldAsPlanned.of(old, change, base.today()) : HeldAsPlanned.NOTHING;
         Change.Outcome outcome = Change.make(change, past.in(before));
         Schedule now = Schedule.of(outcome.decisions());
-        Map<SectionSchedule, List<Untold>> altered = Untold.altered(old, now);
+        List<Untold.Altered> altered = Untold.altered(old, now);
         if (seen && !altered.isEmpty()) {
             outcome = outcome.with(Untold.seen(altered, outcome.decisions(), null));
             now = Schedule.of(outcome.decisions());
@@ -124,7 +122,7 @@ public record Proposal(
                 goAway,
                 outcome.notes(),
                 past,
-                altered.values().stream().mapToInt(List::size).sum(),
+                altered.stream().mapToInt(a -> a.dates().size()).sum(),
                 quiet,
                 outcome.decisions().equals(before),
                 base,

@@ -104,8 +104,19 @@ public record Untold(
         return differing;
     }
 
-    /** What students know when they were told of the differences. */
+    /** What the students of a section know when they were told its dates, with what differs from what they were told. */
     public static Told after(
+            SectionSchedule in,
+            List<Untold> differences,
+            @Nullable LocalDate upTo,
+            @Nullable LocalDateTime at,
+            String why) {
+        Told told = after(in.section().told(), differences, upTo, at, why);
+        return told.withSessions(ToldSessions.all(in, told.lessons(), upTo));
+    }
+
+    /** Likewise, with sessions as they were told. */
+    private static Told after(
             Told was, List<Untold> differences, @Nullable LocalDate upTo, @Nullable LocalDateTime at, String why) {
         Map<String, LocalDate> lessons = new LinkedHashMap<>(was.lessons());
         Map<String, Told.OfWork> work = new LinkedHashMap<>(was.work());
@@ -125,12 +136,21 @@ public record Untold(
         }
         List<Telling> tellings = new ArrayList<>(was.tellings());
         tellings.add(new Telling(at, why, moves));
-        return new Told(lessons, work, upTo, tellings);
+        return new Told(lessons, was.sessions(), work, upTo, tellings);
     }
 
-    /** What a change alters for the students of each section that were told anything, and nothing else that may be waiting. */
-    public static Map<SectionSchedule, List<Untold>> altered(Schedule before, Schedule now) {
-        Map<SectionSchedule, List<Untold>> altered = new LinkedHashMap<>();
+    /**
+     * What a change alters for the students of a section that were told anything, and nothing else that may be waiting.
+     *
+     * @param was the section before it
+     * @param is the section after it
+     * @param dates those that it alters; none where it is only when or where a session is
+     */
+    public record Altered(SectionSchedule was, SectionSchedule is, List<Untold> dates) {}
+
+    /** What a change alters for the students of each section. */
+    public static List<Altered> altered(Schedule before, Schedule now) {
+        List<Altered> altered = new ArrayList<>();
         for (SectionSchedule is : now.sections()) {
             Optional<SectionSchedule> old =
                     before.section(is.course().code(), is.section().code());
@@ -139,17 +159,18 @@ public record Untold(
             }
             Map<Thing, LocalDateTime> from = planned(old.get(), null);
             Map<Thing, LocalDateTime> to = planned(is, null);
-            if (from.equals(to)) {
-                continue;
-            }
-            List<Untold> dates = differing(is, to).stream()
-                    .filter(u -> {
-                        Thing thing = new Thing(u.what(), u.id());
-                        return !Objects.equals(from.get(thing), to.get(thing));
-                    })
-                    .toList();
-            if (!dates.isEmpty()) {
-                altered.put(is, dates);
+            List<Untold> dates = from.equals(to)
+                    ? List.of()
+                    : differing(is, to).stream()
+                            .filter(u -> {
+                                Thing thing = new Thing(u.what(), u.id());
+                                return !Objects.equals(from.get(thing), to.get(thing));
+                            })
+                            .toList();
+            boolean sessions = !is.section().told().sessions().isEmpty()
+                    && !old.get().sessions().all().equals(is.sessions().all());
+            if (!dates.isEmpty() || sessions) {
+                altered.add(new Altered(old.get(), is, dates));
             }
         }
         return altered;
@@ -160,13 +181,15 @@ public record Untold(
      *
      * @param at in the term's zone; null where it is not known
      */
-    public static Decisions seen(
-            Map<SectionSchedule, List<Untold>> altered, Decisions after, @Nullable LocalDateTime at) {
+    public static Decisions seen(List<Altered> altered, Decisions after, @Nullable LocalDateTime at) {
         Decisions seen = after;
-        for (Map.Entry<SectionSchedule, List<Untold>> entry : altered.entrySet()) {
-            Section section = entry.getKey().section();
-            Course course = seen.course(entry.getKey().course().code()).orElseThrow();
-            Told told = after(section.told(), entry.getValue(), section.told().upTo(), at, "");
+        for (Altered one : altered) {
+            Section section = one.is().section();
+            Course course = seen.course(one.is().course().code()).orElseThrow();
+            Told told = one.dates().isEmpty()
+                    ? section.told()
+                    : after(section.told(), one.dates(), section.told().upTo(), at, "");
+            told = told.withSessions(ToldSessions.altered(one.was(), one.is(), told.lessons()));
             seen = seen.withCourse(course.withSection(section.withTold(told)));
         }
         return seen;
@@ -185,9 +208,9 @@ public record Untold(
                 if (told.tellings().size() > had) {
                     List<Telling> tellings = new ArrayList<>(told.tellings());
                     tellings.replaceAll(t -> t.at() == null ? new Telling(at, t.why(), t.moves()) : t);
-                    Told said = new Told(told.lessons(), told.work(), told.upTo(), tellings);
-                    stamped = stamped.withCourse(
-                            stamped.course(course.code()).orElseThrow().withSection(section.withTold(said)));
+                    stamped = stamped.withCourse(stamped.course(course.code())
+                            .orElseThrow()
+                            .withSection(section.withTold(told.withTellings(tellings))));
                 }
             }
         }

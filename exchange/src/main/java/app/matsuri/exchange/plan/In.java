@@ -200,6 +200,11 @@ public final class In {
         return parsed(field, "a local date and time such as 2026-10-05T17:00", LocalDateTime::parse);
     }
 
+    /** A moment that must be there. */
+    public @Nullable LocalDateTime requiredMoment(String field) {
+        return has(field) ? moment(field) : missing(field, "a local date and time such as 2026-10-05T17:00");
+    }
+
     public @Nullable DayOfWeek weekday(String field, @Nullable DayOfWeek otherwise) {
         return has(field) ? parsed(field, "a weekday: MO, TU, WE, TH, FR, SA or SU", Words::weekday) : otherwise;
     }
@@ -322,6 +327,12 @@ public final class In {
                 return null;
             }
             return parse(place, value.stringValue(), what, parser);
+        }
+
+        /** An object read by the reader; null where it is none. */
+        public <T> @Nullable T object(Function<In, T> reader) {
+            In in = of(value, place, faults);
+            return in == null ? null : reader.apply(in);
         }
 
         public @Nullable Integer number(int least) {

@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
 /** Reads a section with its meetings and its own decisions. */
 public final class SectionReader {
 
-    private static final String SESSION = "a class's first start, such as 2026-10-05T10:00";
+    static final String SESSION = "a class's first start, such as 2026-10-05T10:00";
 
     private SectionReader() {}
 

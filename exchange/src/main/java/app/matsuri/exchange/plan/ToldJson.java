@@ -2,6 +2,7 @@ package app.matsuri.exchange.plan;
 
 import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.Told;
+import app.matsuri.core.plan.ToldSession;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Untold;
 import java.time.LocalDate;
@@ -34,14 +35,40 @@ public final class ToldJson {
                 lessons.put(entry.key(), day);
             }
         });
+        Map<LocalDateTime, ToldSession> sessions = new LinkedHashMap<>();
+        in.entries("toldSessions", entry -> {
+            LocalDateTime name = entry.keyAs(SectionReader.SESSION, LocalDateTime::parse);
+            ToldSession session = entry.object(ToldJson::session);
+            if (name != null && session != null) {
+                sessions.put(name, session);
+            }
+        });
         Map<String, Told.OfWork> work = new LinkedHashMap<>();
         in.objects("toldWork", ToldJson::work).forEach(w -> work.put(w.item(), w.of()));
-        return new Told(lessons, work, in.date("toldUpTo"), in.objects("tellings", ToldJson::telling));
+        return new Told(lessons, sessions, work, in.date("toldUpTo"), in.objects("tellings", ToldJson::telling));
     }
 
     /** A day, also where its time is given. */
     private static LocalDate day(String text) {
         return LocalDate.parse(text.length() > 10 && text.charAt(10) == 'T' ? text.substring(0, 10) : text);
+    }
+
+    /** A session that was told; null when a fault leaves it without meaning. */
+    private static @Nullable ToldSession session(In in) {
+        LocalDateTime start = in.requiredMoment("start");
+        LocalDateTime end = in.requiredMoment("end");
+        String place = in.text("place", "");
+        List<ToldSession.OfLesson> lessons = in.objects("lessons", ToldJson::lesson);
+        in.extra();
+        return start == null || end == null || place == null ? null : new ToldSession(start, end, place, lessons);
+    }
+
+    /** A lesson of it, likewise. */
+    public static ToldSession.@Nullable OfLesson lesson(In in) {
+        String id = in.id("id");
+        String title = in.text("title", "");
+        in.extra();
+        return id == null || title == null ? null : new ToldSession.OfLesson(id, title);
     }
 
     private static @Nullable Work work(In in) {
@@ -83,8 +110,11 @@ public final class ToldJson {
     static Map<String, Object> write(Told told) {
         Map<String, String> lessons = new LinkedHashMap<>();
         told.lessons().forEach((id, day) -> lessons.put(id, day.toString()));
+        Map<String, Object> sessions = new LinkedHashMap<>();
+        told.sessions().forEach((name, session) -> sessions.put(Words.moment(name), session(session)));
         return new Out()
                 .some("told", lessons)
+                .some("toldSessions", sessions)
                 .some(
                         "toldWork",
                         told.work().entrySet().stream()
@@ -95,6 +125,25 @@ public final class ToldJson {
                         "tellings",
                         told.tellings().stream().map(ToldJson::telling).toList())
                 .map();
+    }
+
+    private static Map<String, Object> session(ToldSession session) {
+        return new Out()
+                .put("start", Words.moment(session.start()))
+                .put("end", Words.moment(session.end()))
+                .unless("", "place", session.place())
+                .some("lessons", lessons(session.lessons()))
+                .map();
+    }
+
+    /** The lessons of a session that was told. */
+    public static List<Map<String, Object>> lessons(List<ToldSession.OfLesson> lessons) {
+        return lessons.stream()
+                .map(l -> new Out()
+                        .put("id", l.id())
+                        .unless("", "title", l.title())
+                        .map())
+                .toList();
     }
 
     private static Map<String, Object> work(String item, Told.OfWork of) {

@@ -18,6 +18,7 @@ import app.matsuri.server.storage.row.SessionChangeRow;
 import app.matsuri.server.storage.row.StudentRow;
 import app.matsuri.server.storage.row.TaughtRow;
 import app.matsuri.server.storage.row.TellingRow;
+import app.matsuri.server.storage.row.ToldSessionRow;
 import app.matsuri.server.storage.row.ToldWorkRow;
 import app.matsuri.server.storage.row.UnitRow;
 import app.matsuri.server.storage.row.WeekNoteRow;
@@ -51,6 +52,7 @@ public final class Rows {
             RhythmRow.class,
             DayNoteRow.class,
             WeekNoteRow.class,
+            ToldSessionRow.class,
             ToldWorkRow.class,
             TellingRow.class);
 

@@ -7,6 +7,7 @@ import app.matsuri.core.change.Refused;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Told;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.schedule.Untold;
@@ -52,8 +53,10 @@ public record Tell(
             List<Untold> differing = Untold.differing(schedule, upTo, at);
             boolean further =
                     of.told().begun() && !Objects.equals(upTo, of.told().upTo());
-            if (!differing.isEmpty() || further) {
-                in = in.withSection(of.withTold(Untold.after(of.told(), differing, upTo, at, why)));
+            Told now = Untold.after(schedule, differing, upTo, at, why);
+            boolean sessions = !now.sessions().equals(of.told().sessions());
+            if (!differing.isEmpty() || further || sessions) {
+                in = in.withSection(of.withTold(now));
                 told++;
             }
         }

@@ -20,6 +20,7 @@ public sealed interface Row
                 RhythmRow,
                 DayNoteRow,
                 WeekNoteRow,
+                ToldSessionRow,
                 ToldWorkRow,
                 TellingRow {
 
