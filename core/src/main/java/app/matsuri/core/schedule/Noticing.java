@@ -2,10 +2,11 @@ package app.matsuri.core.schedule;
 
 import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Term;
-import app.matsuri.core.plan.ItemDetails;
+import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.NoticeTime.Repeat;
+import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.schedule.NoticeDates.Entry;
 import app.matsuri.core.session.Recurrence;
 import java.time.LocalDate;
@@ -13,10 +14,12 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -30,6 +33,7 @@ final class Noticing {
     /** Every section with its notices. */
     static List<SectionSchedule> in(List<SectionSchedule> sections) {
         List<SectionSchedule> done = new ArrayList<>();
+        List<Sharing> sharing = sharing(sections);
         Map<SectionSchedule, Dates> resolvers = new IdentityHashMap<>();
         for (SectionSchedule schedule : sections) {
             List<NoticeDates> notices = new ArrayList<>();
@@ -50,32 +54,41 @@ final class Noticing {
                     }
                 }
             }
-            done.add(schedule.with(notices, shared(schedule, sections)));
+            done.add(schedule.with(notices, shared(schedule, sharing)));
         }
         return done;
     }
 
-    /** Work of other courses that the section has too, when the first section of its own course has it. */
-    private static List<SharedDates> shared(SectionSchedule schedule, List<SectionSchedule> sections) {
-        List<SharedDates> shared = new ArrayList<>();
+    /** The dates of work that other courses have too, with the section that they are in. */
+    private record Sharing(SectionSchedule from, ItemDates dates) {}
+
+    /** All of them, in order: each section is held against these few only. */
+    private static List<Sharing> sharing(List<SectionSchedule> sections) {
+        List<Sharing> sharing = new ArrayList<>();
         for (SectionSchedule from : sections) {
-            if (from.course() == schedule.course()) {
-                continue;
-            }
             for (ItemDates dates : from.dates()) {
-                ItemDetails details = dates.item().details();
-                boolean here = !details.shared().isEmpty()
-                        && details.sharedWith(
-                                schedule.course().code(), schedule.section().code());
-                if (here
-                        && shared.stream()
-                                .noneMatch(s -> s.course().equals(from.course().code())
-                                        && s.dates()
-                                                .item()
-                                                .id()
-                                                .equals(dates.item().id()))) {
-                    shared.add(new SharedDates(from.course().code(), dates));
+                if (!dates.item().details().shared().isEmpty()) {
+                    sharing.add(new Sharing(from, dates));
                 }
+            }
+        }
+        return sharing;
+    }
+
+    /** Work of other courses that the section has too, when the first section of its own course has it. */
+    private static List<SharedDates> shared(SectionSchedule schedule, List<Sharing> sharing) {
+        List<SharedDates> shared = new ArrayList<>();
+        Set<ThingRef> known = new HashSet<>();
+        for (Sharing each : sharing) {
+            Course from = each.from().course();
+            ItemDates dates = each.dates();
+            boolean here = from != schedule.course()
+                    && dates.item()
+                            .details()
+                            .sharedWith(
+                                    schedule.course().code(), schedule.section().code());
+            if (here && known.add(new ThingRef(from.code(), dates.item().id()))) {
+                shared.add(new SharedDates(from.code(), dates));
             }
         }
         return shared;
