@@ -2,6 +2,7 @@
 import Dialog from "../ui/Dialog.vue";
 import { computed, ref } from "vue";
 import type { Change, ProposalView } from "../api/client";
+import type { Otherwise } from "./useChanges";
 import { trying } from "../api/mode";
 import { count, lateness, moment } from "../ui/say";
 
@@ -21,27 +22,32 @@ const emit = defineEmits<{
   ways: [];
   see: [seen: boolean];
   /** The same with some of it said otherwise. */
-  vary: [otherwise: Record<string, unknown>];
+  vary: [otherwise: Otherwise];
   keep: [name: string];
 }>();
 const ticked = (event: Event) => (event.target as HTMLInputElement).checked;
 /** Classes that are over count as held as planned, unless that was unticked. */
 const open = computed(() => props.change?.held === false);
-/** Its fields, of which each kind has its own. */
-const fields = computed<Record<string, unknown>>(() => ({ ...props.change }));
+/** Of a shift, a move or a pin. */
+const placing = computed(() => {
+  const change = props.change;
+  return change?.kind === "shift" || change?.kind === "move" || change?.kind === "pin" ? change : null;
+});
 /** The section that a shift, a move or a pin concerns alone, or in which it was made for all. */
 const here = computed(() => {
-  const { kind, section, seenIn } = fields.value;
-  return ["shift", "move", "pin"].includes(String(kind)) ? String(section ?? seenIn ?? "") : "";
+  const change = placing.value;
+  return change?.section ?? (change && "seenIn" in change ? change.seenIn : null) ?? "";
 });
-const alone = computed(() => fields.value.section !== undefined);
+const alone = computed(() => placing.value?.section !== undefined);
 function only(yes: boolean) {
   emit("vary", yes ? { section: here.value, seenIn: undefined } : { section: undefined, seenIn: here.value });
 }
-const inUnit = computed(
-  () =>
-    ["shift", "move"].includes(String(props.change?.kind)) && (props.proposal.leavesUnit || !!fields.value.keepUnit),
-);
+/** What moves stays within its unit. */
+const kept = computed(() => !!placing.value && "keepUnit" in placing.value && !!placing.value.keepUnit);
+const inUnit = computed(() => {
+  const change = placing.value;
+  return !!change && change.kind !== "pin" && (props.proposal.leavesUnit || kept.value);
+});
 /** Lessons move that no hand moved: there are ways out. */
 const bumped = computed(() => props.proposal.moves.some((m) => m.what === "lesson" && !m.hand));
 
@@ -115,7 +121,7 @@ const groups = computed(() => {
       <label v-if="inUnit" class="sees"
         ><input
           type="checkbox"
-          :checked="!!fields.keepUnit"
+          :checked="kept"
           :disabled="busy"
           @change="emit('vary', { keepUnit: ticked($event) || undefined })"
         />stays in its unit</label

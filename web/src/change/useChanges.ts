@@ -1,6 +1,6 @@
 import { type ComputedRef, type Ref, type ShallowRef, computed, ref, shallowRef, watch } from "vue";
 import { kept } from "./kept";
-import { type Change, ProblemError, type ProposalView, api, ask } from "../api/client";
+import { type Change, ProblemError, type ProposalView, type Schemas, api, ask } from "../api/client";
 import { trying } from "../api/mode";
 
 /** A line that says what was just done and offers to take it back. */
@@ -16,6 +16,9 @@ export interface Done {
  * move, so that a problem of the new thing itself is said and does not stop the hand.
  */
 export type Gate = "usual" | "always" | "typed";
+
+/** What can be said otherwise of what is proposed: where it is meant, what stays together, what counts as held. */
+export type Otherwise = Partial<Pick<Schemas["MoveChange"], "section" | "seenIn" | "keepUnit">> & { held?: boolean };
 
 /** What a view of a term shows, what is proposed on it, and the ways to change it. */
 export interface ChangeState<V> {
@@ -40,7 +43,7 @@ export interface ChangeState<V> {
   /** Shows what is proposed as students would see it, or not yet. */
   see(seen: boolean): Promise<void>;
   /** Proposes the same change with some of it said otherwise; what is undefined is not said. */
-  vary(otherwise: Record<string, unknown>): Promise<void>;
+  vary(otherwise: Otherwise): Promise<void>;
   /** Keeps what is proposed as a what-if of that name, in place of making it. */
   keep(name: string): Promise<boolean>;
   /** Loads the view anew, with nothing proposed. */

@@ -41,8 +41,9 @@ const before = computed(() => {
   return all[all.findIndex((l) => l.id === lesson.value?.id) - 1];
 });
 
-const at = computed(() => ({ ...here.value, lesson: lesson.value?.id }));
-const send = (change: Record<string, unknown>) => void propose(change as Change);
+/** The lesson that is acted on, here; looked at only where there is one. */
+const at = computed(() => ({ ...here.value, lesson: lesson.value?.id ?? "" }));
+const send = (change: Change) => void propose(change);
 const shift = (by: number, onlyThese = false) =>
   send({
     kind: "shift",
