@@ -47,6 +47,8 @@ class ArchitectureTest {
             .definedBy("app.matsuri.core.lookback")
             .layer("rollover")
             .definedBy("app.matsuri.core.rollover")
+            .layer("shown")
+            .definedBy("app.matsuri.core.shown")
             .whereLayer("session")
             .mayOnlyBeAccessedByLayers(
                     "plan",
@@ -58,15 +60,34 @@ class ArchitectureTest {
                     "repace",
                     "gradebook",
                     "lookback",
-                    "rollover")
+                    "rollover",
+                    "shown")
             .whereLayer("plan")
             .mayOnlyBeAccessedByLayers(
-                    "flow", "schedule", "change", "findings", "proposal", "repace", "gradebook", "lookback", "rollover")
+                    "flow",
+                    "schedule",
+                    "change",
+                    "findings",
+                    "proposal",
+                    "repace",
+                    "gradebook",
+                    "lookback",
+                    "rollover",
+                    "shown")
             .whereLayer("flow")
             .mayOnlyBeAccessedByLayers(
-                    "schedule", "change", "findings", "proposal", "repace", "gradebook", "lookback", "rollover")
+                    "schedule",
+                    "change",
+                    "findings",
+                    "proposal",
+                    "repace",
+                    "gradebook",
+                    "lookback",
+                    "rollover",
+                    "shown")
             .whereLayer("schedule")
-            .mayOnlyBeAccessedByLayers("change", "findings", "proposal", "repace", "gradebook", "lookback", "rollover")
+            .mayOnlyBeAccessedByLayers(
+                    "change", "findings", "proposal", "repace", "gradebook", "lookback", "rollover", "shown")
             .whereLayer("change")
             .mayOnlyBeAccessedByLayers("findings", "proposal", "repace", "rollover")
             .whereLayer("findings")
@@ -78,6 +99,8 @@ class ArchitectureTest {
             .whereLayer("gradebook")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("rollover")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("shown")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("proposal")
             .mayNotBeAccessedByAnyLayer();

@@ -32,6 +32,7 @@ import app.matsuri.core.change.plan.PutUnit;
 import app.matsuri.core.change.plan.RemoveItem;
 import app.matsuri.core.change.plan.RemoveLesson;
 import app.matsuri.core.change.plan.RemoveUnit;
+import app.matsuri.core.change.plan.SetDraft;
 import app.matsuri.core.change.section.ChangeSeries;
 import app.matsuri.core.change.section.Tell;
 import app.matsuri.core.plan.Adjustment;
@@ -256,6 +257,7 @@ final class OddPlans {
         Unit other = any(course.units());
         all.add(new DateUnit(COURSE, section, unit.id(), day()));
         all.add(new ArrangeUnit(COURSE, unit.id(), one(3) ? null : other.id()));
+        all.add(new SetDraft(COURSE, List.of(unit.id()), List.of(), one(2)));
         all.add(new RemoveUnit(COURSE, unit.id()));
         all.add(new PutUnit(COURSE, Unit.of("UX", "More", List.of(), List.of()), one(2) ? unit.id() : null));
         all.add(new RecordHeld(COURSE, maybe, one(2) ? null : day(), day(), null));

@@ -84,7 +84,8 @@ public final class RandomPlans {
             }
             String yields =
                     own.isEmpty() || !one(3) ? null : own.get(own.size() - 1).id();
-            units.add(new Unit("U" + u, "U" + u, "Unit " + u, one(2), yields, "", Map.of(), own, items, Extra.NONE));
+            units.add(new Unit(
+                    "U" + u, "U" + u, "Unit " + u, one(2), false, yields, "", Map.of(), own, items, Extra.NONE));
         }
         Course course = Course.of("HYD 210", "Reading Rivers", 50, List.of(Plans.sectionA(), Plans.sectionB()), units);
         Decisions plan = Decisions.of(term(), List.of(course));

@@ -52,6 +52,7 @@ class TermBegunJourneysTest {
     void allThatIsOverIsRecordedInOneGo() throws Exception {
         try (Page page = unrecorded()) {
             page.press("Lanes");
+            page.seeText("main", "of 44 classes held");
             page.press("Taught up to here, all");
             page.seeText(".notice", "in 6 sections");
             page.seeText("main", "GA7 Mon 5 Oct, taught");

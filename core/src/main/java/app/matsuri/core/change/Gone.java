@@ -114,6 +114,7 @@ public final class Gone {
                 unit.code(),
                 unit.title(),
                 unit.startsWeek(),
+                unit.draft(),
                 yields,
                 unit.colour(),
                 dates,

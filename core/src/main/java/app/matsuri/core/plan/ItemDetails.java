@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param audience whom it is for among them: {@link #ALL}, {@link #ATTENDEES} or {@link #EXTRA_CREDIT}
  * @param shared other courses ("MAP 115") or sections of them ("MAP 115/A") that have it too; it stays one
  * @param hidden not listed for students before it opens
+ * @param draft not told to students until it is given out
  */
 public record ItemDetails(
         @Nullable String within,
@@ -26,7 +27,8 @@ public record ItemDetails(
         List<String> only,
         String audience,
         List<String> shared,
-        boolean hidden) {
+        boolean hidden,
+        boolean draft) {
 
     /** Everybody; those who were there; whoever wants the credit. */
     public static final String ALL = "all";
@@ -36,7 +38,7 @@ public record ItemDetails(
 
     /** Nothing said. */
     public static final ItemDetails NONE =
-            new ItemDetails(null, "", "", "", List.of(), List.of(), List.of(), ALL, List.of(), false);
+            new ItemDetails(null, "", "", "", List.of(), List.of(), List.of(), ALL, List.of(), false, false);
 
     public ItemDetails {
         Objects.requireNonNull(instructions, "instructions");
@@ -51,7 +53,8 @@ public record ItemDetails(
 
     /** The same, handed in somewhere else. */
     public ItemDetails withHandInPlace(String place) {
-        return new ItemDetails(within, instructions, handIn, place, links, files, only, audience, shared, hidden);
+        return new ItemDetails(
+                within, instructions, handIn, place, links, files, only, audience, shared, hidden, draft);
     }
 
     /** Whether it is for the section. */
@@ -72,23 +75,31 @@ public record ItemDetails(
         return shared.contains(course) || shared.contains(new SectionRef(course, section).toString());
     }
 
+    /** The same as a draft, or given out. */
+    public ItemDetails draft(boolean other) {
+        return new ItemDetails(
+                within, instructions, handIn, handInPlace, links, files, only, audience, shared, hidden, other);
+    }
+
     /** The same shared with others. */
     public ItemDetails shared(List<String> others) {
-        return new ItemDetails(within, instructions, handIn, handInPlace, links, files, only, audience, others, hidden);
+        return new ItemDetails(
+                within, instructions, handIn, handInPlace, links, files, only, audience, others, hidden, draft);
     }
 
     /** The same for other sections. */
     public ItemDetails only(List<String> others) {
         return new ItemDetails(
-                within, instructions, handIn, handInPlace, links, files, others, audience, shared, hidden);
+                within, instructions, handIn, handInPlace, links, files, others, audience, shared, hidden, draft);
     }
 
     public ItemDetails within(@Nullable String other) {
-        return new ItemDetails(other, instructions, handIn, handInPlace, links, files, only, audience, shared, hidden);
+        return new ItemDetails(
+                other, instructions, handIn, handInPlace, links, files, only, audience, shared, hidden, draft);
     }
 
     public ItemDetails withFiles(List<FileUse> others) {
         return new ItemDetails(
-                within, instructions, handIn, handInPlace, links, others, only, audience, shared, hidden);
+                within, instructions, handIn, handInPlace, links, others, only, audience, shared, hidden, draft);
     }
 }

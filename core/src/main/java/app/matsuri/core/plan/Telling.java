@@ -19,12 +19,14 @@ public record Telling(@Nullable LocalDateTime at, String why, List<Move> moves) 
      *
      * @param what "lesson", "opens", "due" or "closes"
      * @param id of the lesson or the work
+     * @param title as it was then, for when the thing is gone; empty where it is not known
      * @param from what they had been told; of a lesson the beginning of its day
      * @param to null where there is no such date any more
      */
     public record Move(
             String what,
             String id,
+            String title,
             @Nullable LocalDateTime from,
             @Nullable LocalDateTime to) {}
 

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param startsWeek asks to start on the first session of a week
  * @param colour the name of its colour, to match what was handed out; empty for the next in turn
  * @param dates dates for everything in it that has none of its own
+ * @param draft whether nothing in it is told to students until it is given out
  * @param yields id of the lesson that gives way when a week is short; null for none
  */
 public record Unit(
@@ -23,6 +24,7 @@ public record Unit(
         String code,
         String title,
         boolean startsWeek,
+        boolean draft,
         @Nullable String yields,
         String colour,
         Map<Which, DateRule> dates,
@@ -44,15 +46,15 @@ public record Unit(
 
     /** A plain unit. */
     public static Unit of(String id, String title, List<Lesson> lessons, List<Item> items) {
-        return new Unit(id, id, title, false, null, "", Map.of(), lessons, items, Extra.NONE);
+        return new Unit(id, id, title, false, false, null, "", Map.of(), lessons, items, Extra.NONE);
     }
 
     public Unit withLessons(List<Lesson> others) {
-        return new Unit(id, code, title, startsWeek, yields, colour, dates, others, items, extra);
+        return new Unit(id, code, title, startsWeek, draft, yields, colour, dates, others, items, extra);
     }
 
     public Unit withItems(List<Item> others) {
-        return new Unit(id, code, title, startsWeek, yields, colour, dates, lessons, others, extra);
+        return new Unit(id, code, title, startsWeek, draft, yields, colour, dates, lessons, others, extra);
     }
 
     /** The same with one item in place of the one of its id. */
@@ -63,7 +65,12 @@ public record Unit(
     }
 
     public Unit withDates(Map<Which, DateRule> others) {
-        return new Unit(id, code, title, startsWeek, yields, colour, others, lessons, items, extra);
+        return new Unit(id, code, title, startsWeek, draft, yields, colour, others, lessons, items, extra);
+    }
+
+    /** The same as a draft, or given out. */
+    public Unit asDraft(boolean other) {
+        return new Unit(id, code, title, startsWeek, other, yields, colour, dates, lessons, items, extra);
     }
 
     /** The item of that id in this unit; null for none. */

@@ -64,6 +64,7 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
                     free(unit.code(), units),
                     unit.title(),
                     unit.startsWeek(),
+                    unit.draft(),
                     unit.yields() == null ? null : lessons.get(unit.yields()),
                     unit.colour(),
                     dates,
@@ -149,7 +150,8 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
                                             .toList(),
                                     d.audience(),
                                     List.of(),
-                                    d.hidden()),
+                                    d.hidden(),
+                                    d.draft()),
                             Extra.NONE)
                     .withRules(rules);
         }

@@ -59,6 +59,11 @@ public record ItemDates(
         };
     }
 
+    /** Whether it, or the unit it belongs to, is a draft: students are not told of it. */
+    public boolean draft() {
+        return item.details().draft() || unit.draft();
+    }
+
     private LocalDateTime at(Which which, LocalDateTime otherwise) {
         LocalDateTime at = at(which);
         return at == null ? otherwise : at;

@@ -4,10 +4,12 @@ import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.Told;
+import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.plan.With;
 import java.time.LocalDate;
@@ -65,7 +67,7 @@ public record Untold(
      * Nothing where they were told nothing yet, and nothing that lies behind the day up to which they were told.
      */
     public static List<Untold> differing(SectionSchedule in) {
-        return in.section().told().begun() ? differing(in, planned(in, null)) : List.of();
+        return in.section().told().begun() ? differing(in, planned(in)) : List.of();
     }
 
     /** Likewise, with what is planned. */
@@ -80,13 +82,12 @@ public record Untold(
 
     /**
      * What students have not been told, or told otherwise, with what was told already and of the rest only up to a day. Spare days are
-     * no lessons to tell, and what is hidden from students is passed over until it shows.
+     * no lessons to tell, and drafts are passed over. What students see only from a moment on is told, and shown from then.
      *
      * @param upTo the last day; null for all
-     * @param at when they are told, in the term's zone; null where it is not known, and what is hidden stays so
      */
-    public static List<Untold> differing(SectionSchedule in, @Nullable LocalDate upTo, @Nullable LocalDateTime at) {
-        return differing(in, planned(in, at), upTo);
+    public static List<Untold> differing(SectionSchedule in, @Nullable LocalDate upTo) {
+        return differing(in, planned(in), upTo);
     }
 
     private static List<Untold> differing(SectionSchedule in, Map<Thing, LocalDateTime> is, @Nullable LocalDate upTo) {
@@ -131,7 +132,7 @@ public record Untold(
                 set(work, one.id(), dates.isEmpty() ? null : new Told.OfWork(one.title(), dates));
             }
             if (one.told() != null) {
-                moves.add(new Telling.Move(one.what(), one.id(), one.told(), one.now()));
+                moves.add(new Telling.Move(one.what(), one.id(), one.title(), one.told(), one.now()));
             }
         }
         List<Telling> tellings = new ArrayList<>(was.tellings());
@@ -157,8 +158,8 @@ public record Untold(
             if (!is.section().told().begun() || old.isEmpty()) {
                 continue;
             }
-            Map<Thing, LocalDateTime> from = planned(old.get(), null);
-            Map<Thing, LocalDateTime> to = planned(is, null);
+            Map<Thing, LocalDateTime> from = planned(old.get());
+            Map<Thing, LocalDateTime> to = planned(is);
             List<Untold> dates = from.equals(to)
                     ? List.of()
                     : differing(is, to).stream()
@@ -235,38 +236,34 @@ public record Untold(
         return upTo == null || date != null && !date.toLocalDate().isAfter(upTo);
     }
 
-    private static Map<Thing, LocalDateTime> planned(SectionSchedule in, @Nullable LocalDateTime at) {
+    private static Map<Thing, LocalDateTime> planned(SectionSchedule in) {
         Map<Thing, LocalDateTime> dates = new LinkedHashMap<>();
         for (Placement placement : in.placements()) {
-            if (placement.placed() && !placement.lesson().reserve()) {
+            if (placement.placed() && !passedOver(in, placement.lesson())) {
                 LocalDate day = in.sessions().get(placement.first()).date();
                 dates.put(new Thing(LESSON, placement.lesson().id()), day.atStartOfDay());
             }
         }
-        in.dates().stream().filter(item -> !hidden(item, at)).forEach(item -> put(dates, item));
+        in.dates().stream().filter(item -> !item.draft()).forEach(item -> put(dates, item));
         in.notices().stream()
                 .filter(n -> n.own(in) && n.notice().reach() != Notice.Reach.OWN)
-                .filter(n -> n.notice().hiddenUntil() == null || shows(n.hiddenUntil(), at))
                 .forEach(n -> put(dates, NoticeSpan.of(n, in)));
         return dates;
     }
 
-    private static boolean hidden(ItemDates item, @Nullable LocalDateTime at) {
-        return item.item().details().hidden() && !shows(item.opens(), at);
+    /** Whether a lesson is a spare day, or in a unit that is a draft. */
+    private static boolean passedOver(SectionSchedule in, Lesson lesson) {
+        return lesson.reserve()
+                || in.course().unitOfLesson(lesson.id()).filter(Unit::draft).isPresent();
     }
 
-    private static boolean shows(@Nullable Resolved from, @Nullable LocalDateTime at) {
-        return at != null && from != null && from.resolved() && !from.moment().isAfter(at);
-    }
-
-    /** Whether it is a spare day, or something that students are not to see. */
     private static boolean passedOver(SectionSchedule in, Thing thing) {
         if (thing.lesson()) {
             Placement placement = in.byLesson().get(thing.id());
-            return placement != null && placement.lesson().reserve();
+            return placement != null && passedOver(in, placement.lesson());
         }
         ItemDates item = in.byItem().get(thing.id());
-        return item != null && item.item().details().hidden();
+        return item != null && item.draft();
     }
 
     private static void put(Map<Thing, LocalDateTime> dates, ThingDates of) {

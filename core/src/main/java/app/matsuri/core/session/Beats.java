@@ -45,7 +45,7 @@ final class Beats {
     }
 
     private void add(LocalDate day) {
-        Draft draft = new Draft(day.atStartOfDay(), 0, "", Origin.BEAT);
+        Draft draft = new Draft(day.atStartOfDay(), 0, "", "", Origin.BEAT);
         draft.end = day.atTime(23, 59);
         drafts.add(draft);
     }

@@ -36,7 +36,7 @@ record ChangesMade(Drafts drafts, DaysOff daysOff, Set<LocalDateTime> recorded)
 
     @Override
     public Optional<Draft> add(SessionChange.Add add) {
-        Draft draft = new Draft(add.at(), add.minutes(), add.place(), Origin.ADDED);
+        Draft draft = new Draft(add.at(), add.minutes(), add.place(), "", Origin.ADDED);
         drafts.addMore(draft);
         noteDayOff(draft);
         return Optional.of(draft);

@@ -10,15 +10,17 @@ final class Draft {
     LocalDateTime end;
     int minutes;
     final String place;
+    final String link;
     Origin origin;
     boolean cancelled;
 
-    Draft(LocalDateTime start, int minutes, String place, Origin origin) {
+    Draft(LocalDateTime start, int minutes, String place, String link, Origin origin) {
         this.name = start;
         this.start = start;
         this.end = start.plusMinutes(minutes);
         this.minutes = minutes;
         this.place = place;
+        this.link = link;
         this.origin = origin;
     }
 }

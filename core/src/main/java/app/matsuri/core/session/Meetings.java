@@ -49,7 +49,8 @@ final class Meetings {
                     .toList();
         }
         for (LocalDate day : days) {
-            drafts.add(new Draft(day.atTime(pattern.start()), pattern.minutes(), pattern.place(), Origin.PATTERN));
+            drafts.add(new Draft(
+                    day.atTime(pattern.start()), pattern.minutes(), pattern.place(), pattern.link(), Origin.PATTERN));
         }
         if (days.isEmpty()) {
             drafts.note(Note.Kind.NO_SESSION_FROM_RULE, null, "“" + said(pattern) + "” gives no class in this term");

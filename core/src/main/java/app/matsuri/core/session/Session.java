@@ -11,6 +11,7 @@ import java.time.LocalDateTime;
  * @param end as it now is, exclusive
  * @param minutes minutes of class in it, which a drill in the middle makes fewer than from start to end
  * @param place where, may be empty
+ * @param link to the meeting, of the series that it belongs to; may be empty
  * @param origin where it comes from
  * @param paused the class meets, but not for the course's own material
  * @param held held empty by decision
@@ -23,6 +24,7 @@ public record Session(
         LocalDateTime end,
         int minutes,
         String place,
+        String link,
         Origin origin,
         boolean paused,
         boolean held,

@@ -82,6 +82,7 @@ public record Timetable(
                 draft.end,
                 draft.minutes,
                 draft.place,
+                draft.link,
                 draft.origin,
                 daysOff.paused(draft),
                 held.contains(draft.name),

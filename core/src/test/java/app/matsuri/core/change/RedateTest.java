@@ -297,7 +297,7 @@ class RedateTest {
     void somethingForOneSectionIsNothingInTheOther() {
         Item onlyB = item("R", WITH_L3);
         onlyB = onlyB.withDetails(new app.matsuri.core.plan.ItemDetails(
-                null, "", "", "", List.of(), List.of(), List.of("B"), "all", List.of(), false));
+                null, "", "", "", List.of(), List.of(), List.of("B"), "all", List.of(), false, false));
         Decisions plan = two(onlyB);
         assertThat(dates(plan, "A", "R")).isNull();
         assertThat(date(plan, "B", "R", Which.DUE)).isNotNull();

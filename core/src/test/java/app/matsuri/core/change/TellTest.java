@@ -16,6 +16,7 @@ import app.matsuri.core.change.notice.PutNotice;
 import app.matsuri.core.change.pace.Pin;
 import app.matsuri.core.change.pace.SetLength;
 import app.matsuri.core.change.plan.RemoveItem;
+import app.matsuri.core.change.plan.SetDraft;
 import app.matsuri.core.change.section.Tell;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
@@ -131,7 +132,7 @@ class TellTest {
         assertThat(told(seen).tellings())
                 .last()
                 .satisfies(t -> assertThat(t.moves())
-                        .contains(new Telling.Move("due", "W", at("2026-09-09T10:00"), at("2026-09-11T10:00")))
+                        .contains(new Telling.Move("due", "W", "Log", at("2026-09-09T10:00"), at("2026-09-11T10:00")))
                         .hasSize(3));
         Proposal proposal = Proposal.of(waiting, FLOOD, true);
         assertThat(proposal.altered()).isEqualTo(3);
@@ -152,21 +153,39 @@ class TellTest {
     }
 
     @Test
-    void spareDaysAndWhatIsHiddenAreNotTold() {
+    void spareDaysAndDraftsAreNotTold() {
         Lesson spare =
                 new Lesson("S", "Spare day", 1, 1, false, false, true, null, 0, "", LessonDetails.NONE, Extra.NONE);
-        Item key = Item.of("K", "L1", "other", "Answer key", DateRule.at(at("2026-09-25T10:00")))
+        Item key = Item.of("K", "L1", "other", "Answer key", DateRule.at(at("2026-09-25T10:00")));
+        Unit unit = Unit.of("U", "Unit", List.of(Lesson.of("L1", "Rain", 1), spare), List.of(key));
+        Unit later = Unit.of("V", "Later", List.of(Lesson.of("L2", "Snow", 1)), List.of());
+        Decisions drafts = make(
+                make(plan(sectionA(), unit, later), new SetDraft(HYD, List.of("V"), List.of("K"), true)), tell(null));
+        assertThat(told(drafts).lessons()).containsOnlyKeys("L1");
+        assertThat(told(drafts).work()).isEmpty();
+        assertThat(differing(drafts)).as("drafts are no differences").isEmpty();
+        Change giveOut = new SetDraft(HYD, List.of("V"), List.of("K"), false);
+        assertThat(Proposal.of(drafts, giveOut, true).altered()).isEqualTo(2);
+        Told given = told(seen(drafts, giveOut));
+        assertThat(given.lessons()).containsOnlyKeys("L1", "L2");
+        assertThat(given.work()).containsOnlyKeys("K");
+        Decisions taken = seen(seen(drafts, giveOut), new SetDraft(HYD, List.of("V"), List.of("K"), true));
+        assertThat(told(taken)).as("what was told stays").isEqualTo(given);
+        assertThat(new SetDraft(HYD, List.of("V"), List.of(), false).sentence(drafts))
+                .isEqualTo("Give out “Later”");
+        assertThat(new SetDraft(HYD, List.of("V"), List.of("K"), true).sentence(drafts))
+                .isEqualTo("Make 2 things drafts");
+    }
+
+    @Test
+    void whatStudentsSeeFromAMomentOnIsToldWithThatMoment() {
+        Item hidden = Item.of("K", "L1", "other", "Answer key", DateRule.at(at("2026-09-25T10:00")))
                 .withRules(Map.of(Which.OPENS, DateRule.at(at("2026-09-20T10:00"))));
-        Item hidden = key.withDetails(
-                new ItemDetails(null, "", "", "", List.of(), List.of(), List.of(), ItemDetails.ALL, List.of(), true));
-        Decisions plan =
-                plan(sectionA(), Unit.of("U", "Unit", List.of(Lesson.of("L1", "Rain", 1), spare), List.of(hidden)));
-        Told before = told(make(plan, new Tell(HYD, "A", null, "", at("2026-09-10T09:00"))));
-        assertThat(before.lessons()).containsOnlyKeys("L1");
-        assertThat(before.work()).isEmpty();
-        Decisions after = make(plan, new Tell(HYD, "A", null, "", at("2026-09-21T09:00")));
-        assertThat(told(after).work()).as("it shows by then").containsOnlyKeys("K");
-        assertThat(differing(after)).isEmpty();
+        Item key = hidden.withDetails(new ItemDetails(
+                null, "", "", "", List.of(), List.of(), List.of(), ItemDetails.ALL, List.of(), true, false));
+        Decisions told = make(plan(sectionA(), unit(1, key)), tell(null));
+        assertThat(told(told).work()).containsOnlyKeys("K");
+        assertThat(differing(told)).isEmpty();
     }
 
     @Test

@@ -177,6 +177,7 @@ class LayingOutFindingsTest {
                 List.of(),
                 ItemDetails.ALL,
                 List.of(),
+                false,
                 false);
         assertThat(of(plan(unit(2, item.withDetails(details))), "link-students-cannot-open"))
                 .hasSize(1);

@@ -77,6 +77,7 @@ class FlowTest {
                 "V",
                 "V",
                 true,
+                false,
                 null,
                 "",
                 java.util.Map.of(),

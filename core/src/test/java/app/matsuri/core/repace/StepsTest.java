@@ -69,6 +69,7 @@ class StepsTest {
                     "U" + u,
                     "Unit " + u,
                     random.nextBoolean(),
+                    false,
                     null,
                     "",
                     Map.of(),

@@ -59,8 +59,8 @@ class WaysTest {
             for (int l = 1; l <= 5; l++) {
                 lessons.add(lesson("U" + u + "L" + l, l == 5, false, false));
             }
-            units.add(
-                    new Unit("U" + u, "U" + u, "Unit " + u, true, null, "", Map.of(), lessons, List.of(), Extra.NONE));
+            units.add(new Unit(
+                    "U" + u, "U" + u, "Unit " + u, true, false, null, "", Map.of(), lessons, List.of(), Extra.NONE));
         }
         Way tidy = Ways.tidy(follows(plan(daily(), units)));
         assertThat(tidy.total()).isEqualTo(72);

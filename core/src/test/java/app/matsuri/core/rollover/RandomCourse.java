@@ -79,6 +79,7 @@ final class RandomCourse {
                     "U" + u,
                     "Unit " + u,
                     random.nextInt(4) == 0,
+                    false,
                     null,
                     "",
                     random.nextInt(4) == 0 ? Map.of(Which.CLOSES, DateRule.at(moment(term))) : Map.of(),

@@ -49,6 +49,7 @@ import app.matsuri.core.change.plan.RemoveCourse;
 import app.matsuri.core.change.plan.RemoveItem;
 import app.matsuri.core.change.plan.RemoveLesson;
 import app.matsuri.core.change.plan.RemoveUnit;
+import app.matsuri.core.change.plan.SetDraft;
 import app.matsuri.core.change.plan.SetWeights;
 import app.matsuri.core.change.section.ChangeSeries;
 import app.matsuri.core.change.section.ChangeSession;
@@ -94,6 +95,7 @@ final class ChangeKinds {
                         ChangeKind.of("arrange-lessons", ArrangeLessons.class)
                                 .filled("lessons", "Say which lessons to put elsewhere: “lessons” is empty."),
                         ChangeKind.of("arrange-unit", ArrangeUnit.class),
+                        ChangeKind.of("set-draft", SetDraft.class),
                         ChangeKind.of("order-day", OrderDay.class)
                                 .filled("items", "Say which items, in order: “items” is empty."),
                         ChangeKind.of("put-dates", PutDates.class)

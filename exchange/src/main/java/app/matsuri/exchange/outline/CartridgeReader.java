@@ -133,8 +133,8 @@ public final class CartridgeReader {
                 "work",
                 kind + ", no date yet"
                         + (links.isEmpty() ? "" : ", " + links.get(0).url())));
-        ItemDetails details =
-                new ItemDetails(within, "", "", "", links, List.of(), List.of(), ItemDetails.ALL, List.of(), false);
+        ItemDetails details = new ItemDetails(
+                within, "", "", "", links, List.of(), List.of(), ItemDetails.ALL, List.of(), false, false);
         return Item.of(id, null, kind, title, null).withDetails(details);
     }
 

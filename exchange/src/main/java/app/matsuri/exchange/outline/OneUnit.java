@@ -58,7 +58,7 @@ final class OneUnit {
 
     Unit unit() {
         return was == null
-                ? new Unit(code, code, title, false, null, "", Map.of(), lessons, items, Extra.NONE)
+                ? new Unit(code, code, title, false, false, null, "", Map.of(), lessons, items, Extra.NONE)
                 : was.withLessons(lessons).withItems(items);
     }
 }

@@ -71,6 +71,7 @@ public final class CourseReader {
         String code = in.id("code");
         String title = in.required("title");
         boolean startsWeek = in.flag("startsWeek", false);
+        boolean draft = in.flag("draft", false);
         String yields = in.text("yields", null);
         String colour = in.text("colour", "");
         Map<Which, DateRule> dates = new EnumMap<>(Which.class);
@@ -80,7 +81,7 @@ public final class CourseReader {
         Extra extra = in.extra();
         return id == null || code == null || title == null || colour == null
                 ? null
-                : new Unit(id, code, title, startsWeek, yields, colour, dates, lessons, items, extra);
+                : new Unit(id, code, title, startsWeek, draft, yields, colour, dates, lessons, items, extra);
     }
 
     /** The lesson; null when a fault leaves it without meaning. */

@@ -36,6 +36,7 @@ public final class DetailsReader {
         String audience = in.word("audience", ItemDetails.ALL, AUDIENCES);
         List<String> shared = in.texts("shared", "a course's code, or course/section", x -> x);
         boolean hidden = in.flag("hidden", false);
+        boolean draft = in.flag("draft", false);
         return new ItemDetails(
                 within,
                 instructions == null ? "" : instructions,
@@ -46,7 +47,8 @@ public final class DetailsReader {
                 only,
                 audience == null ? ItemDetails.ALL : audience,
                 shared,
-                hidden);
+                hidden,
+                draft);
     }
 
     /** A lesson's details; a fault leaves out what it is in. */

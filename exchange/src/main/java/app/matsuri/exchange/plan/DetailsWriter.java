@@ -28,7 +28,8 @@ public final class DetailsWriter {
                 .some("only", details.only())
                 .unless(ItemDetails.ALL, "audience", details.audience())
                 .some("shared", details.shared())
-                .unless(false, "hidden", details.hidden());
+                .unless(false, "hidden", details.hidden())
+                .unless(false, "draft", details.draft());
     }
 
     static Out lesson(Out out, LessonDetails details) {

@@ -239,6 +239,7 @@ public final class PlanWriter {
                 .put("code", unit.code())
                 .put("title", unit.title())
                 .unless(false, "startsWeek", unit.startsWeek())
+                .unless(false, "draft", unit.draft())
                 .some("yields", unit.yields())
                 .unless("", "colour", unit.colour())
                 .some("opens", rule(unit.dates().get(Which.OPENS)))

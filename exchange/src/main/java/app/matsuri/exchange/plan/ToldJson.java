@@ -97,13 +97,14 @@ public final class ToldJson {
     public static Telling.@Nullable Move move(In in) {
         String what = in.word("what", null, WHAT);
         String id = in.id("id");
+        String title = in.text("title", "");
         LocalDateTime from = in.moment("from");
         LocalDateTime to = in.moment("to");
         if (what == null && !in.has("what")) {
             in.faults().fatal(in.pointer(), "“what” is missing: give one of " + String.join(", ", WHAT) + ".");
         }
         in.extra();
-        return what == null || id == null ? null : new Telling.Move(what, id, from, to);
+        return what == null || id == null || title == null ? null : new Telling.Move(what, id, title, from, to);
     }
 
     /** The fields of a section that say what was told. */
@@ -166,6 +167,7 @@ public final class ToldJson {
                 .map(m -> new Out()
                         .put("what", m.what())
                         .put("id", m.id())
+                        .unless("", "title", m.title())
                         .unless("", "from", Words.moment(m.from()))
                         .unless("", "to", Words.moment(m.to()))
                         .map())

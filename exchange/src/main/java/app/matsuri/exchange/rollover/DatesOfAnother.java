@@ -139,7 +139,7 @@ public final class DatesOfAnother {
         Set<String> ids = new HashSet<>();
         byTitle.forEach((title, items) -> {
             String id = id(title, ids);
-            units.add(new Unit(id, id, title, false, null, "", Map.of(), List.of(), items, Extra.NONE));
+            units.add(new Unit(id, id, title, false, false, null, "", Map.of(), List.of(), items, Extra.NONE));
         });
         return units;
     }

@@ -24,7 +24,7 @@ public class TermStore {
 
     /** What is kept beside a term's decisions, each before what it refers to. */
     private static final List<String> BESIDE =
-            List.of("HistoryEntry", "SourceFile", "Colleague", "StoredFile", "HandInRecord", "WhatIf");
+            List.of("HistoryEntry", "SourceFile", "Colleague", "StoredFile", "HandInRecord", "WhatIf", "PublicLink");
 
     private final EntityManager entities;
     private final Clock clock;

@@ -38,6 +38,7 @@ final class UnitRows {
                 row.code,
                 row.title,
                 row.startsWeek,
+                row.draft != null && row.draft,
                 row.yields,
                 RowReader.text(row.colour),
                 dates(row),
@@ -86,7 +87,8 @@ final class UnitRows {
                 RowReader.texts(row.onlySections),
                 row.audience == null ? ItemDetails.ALL : row.audience,
                 RowReader.texts(row.shared),
-                row.hidden != null && row.hidden);
+                row.hidden != null && row.hidden,
+                row.draft != null && row.draft);
     }
 
     private Item item(ItemRow row) {
@@ -122,6 +124,7 @@ final class UnitRows {
         row.code = unit.code();
         row.title = unit.title();
         row.startsWeek = unit.startsWeek();
+        row.draft = unit.draft() ? true : null;
         row.yields = unit.yields();
         row.colour = RowWriter.none(unit.colour());
         row.opens = RowWriter.rule(unit.dates().get(Which.OPENS));
@@ -196,5 +199,6 @@ final class UnitRows {
         row.audience = details.audience().equals(ItemDetails.ALL) ? null : details.audience();
         row.shared = RowWriter.list(details.shared());
         row.hidden = details.hidden() ? true : null;
+        row.draft = details.draft() ? true : null;
     }
 }

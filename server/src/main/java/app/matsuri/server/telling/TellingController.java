@@ -54,7 +54,7 @@ class TellingController {
 
     private static SectionTold section(SectionSchedule in, List<HandIn> handIns, LocalDateTime now) {
         Told told = in.section().told();
-        List<Untold> differing = told.begun() ? Untold.differing(in) : Untold.differing(in, null, now);
+        List<Untold> differing = told.begun() ? Untold.differing(in) : Untold.differing(in, null);
         Telling last = told.tellings().isEmpty()
                 ? null
                 : told.tellings().get(told.tellings().size() - 1);

@@ -50,7 +50,7 @@ public record Tell(
             if (section != null && !section.equals(of.code())) {
                 continue;
             }
-            List<Untold> differing = Untold.differing(schedule, upTo, at);
+            List<Untold> differing = Untold.differing(schedule, upTo);
             boolean further =
                     of.told().begun() && !Objects.equals(upTo, of.told().upTo());
             Told now = Untold.after(schedule, differing, upTo, at, why);

@@ -50,6 +50,7 @@ public final class ItemRow implements Row {
     public @Nullable String audience;
     public @Nullable String shared;
     public @Nullable Boolean hidden;
+    public @Nullable Boolean draft;
     public String extra;
 
     @Override

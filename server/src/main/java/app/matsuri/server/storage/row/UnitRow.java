@@ -29,6 +29,7 @@ public final class UnitRow implements Row {
     public String code;
     public String title;
     public boolean startsWeek;
+    public @Nullable Boolean draft;
     public @Nullable String yields;
     public @Nullable String colour;
     public @Nullable String opens;

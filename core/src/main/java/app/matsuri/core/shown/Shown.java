@@ -1,0 +1,148 @@
+package app.matsuri.core.shown;
+
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.SectionRef;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a reader sees of a section at a moment: every date, day, session and lesson is as the section was told, never as it is planned;
+ * words, links and files are as they stand. Nothing of it is private, and nothing is hidden still.
+ *
+ * @param title of the course
+ * @param instructor who teaches it; may be empty
+ * @param begun whether anything was told; where not, there is nothing else in it
+ * @param upTo the last day whose dates were told; null for all of the term
+ * @param now the moment, in the term's zone
+ * @param sessions in order of time
+ * @param things in order of their main dates
+ * @param notices in order of time
+ * @param moves the newest telling first
+ * @param units those that have begun, in the order of the plan
+ * @param weeks those of the term, in order
+ */
+public record Shown(
+        SectionRef section,
+        String title,
+        String instructor,
+        boolean begun,
+        @Nullable LocalDate upTo,
+        LocalDateTime now,
+        List<ShownSession> sessions,
+        List<ShownThing> things,
+        List<ShownNotice> notices,
+        List<ShownMove> moves,
+        List<ShownUnit> units,
+        List<ShownWeek> weeks) {
+
+    public Shown {
+        sessions = List.copyOf(sessions);
+        things = List.copyOf(things);
+        notices = List.copyOf(notices);
+        moves = List.copyOf(moves);
+        units = List.copyOf(units);
+        weeks = List.copyOf(weeks);
+    }
+
+    /**
+     * What a reader sees of a section.
+     *
+     * @param schedule of the whole term, since courses share work and notices
+     * @param now in the term's zone
+     */
+    public static Shown of(Schedule schedule, SectionSchedule in, Reader reader, LocalDateTime now) {
+        Section section = in.section();
+        if (!section.told().begun()) {
+            return new Shown(
+                    in.ref(),
+                    in.course().title(),
+                    section.instructor(),
+                    false,
+                    null,
+                    now,
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of());
+        }
+        Showing showing = new Showing(schedule, in, reader, now);
+        List<ShownSession> sessions = showing.sessions();
+        List<ShownThing> things = showing.things();
+        List<ShownNotice> notices = showing.notices();
+        return new Shown(
+                in.ref(),
+                in.course().title(),
+                section.instructor(),
+                true,
+                section.told().upTo(),
+                now,
+                sessions,
+                things,
+                notices,
+                showing.moves(),
+                showing.units(sessions, things),
+                ShownWeeks.of(in, sessions, things, notices));
+    }
+
+    /** The day of the moment. */
+    public LocalDate today() {
+        return now.toLocalDate();
+    }
+
+    /** The number of the week that the moment lies in: before the term its first, after it its last; 0 where there are none. */
+    public int currentWeek() {
+        return weeks.stream()
+                .filter(week -> !week.first().isAfter(today()))
+                .reduce((a, b) -> b)
+                .or(() -> weeks.stream().findFirst())
+                .map(ShownWeek::number)
+                .orElse(0);
+    }
+
+    /** The week of a number; empty for none. */
+    public Optional<ShownWeek> week(int number) {
+        return weeks.stream().filter(week -> week.number() == number).findFirst();
+    }
+
+    /** What was due, is still taken and is not known to be handed in: what shuts first, then what was due last. */
+    public List<ShownThing> missed() {
+        return things.stream()
+                .filter(thing -> thing.missed(now))
+                .sorted(Comparator.comparing((ShownThing thing) ->
+                                Optional.ofNullable(thing.at(Which.CLOSES)).orElse(LocalDateTime.MAX))
+                        .thenComparing(ShownThing::main, Comparator.reverseOrder()))
+                .toList();
+    }
+
+    /** What is to be done and has opened, in order of its dates. */
+    public List<ShownThing> toDo() {
+        return things.stream().filter(t -> t.ahead(now) && t.open()).toList();
+    }
+
+    /** What is to be done and has not opened yet, likewise. */
+    public List<ShownThing> later() {
+        return things.stream().filter(t -> t.ahead(now) && !t.open()).toList();
+    }
+
+    /** Every file that may be had. */
+    public Stream<ShownFile> files() {
+        return Stream.concat(
+                things.stream().flatMap(thing -> thing.files().stream()),
+                units.stream().flatMap(unit -> unit.materials().stream()).flatMap(m -> m.files().stream()));
+    }
+
+    /** The session that runs, else the next one; empty when none is to come. */
+    public Optional<ShownSession> next() {
+        return sessions.stream().filter(session -> !session.over(now)).findFirst();
+    }
+}

@@ -1,0 +1,42 @@
+package app.matsuri.core.shown;
+
+import app.matsuri.core.plan.Link;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A notice as it was told.
+ *
+ * @param course its own course, which may be another that shares it
+ * @param title it as it stands; likewise its text, in Markdown, its place and its links
+ * @param begins as told
+ * @param ends as told; null where nothing was said of it
+ * @param wholeDays without a time
+ */
+public record ShownNotice(
+        String course,
+        String id,
+        String title,
+        String text,
+        String place,
+        List<Link> links,
+        LocalDateTime begins,
+        @Nullable LocalDateTime ends,
+        boolean wholeDays) {
+
+    public ShownNotice {
+        links = List.copyOf(links);
+    }
+
+    /** Its last day. */
+    public LocalDate last() {
+        return (ends == null ? begins : ends).toLocalDate();
+    }
+
+    /** Whether it covers some of the day. */
+    public boolean covers(LocalDate day) {
+        return !day.isBefore(begins.toLocalDate()) && !day.isAfter(last());
+    }
+}
