@@ -4,7 +4,14 @@ import { budget } from "./budget.mts";
 
 export default defineConfig({
   plugins: [vue(), budget({ "/terms/TermsPage.vue": 120, "/wall/WallPage.vue": 170 })],
-  build: { target: "es2022", assetsInlineLimit: 0, modulePreload: { polyfill: false } },
+  build: {
+    target: "es2022",
+    assetsInlineLimit: 0,
+    modulePreload: { polyfill: false },
+    // the pages of links have a stylesheet of their own, which the server finds by the manifest
+    manifest: true,
+    rolldownOptions: { input: ["index.html", "src/see/see.css"] },
+  },
   server: { proxy: { "/api": { target: "http://localhost:8460" } } },
   test: { environment: "happy-dom", include: ["src/**/*.test.ts"], isolate: false, setupFiles: ["src/test/setup.ts"] },
 });

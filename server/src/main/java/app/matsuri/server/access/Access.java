@@ -123,6 +123,12 @@ public class Access {
                 .findFirst();
     }
 
+    /** The workspace that a term belongs to. Callers have made sure that the person may look at it. */
+    @Transactional(readOnly = true)
+    public long workspace(long termId) {
+        return owner(termId);
+    }
+
     private long owner(long termId) {
         return entities.createQuery("select workspaceId from TermRecord where id = :t", Long.class)
                 .setParameter("t", termId)

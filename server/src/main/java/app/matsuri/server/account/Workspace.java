@@ -15,4 +15,7 @@ public class Workspace {
     public Long id;
 
     public String name;
+
+    /** Hosts whose pages may show the pages of its links in a frame, parted by spaces. */
+    public String framedBy = "";
 }

@@ -6,9 +6,6 @@ import app.matsuri.server.http.Problem;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
-import jakarta.persistence.EntityManager;
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -27,12 +24,10 @@ import org.springframework.web.bind.annotation.RestController;
 class FileController {
 
     private final Access access;
-    private final EntityManager entities;
     private final StoredFiles files;
 
-    FileController(Access access, EntityManager entities, StoredFiles files) {
+    FileController(Access access, StoredFiles files) {
         this.access = access;
-        this.entities = entities;
         this.files = files;
     }
 
@@ -58,18 +53,9 @@ class FileController {
     ResponseEntity<byte[]> file(
             @AuthenticationPrincipal SignedIn by, @PathVariable long termId, @PathVariable String file) {
         access.look(by, termId);
-        StoredFile found = entities.find(StoredFile.class, new StoredFile.Key(termId, file));
-        if (found == null) {
-            throw new Problem(HttpStatus.NOT_FOUND, "no-file", "No file", "There is no such file in this term.");
-        }
-        return ResponseEntity.ok()
-                .header("Content-Type", found.mediaType)
-                .header(
-                        "Content-Disposition",
-                        ContentDisposition.attachment()
-                                .filename(found.name, StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .body(found.content);
+        return files.kept(termId, file)
+                .orElseThrow(() ->
+                        new Problem(HttpStatus.NOT_FOUND, "no-file", "No file", "There is no such file in this term."))
+                .away();
     }
 }

@@ -8,13 +8,17 @@ import app.matsuri.exchange.file.FileKind;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.server.http.Problem;
 import jakarta.persistence.EntityManager;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -60,13 +64,35 @@ public class StoredFiles {
                 .toList();
     }
 
+    /** A file as it is kept. */
+    public record Content(String name, String mediaType, byte[] bytes) {
+
+        /** The file as an answer that is stored and not shown. */
+        public ResponseEntity<byte[]> away() {
+            return ResponseEntity.ok()
+                    .header("Content-Type", mediaType)
+                    .header(
+                            "Content-Disposition",
+                            ContentDisposition.attachment()
+                                    .filename(name, StandardCharsets.UTF_8)
+                                    .build()
+                                    .toString())
+                    .body(bytes);
+        }
+    }
+
+    /** A file; empty where the term has no such file. */
+    @Transactional(readOnly = true)
+    public Optional<Content> kept(long termId, String file) {
+        StoredFile found = entities.find(StoredFile.class, new StoredFile.Key(termId, file));
+        entities.clear();
+        return Optional.ofNullable(found).map(f -> new Content(f.name, f.mediaType, f.content));
+    }
+
     /** The content of a file; null where the term has no such file. */
     @Transactional(readOnly = true)
     public byte @Nullable [] content(long termId, String file) {
-        StoredFile found = entities.find(StoredFile.class, new StoredFile.Key(termId, file));
-        byte[] content = found == null ? null : found.content;
-        entities.clear();
-        return content;
+        return kept(termId, file).map(Content::bytes).orElse(null);
     }
 
     private @Nullable Long find(long termId, String file) {

@@ -1,0 +1,256 @@
+package app.matsuri.server.link;
+
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.SectionRef;
+import app.matsuri.core.plan.Student;
+import app.matsuri.server.clock.Today;
+import app.matsuri.server.http.Problem;
+import app.matsuri.server.link.PublicLink.Kind;
+import app.matsuri.server.storage.Stored;
+import app.matsuri.server.storage.TermStore;
+import jakarta.persistence.EntityManager;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Making links, finding what an address shows, withdrawing them and making them anew. */
+@Component
+public class Links {
+
+    private final EntityManager entities;
+    private final LinkKey key;
+    private final TermStore store;
+    private final Today today;
+
+    Links(EntityManager entities, LinkKey key, TermStore store, Today today) {
+        this.entities = entities;
+        this.key = key;
+        this.store = store;
+        this.today = today;
+    }
+
+    private LocalDate day() {
+        return today.in(ZoneOffset.UTC);
+    }
+
+    /** What an address shows, and that it was opened today; empty where it shows nothing, never or no longer. */
+    @Transactional
+    public Optional<PublicLink> opened(String token) {
+        Optional<PublicLink> link = entities.createQuery(
+                        "from PublicLink where hash = :h and withdrawnOn is null", PublicLink.class)
+                .setParameter("h", LinkKey.hash(token))
+                .getResultStream()
+                .findFirst();
+        link.ifPresent(found -> {
+            if (!day().equals(found.lastUsedOn)) {
+                found.lastUsedOn = day();
+            }
+        });
+        return link;
+    }
+
+    /** What the address of a link ends with. */
+    public String token(PublicLink link) {
+        return key.token(link);
+    }
+
+    /** The links that concern a course of a term, oldest first: those of its sections, and those of students on its rosters. */
+    @Transactional(readOnly = true)
+    public List<PublicLink> of(Stored stored, long workspaceId, Course course) {
+        return entities.createQuery("from PublicLink where workspaceId = :w order by id", PublicLink.class)
+                .setParameter("w", workspaceId)
+                .getResultStream()
+                .filter(link -> switch (link.kind) {
+                    case SECTION -> isOf(link, stored.termId(), course.code());
+                    case STUDENT ->
+                        course.sections().stream()
+                                .flatMap(section -> section.students().stream())
+                                .anyMatch(student -> isOf(link, stored.termId(), course.code(), student));
+                })
+                .toList();
+    }
+
+    private static boolean isOf(PublicLink link, long termId, String course) {
+        return link.termId != null && link.termId == termId && course.equals(link.course);
+    }
+
+    /** Whether a link is of somebody on a roster: of that very entry, or of the same person elsewhere. */
+    static boolean isOf(PublicLink link, long termId, String course, Student student) {
+        return isOf(link, termId, course) && student.id().equals(link.student)
+                || Person.of(link).same(Person.of(student));
+    }
+
+    /** The link of a section; made where there is none that shows something. */
+    @Transactional
+    public PublicLink section(Stored stored, long workspaceId, SectionRef section) {
+        return entities.createQuery(
+                        "from PublicLink where termId = :t and kind = :k and course = :c and section = :s"
+                                + " and withdrawnOn is null",
+                        PublicLink.class)
+                .setParameter("t", stored.termId())
+                .setParameter("k", Kind.SECTION)
+                .setParameter("c", section.course())
+                .setParameter("s", section.section())
+                .getResultStream()
+                .findFirst()
+                .orElseGet(() -> {
+                    PublicLink link = new PublicLink();
+                    link.kind = Kind.SECTION;
+                    link.workspaceId = workspaceId;
+                    link.termId = stored.termId();
+                    link.course = section.course();
+                    link.section = section.section();
+                    return made(link);
+                });
+    }
+
+    /** The link of a student on a section's roster; made where there is none that shows something. */
+    @Transactional
+    public PublicLink student(Stored stored, long workspaceId, SectionRef section, Student student) {
+        return entities.createQuery(
+                        "from PublicLink where workspaceId = :w and kind = :k and withdrawnOn is null",
+                        PublicLink.class)
+                .setParameter("w", workspaceId)
+                .setParameter("k", Kind.STUDENT)
+                .getResultStream()
+                .filter(link -> isOf(link, stored.termId(), section.course(), student))
+                .findFirst()
+                .orElseGet(() -> {
+                    Person person = Person.of(student);
+                    PublicLink link = new PublicLink();
+                    link.kind = Kind.STUDENT;
+                    link.workspaceId = workspaceId;
+                    if (!person.known()) {
+                        link.termId = stored.termId();
+                        link.course = section.course();
+                        link.student = student.id();
+                    }
+                    link.rosterNumber = person.number();
+                    link.mail = person.mail();
+                    return made(link);
+                });
+    }
+
+    private PublicLink made(PublicLink link) {
+        link.madeOn = day();
+        entities.persist(link);
+        entities.flush();
+        link.hash = LinkKey.hash(key.token(link));
+        return link;
+    }
+
+    /**
+     * The link of an id.
+     *
+     * @throws Problem when the workspace has none
+     */
+    private PublicLink find(long workspaceId, long id) {
+        PublicLink link = entities.find(PublicLink.class, id);
+        if (link == null || link.workspaceId != workspaceId) {
+            throw new Problem(
+                    HttpStatus.NOT_FOUND,
+                    "no-such-link",
+                    "No such link",
+                    "There is no such link. Look at the list again.");
+        }
+        return link;
+    }
+
+    /** Withdraws a link at once: its address shows nothing from now on. */
+    @Transactional
+    public PublicLink withdraw(long workspaceId, long id) {
+        PublicLink link = find(workspaceId, id);
+        if (link.open()) {
+            link.withdrawnOn = day();
+        }
+        return link;
+    }
+
+    /** Makes a link anew: it shows the same at another address, and nothing at the one it had. */
+    @Transactional
+    public PublicLink renew(long workspaceId, long id) {
+        PublicLink link = find(workspaceId, id);
+        link.generation++;
+        link.hash = LinkKey.hash(key.token(link));
+        link.madeOn = day();
+        link.withdrawnOn = null;
+        link.lastUsedOn = null;
+        return link;
+    }
+
+    /** The hosts whose pages may show those of a link in a frame, parted by spaces. */
+    @Transactional(readOnly = true)
+    public String framedBy(PublicLink link) {
+        return entities.createQuery("select framedBy from Workspace where id = :w", String.class)
+                .setParameter("w", link.workspaceId)
+                .getSingleResult();
+    }
+
+    /** A section whose told dates a link shows, and as whom. */
+    public record Sees(
+            Stored stored, SectionRef section, @Nullable Student student) {}
+
+    /**
+     * What a link shows: its section, or every section with the student on its roster in the terms of the workspace that are not over for
+     * more than four weeks, or where all are, in the last of them.
+     */
+    @Transactional(readOnly = true)
+    public List<Sees> sees(PublicLink link) {
+        return switch (link.kind) {
+            case SECTION -> section(link).stream().toList();
+            case STUDENT -> student(link);
+        };
+    }
+
+    private Optional<Sees> section(PublicLink link) {
+        String course = link.course;
+        String section = link.section;
+        if (course == null || section == null) {
+            return Optional.empty();
+        }
+        return terms(link).stream()
+                .filter(stored -> link.termId != null && stored.termId() == link.termId)
+                .filter(stored -> stored.decisions()
+                        .course(course)
+                        .flatMap(c -> c.section(section))
+                        .isPresent())
+                .map(stored -> new Sees(stored, new SectionRef(course, section), null))
+                .findFirst();
+    }
+
+    private List<Stored> terms(PublicLink link) {
+        return store.all(link.workspaceId);
+    }
+
+    private List<Sees> student(PublicLink link) {
+        List<Sees> all = new ArrayList<>();
+        for (Stored stored : terms(link)) {
+            for (Course course : stored.decisions().courses()) {
+                course.sections()
+                        .forEach(section -> section.students().stream()
+                                .filter(student -> isOf(link, stored.termId(), course.code(), student))
+                                .findFirst()
+                                .ifPresent(student -> all.add(
+                                        new Sees(stored, new SectionRef(course.code(), section.code()), student))));
+            }
+        }
+        List<Sees> current = all.stream()
+                .filter(s -> !s.stored().decisions().term().last().plusWeeks(4).isBefore(day()))
+                .toList();
+        LocalDate last = all.stream()
+                .map(s -> s.stored().decisions().term().last())
+                .max(LocalDate::compareTo)
+                .orElse(day());
+        return current.isEmpty()
+                ? all.stream()
+                        .filter(s -> s.stored().decisions().term().last().equals(last))
+                        .toList()
+                : current;
+    }
+}

@@ -1,0 +1,118 @@
+package app.matsuri.server.page;
+
+import app.matsuri.core.calendar.Known;
+import app.matsuri.core.shown.ShownNotice;
+import java.math.BigDecimal;
+import java.text.NumberFormat;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.format.TextStyle;
+import java.util.Locale;
+import org.springframework.context.MessageSource;
+
+/** Words of pages in one language: sentences from the message bundles, weekdays and months as the JDK has them from CLDR. */
+final class PageWords {
+
+    private final MessageSource messages;
+    private final Locale locale;
+    private final DateTimeFormatter day;
+    private final DateTimeFormatter longDay;
+    private final DateTimeFormatter month;
+    private final DateTimeFormatter time;
+
+    PageWords(MessageSource messages, Locale locale, boolean twelveHours) {
+        this.messages = messages;
+        this.locale = locale;
+        this.day = DateTimeFormatter.ofPattern(say("pattern.day"), locale);
+        this.longDay = DateTimeFormatter.ofPattern(say("pattern.longDay"), locale);
+        this.month = DateTimeFormatter.ofPattern(say("pattern.dayMonth"), locale);
+        this.time = DateTimeFormatter.ofPattern(twelveHours ? "h:mm a" : "HH:mm", locale);
+    }
+
+    /** The language, as pages name it. */
+    String language() {
+        return locale.toLanguageTag();
+    }
+
+    /** A sentence; numbers in it as they are. */
+    String say(String key, Object... with) {
+        return messages.getMessage(key, with, locale);
+    }
+
+    /** The word for a kind of work; what the person wrote where it is a kind of their own. */
+    String kind(String kind) {
+        return Known.there(messages.getMessage("kind." + kind, null, kind, locale), kind);
+    }
+
+    /** "Thu 22 Oct". */
+    String day(LocalDate date) {
+        return day.format(date);
+    }
+
+    /** "Wednesday 7 October". */
+    String longDay(LocalDate date) {
+        return longDay.format(date);
+    }
+
+    /** "7 October". */
+    String dayMonth(LocalDate date) {
+        return month.format(date);
+    }
+
+    /** "Thu". */
+    String weekday(LocalDate date) {
+        return date.getDayOfWeek().getDisplayName(TextStyle.SHORT, locale);
+    }
+
+    /** "17:00". */
+    String time(LocalDateTime at) {
+        return time.format(at);
+    }
+
+    /** When something ends that began on a day: midnight is the end of that day. */
+    String end(LocalDateTime from, LocalDateTime to) {
+        boolean midnight = to.toLocalTime().equals(LocalTime.MIDNIGHT)
+                && to.toLocalDate().equals(from.toLocalDate().plusDays(1));
+        return midnight ? say("midnight") : time(to);
+    }
+
+    /** "Thu 22 Oct, 17:00". */
+    String moment(LocalDateTime at) {
+        return say("moment", day(at.toLocalDate()), time(at));
+    }
+
+    /** The same without the day where that is the reader's today. */
+    String moment(LocalDateTime at, LocalDate today) {
+        return at.toLocalDate().equals(today) ? say("today.at", time(at)) : moment(at);
+    }
+
+    /** When a notice is: a day, days, a moment, or from one to another. */
+    String when(ShownNotice notice) {
+        LocalDateTime from = notice.begins();
+        LocalDateTime to = notice.ends() == null ? from : notice.ends();
+        if (notice.wholeDays()) {
+            return from.toLocalDate().equals(to.toLocalDate())
+                    ? day(from.toLocalDate())
+                    : say("span", day(from.toLocalDate()), day(to.toLocalDate()));
+        }
+        if (from.equals(to)) {
+            return moment(from);
+        }
+        return from.toLocalDate().equals(to.toLocalDate())
+                ? say("span", moment(from), time(to))
+                : say("span", moment(from), moment(to));
+    }
+
+    /** "30", "12.5". */
+    String number(BigDecimal number) {
+        return NumberFormat.getInstance(locale).format(number);
+    }
+
+    /** The name of a zone, such as "Central Time". */
+    String zone(ZoneId zone) {
+        return zone.getDisplayName(TextStyle.FULL, locale);
+    }
+}

@@ -1,0 +1,61 @@
+package app.matsuri.server.page;
+
+import app.matsuri.core.gradebook.HandIn;
+import app.matsuri.core.plan.ThingRef;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.shown.Reader;
+import app.matsuri.core.shown.Shown;
+import app.matsuri.server.clock.Today;
+import app.matsuri.server.gradebook.GradeBook;
+import app.matsuri.server.link.Links;
+import app.matsuri.server.link.Links.Sees;
+import app.matsuri.server.storage.Stored;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.LocalDateTime;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** What who has a link sees of a section. */
+@Component
+public class Readers {
+
+    private final GradeBook book;
+    private final Today today;
+    /** What follows from a term as it is stored: many read it, few change it. */
+    private final Cache<Version, Schedule> schedules =
+            Caffeine.newBuilder().maximumSize(50).build();
+
+    private record Version(long termId, long version) {}
+
+    Readers(GradeBook book, Today today) {
+        this.book = book;
+        this.today = today;
+    }
+
+    /** What is seen of a section; empty where the term has it no longer. */
+    public Optional<Shown> shown(Links.Sees sees) {
+        Stored stored = sees.stored();
+        Schedule schedule = schedules.get(
+                new Version(stored.termId(), stored.version()), version -> Schedule.of(stored.decisions()));
+        LocalDateTime now = today.now(stored.decisions().term().zone());
+        return schedule.section(sees.section().course(), sees.section().section())
+                .map(in -> Shown.of(schedule, in, reader(sees, in), now));
+    }
+
+    private Reader reader(Sees sees, SectionSchedule in) {
+        if (sees.student() == null) {
+            return Reader.CLASS;
+        }
+        String id = sees.student().id();
+        Set<ThingRef> handedIn = book.of(sees.stored().termId()).stream()
+                .filter(one -> one.student().equals(id)
+                        && one.course().equals(in.course().code()))
+                .map((HandIn one) -> new ThingRef(one.course(), one.item()))
+                .collect(Collectors.toSet());
+        return new Reader(id, handedIn);
+    }
+}

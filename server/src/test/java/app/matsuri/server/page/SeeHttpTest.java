@@ -1,0 +1,170 @@
+package app.matsuri.server.page;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+
+import app.matsuri.server.Browser;
+import app.matsuri.server.ServerTest;
+import app.matsuri.server.account.Accounts;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import tools.jackson.databind.JsonNode;
+
+/** Pages of links over HTTP: what they show, to whom, and what they never say. */
+@ServerTest
+class SeeHttpTest {
+
+    @Autowired
+    MockMvc mvc;
+
+    @Autowired
+    Accounts accounts;
+
+    private Browser browser;
+    private long term;
+
+    @BeforeEach
+    void openTheDemo() throws Exception {
+        browser = Browser.of(mvc, accounts);
+        term = browser.open(Browser.demo());
+    }
+
+    private JsonNode link(String section, String student) throws Exception {
+        Browser.Answer made = browser.post(
+                "/api/terms/" + term + "/links",
+                "{\"course\":\"HYD 210\",\"section\":\"" + section + "\""
+                        + (student == null ? "" : ",\"student\":\"" + student + "\"") + "}");
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(200);
+        return made.body();
+    }
+
+    private static String path(JsonNode link) {
+        return URI.create(link.path("address").stringValue()).getPath();
+    }
+
+    private MockHttpServletResponse see(String path) throws Exception {
+        return mvc.perform(get(URI.create(path))).andReturn().getResponse();
+    }
+
+    private String page(String path) throws Exception {
+        MockHttpServletResponse response = see(path);
+        String page = response.getContentAsString(StandardCharsets.UTF_8);
+        assertThat(response.getStatus()).as(page).isEqualTo(200);
+        return page;
+    }
+
+    @Test
+    void theClassSeesItsWeekAndWhatIsDueAsToldWithoutCookieOrScript() throws Exception {
+        MockHttpServletResponse response = see(path(link("A", null)));
+        String page = response.getContentAsString(StandardCharsets.UTF_8);
+        assertThat(page)
+                .contains("HYD 210 Reading Rivers, A", "Wednesday 7 October", "Autumn break", "Read 12")
+                .as("Field log 5 stands as it was told")
+                .contains("Field log 5")
+                .doesNotContain("<script", "Wren Oakes", "Larkspur");
+        assertThat(response.getHeaders("Set-Cookie")).isEmpty();
+        assertThat(response.getHeader("Referrer-Policy")).isEqualTo("no-referrer");
+        assertThat(response.getHeader("X-Robots-Tag")).isEqualTo("noindex");
+        assertThat(response.getHeader("Content-Security-Policy"))
+                .contains("default-src 'none'", "frame-ancestors 'self'")
+                .doesNotContain("script-src");
+        assertThat(response.getHeader("X-Frame-Options")).isNull();
+    }
+
+    @Test
+    void aLinkIsTheSameUntilItIsMadeAnewAndWithdrawnAtOnce() throws Exception {
+        JsonNode first = link("A", null);
+        assertThat(link("A", null).path("id")).isEqualTo(first.path("id"));
+        String links = "/api/terms/" + term + "/links";
+        page(path(first));
+        JsonNode listed = browser.get(links + "?course=HYD%20210").body().get(0);
+        assertThat(listed.path("lastUsedOn").stringValue()).isEqualTo("2026-10-07");
+        long id = first.path("id").asLong();
+        JsonNode anew =
+                browser.post(links + "/" + id + "/renewal?course=HYD%20210", "").body();
+        assertThat(path(anew)).isNotEqualTo(path(first));
+        assertThat(see(path(first)).getStatus()).isEqualTo(404);
+        page(path(anew));
+        browser.post(links + "/" + id + "/withdrawal?course=HYD%20210", "");
+        MockHttpServletResponse gone = see(path(anew));
+        MockHttpServletResponse never = see("/see/" + "x".repeat(43));
+        assertThat(gone.getStatus()).isEqualTo(404);
+        assertThat(gone.getContentAsString(StandardCharsets.UTF_8))
+                .isEqualTo(never.getContentAsString(StandardCharsets.UTF_8))
+                .contains("This link shows nothing");
+        assertThat(browser.get(links + "?course=HYD%20210")
+                        .body()
+                        .get(0)
+                        .path("address")
+                        .stringValue())
+                .isEmpty();
+    }
+
+    @Test
+    void nobodyElseMakesOrSeesLinks() throws Exception {
+        JsonNode made = link("A", null);
+        Browser other = Browser.of(mvc, accounts);
+        String links = "/api/terms/" + term + "/links";
+        assertThat(other.get(links + "?course=HYD%20210").status()).isEqualTo(404);
+        assertThat(other.post(links + "/" + made.path("id").asLong() + "/withdrawal?course=HYD%20210", "")
+                        .status())
+                .isEqualTo(404);
+        page(path(made));
+    }
+
+    @Test
+    void aStudentSeesEveryCourseAndOwnDates() throws Exception {
+        JsonNode link = link("A", "4101");
+        assertThat(link.path("student").stringValue()).isEqualTo("Wren Oakes");
+        String page = page(path(link));
+        assertThat(page)
+                .contains("HYD 210 Reading Rivers, A", "HYD 210L Field Lab, L1")
+                .doesNotContain("Wren Oakes");
+        String hidden = page(path(link) + "?hide=HYD%20210%2FA");
+        assertThat(hidden).doesNotContain("Field log 6").contains("show");
+        assertThat(page(path(link) + "?of=" + term + "%2FHYD%20210%2FA")).contains("Field log 6");
+        assertThat(see(path(link) + "?of=" + term + "%2FHYD%20210%2FB").getStatus())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void studentsGetTheirLinksInATableAndByMail() throws Exception {
+        String students = "/api/terms/" + term + "/links/students";
+        JsonNode out = browser.post(students + "?mail=true", "{\"course\":\"HYD 210\",\"section\":\"A\"}")
+                .body();
+        assertThat(out.path("made").asInt()).isEqualTo(24);
+        assertThat(browser.post(students, "{\"course\":\"HYD 210\",\"section\":\"A\"}")
+                        .body()
+                        .path("made")
+                        .asInt())
+                .isZero();
+        String table = browser.get(students + ".csv?course=HYD%20210&section=A")
+                .response()
+                .getContentAsString(StandardCharsets.UTF_8);
+        assertThat(table).startsWith("name,address,link\r\nWren Oakes,wren.oakes@quillmarsh.example,http");
+        assertThat(browser.get("/api/outbox").body().toString()).contains("Your dates of HYD 210", "/see/");
+    }
+
+    @Test
+    void aSectionNeverToldSaysSo() throws Exception {
+        Browser.Answer made =
+                browser.post("/api/terms/" + term + "/links", "{\"course\":\"MAP 115\",\"section\":\"A\"}");
+        assertThat(page(path(made.body()))).contains("Nothing has been given out yet.", "MAP 115");
+    }
+
+    @Test
+    void aWeekOutsideTheTermOrNoNumberShowsNothing() throws Exception {
+        String path = path(link("A", null));
+        assertThat(see(path + "?week=99").getStatus()).isEqualTo(404);
+        assertThat(see(path + "?week=six").getStatus()).isEqualTo(404);
+        assertThat(page(path + "?week=3")).contains("Week 3");
+        assertThat(page(path + "?term=true")).contains("Week 8");
+        assertThat(page(path + "/thing?course=HYD%20210&id=log-6")).contains("Field log 6");
+        assertThat(see(path + "/thing?course=HYD%20210&id=none").getStatus()).isEqualTo(404);
+    }
+}
