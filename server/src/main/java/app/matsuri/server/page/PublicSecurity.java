@@ -14,8 +14,8 @@ import org.springframework.security.web.header.writers.StaticHeadersWriter;
 @Configuration
 class PublicSecurity {
 
-    /** Where they lie. */
-    static final String WHERE = "/see/**";
+    /** Where they lie, and what they load. */
+    static final String[] WHERE = {"/see/**", "/assets/**"};
 
     static final String POLICY_HEADER = "Content-Security-Policy";
 

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param begun whether anything was told
  * @param untold what stands for it where not
  * @param today the day of today; null outside the weeks of the term
+ * @param missed what was due and is still taken; of many the first, the others in {@code missedMore}
  * @param current the week that is shown
  * @param following the week after it; null where there is none
  * @param later the weeks after that which say something
@@ -28,6 +29,7 @@ public record SectionPage(
         @Nullable Day today,
         String nextSession,
         List<Due> missed,
+        List<Due> missedMore,
         List<Due> toDo,
         List<Due> opensLater,
         String laterUntold,

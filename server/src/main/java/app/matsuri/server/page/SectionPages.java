@@ -35,8 +35,8 @@ import org.jspecify.annotations.Nullable;
 /** Says in words what a reader sees of a section. */
 final class SectionPages {
 
-    /** How many that are still taken stand in the list; the rest are counted. */
-    private static final int MISSED = 8;
+    /** How many that are still taken stand in the list; the rest are folded. */
+    private static final int MISSED = 4;
 
     private final Shown shown;
     private final PageWords words;
@@ -72,11 +72,6 @@ final class SectionPages {
                 .map(this::day)
                 .orElse(null);
         List<ShownThing> missed = shown.missed();
-        List<Due> late =
-                new ArrayList<>(missed.stream().limit(MISSED).map(this::missed).toList());
-        if (missed.size() > MISSED) {
-            late.add(new Due("", "", "", words.say("due.more", missed.size() - MISSED), ""));
-        }
         return new SectionPage(
                 words.language(),
                 title(shown),
@@ -90,7 +85,8 @@ final class SectionPages {
                 shown.next()
                         .map(s -> words.say("next.session", timed(s, words.day(s.day()))))
                         .orElse(""),
-                late,
+                missed.stream().limit(MISSED).map(this::missed).toList(),
+                missed.stream().skip(MISSED).map(this::missed).toList(),
                 shown.toDo().stream().map(this::toDo).toList(),
                 shown.later().stream().map(this::opensLater).toList(),
                 shown.upTo() == null ? "" : words.say("later.untold", words.dayMonth(shown.upTo())),
@@ -137,6 +133,9 @@ final class SectionPages {
         List<Day> gone = new ArrayList<>();
         List<Day> days = new ArrayList<>();
         for (ShownDay day : week.days()) {
+            if (day.date().equals(shown.today()) && !whole) {
+                continue; // it stands above the week
+            }
             Day said = day(day);
             boolean over = ahead == 0 && day.date().isBefore(shown.today()) && !whole;
             boolean weekend = day.date().getDayOfWeek().getValue() > 5;
