@@ -1,6 +1,7 @@
 package app.matsuri.core.shown;
 
 import app.matsuri.core.plan.Adjustment;
+import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.FileUse;
 import app.matsuri.core.plan.Item;
@@ -28,6 +29,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
@@ -232,6 +234,33 @@ final class Showing {
                 || hiddenUntil != null
                         && hiddenUntil.resolved()
                         && !hiddenUntil.moment().isAfter(now);
+    }
+
+    /** The next moment at which something opens, appears or may be had, no later than the next midnight. */
+    LocalDateTime until() {
+        List<@Nullable LocalDateTime> moments = new ArrayList<>();
+        for (SectionSchedule of : schedule.sections()) {
+            of.section()
+                    .told()
+                    .work()
+                    .values()
+                    .forEach(work -> moments.add(work.dates().get(Which.OPENS)));
+        }
+        in.studentDates().forEach(of -> moments.add(of.dates().at(Which.OPENS)));
+        in.notices()
+                .forEach(of -> moments.add(
+                        of.hiddenUntil() == null ? null : of.hiddenUntil().at()));
+        for (Course course : schedule.sections().stream()
+                .map(SectionSchedule::course)
+                .distinct()
+                .toList()) {
+            course.lessons().forEach(lesson -> lesson.details().files().forEach(file -> moments.add(file.from())));
+            course.items().forEach(item -> item.details().files().forEach(file -> moments.add(file.from())));
+        }
+        return moments.stream()
+                .filter(Objects::nonNull)
+                .filter(moment -> moment.isAfter(now))
+                .reduce(now.toLocalDate().plusDays(1).atStartOfDay(), (a, b) -> a.isBefore(b) ? a : b);
     }
 
     /** What was told otherwise before, the newest telling first. */

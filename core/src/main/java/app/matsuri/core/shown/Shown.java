@@ -2,6 +2,7 @@ package app.matsuri.core.shown;
 
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
+import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -9,6 +10,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +24,9 @@ import org.jspecify.annotations.Nullable;
  * @param begun whether anything was told; where not, there is nothing else in it
  * @param upTo the last day whose dates were told; null for all of the term
  * @param now the moment, in the term's zone
+ * @param until the next moment at which something else may be seen without anybody doing anything; no later than the next midnight
+ * @param told when something was told last; null where it is not known
+ * @param tellings how often something was told
  * @param sessions in order of time
  * @param things in order of their main dates
  * @param notices in order of time
@@ -36,6 +41,9 @@ public record Shown(
         boolean begun,
         @Nullable LocalDate upTo,
         LocalDateTime now,
+        LocalDateTime until,
+        @Nullable LocalDateTime told,
+        int tellings,
         List<ShownSession> sessions,
         List<ShownThing> things,
         List<ShownNotice> notices,
@@ -68,6 +76,9 @@ public record Shown(
                     false,
                     null,
                     now,
+                    now.toLocalDate().plusDays(1).atStartOfDay(),
+                    null,
+                    0,
                     List.of(),
                     List.of(),
                     List.of(),
@@ -86,6 +97,13 @@ public record Shown(
                 true,
                 section.told().upTo(),
                 now,
+                showing.until(),
+                section.told().tellings().stream()
+                        .map(Telling::at)
+                        .filter(Objects::nonNull)
+                        .reduce((a, b) -> b)
+                        .orElse(null),
+                section.told().tellings().size(),
                 sessions,
                 things,
                 notices,

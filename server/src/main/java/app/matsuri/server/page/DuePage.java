@@ -1,5 +1,6 @@
 package app.matsuri.server.page;
 
+import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.shown.Shown;
 import app.matsuri.core.shown.ShownThing;
 import app.matsuri.server.page.SectionPage.Due;
@@ -8,6 +9,8 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * What is due over all courses of a student's link, in words.
@@ -23,7 +26,7 @@ public record DuePage(String language, String title, List<CourseLine> courses, L
     public record Group(String title, boolean late, List<Due> due) {}
 
     /** One of the sections. */
-    record Of(Shown shown, String home, String key, SectionPages.Addresses addresses) {}
+    record Of(Shown shown, String home, Function<ThingRef, String> address) {}
 
     private record Line(ShownThing thing, Of of) {}
 
@@ -85,22 +88,17 @@ public record DuePage(String language, String title, List<CourseLine> courses, L
                         + String.join(
                                 "&",
                                 hidden.stream()
-                                        .map(h -> "hide=" + SeeController.encoded(h))
+                                        .map(h -> "hide=" + Seeing.encoded(h))
                                         .toList());
     }
 
     private static void add(
-            List<Group> groups,
-            String title,
-            boolean late,
-            List<Line> lines,
-            PageWords words,
-            java.util.function.Predicate<Line> those) {
+            List<Group> groups, String title, boolean late, List<Line> lines, PageWords words, Predicate<Line> those) {
         List<Due> due = lines.stream()
                 .filter(those)
                 .map(l -> new Due(
                         l.thing().title(),
-                        l.of().addresses().thing(l.thing().ref()),
+                        l.of().address().apply(l.thing().ref()),
                         words.moment(l.thing().main(), l.of().shown().today()),
                         l.thing().own() ? words.say("own") : "",
                         SectionPages.title(l.of().shown())))

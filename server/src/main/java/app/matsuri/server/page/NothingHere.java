@@ -1,7 +1,7 @@
 package app.matsuri.server.page;
 
 /** An address shows nothing: it never did, or does no longer. Both look alike. */
-final class NothingHere extends RuntimeException {
+public final class NothingHere extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 }

@@ -14,7 +14,7 @@ import java.util.Locale;
 import org.springframework.context.MessageSource;
 
 /** Words of pages in one language: sentences from the message bundles, weekdays and months as the JDK has them from CLDR. */
-final class PageWords {
+public final class PageWords {
 
     private final MessageSource messages;
     private final Locale locale;
@@ -23,7 +23,7 @@ final class PageWords {
     private final DateTimeFormatter month;
     private final DateTimeFormatter time;
 
-    PageWords(MessageSource messages, Locale locale, boolean twelveHours) {
+    public PageWords(MessageSource messages, Locale locale, boolean twelveHours) {
         this.messages = messages;
         this.locale = locale;
         this.day = DateTimeFormatter.ofPattern(say("pattern.day"), locale);
@@ -33,64 +33,64 @@ final class PageWords {
     }
 
     /** The language, as pages name it. */
-    String language() {
+    public String language() {
         return locale.toLanguageTag();
     }
 
     /** A sentence; numbers in it as they are. */
-    String say(String key, Object... with) {
+    public String say(String key, Object... with) {
         return messages.getMessage(key, with, locale);
     }
 
     /** The word for a kind of work; what the person wrote where it is a kind of their own. */
-    String kind(String kind) {
+    public String kind(String kind) {
         return Known.there(messages.getMessage("kind." + kind, null, kind, locale), kind);
     }
 
     /** "Thu 22 Oct". */
-    String day(LocalDate date) {
+    public String day(LocalDate date) {
         return day.format(date);
     }
 
     /** "Wednesday 7 October". */
-    String longDay(LocalDate date) {
+    public String longDay(LocalDate date) {
         return longDay.format(date);
     }
 
     /** "7 October". */
-    String dayMonth(LocalDate date) {
+    public String dayMonth(LocalDate date) {
         return month.format(date);
     }
 
     /** "Thu". */
-    String weekday(LocalDate date) {
+    public String weekday(LocalDate date) {
         return date.getDayOfWeek().getDisplayName(TextStyle.SHORT, locale);
     }
 
     /** "17:00". */
-    String time(LocalDateTime at) {
+    public String time(LocalDateTime at) {
         return time.format(at);
     }
 
     /** When something ends that began on a day: midnight is the end of that day. */
-    String end(LocalDateTime from, LocalDateTime to) {
+    public String end(LocalDateTime from, LocalDateTime to) {
         boolean midnight = to.toLocalTime().equals(LocalTime.MIDNIGHT)
                 && to.toLocalDate().equals(from.toLocalDate().plusDays(1));
         return midnight ? say("midnight") : time(to);
     }
 
     /** "Thu 22 Oct, 17:00". */
-    String moment(LocalDateTime at) {
+    public String moment(LocalDateTime at) {
         return say("moment", day(at.toLocalDate()), time(at));
     }
 
     /** The same without the day where that is the reader's today. */
-    String moment(LocalDateTime at, LocalDate today) {
+    public String moment(LocalDateTime at, LocalDate today) {
         return at.toLocalDate().equals(today) ? say("today.at", time(at)) : moment(at);
     }
 
     /** When a notice is: a day, days, a moment, or from one to another. */
-    String when(ShownNotice notice) {
+    public String when(ShownNotice notice) {
         LocalDateTime from = notice.begins();
         LocalDateTime to = notice.ends() == null ? from : notice.ends();
         if (notice.wholeDays()) {
@@ -107,12 +107,12 @@ final class PageWords {
     }
 
     /** "30", "12.5". */
-    String number(BigDecimal number) {
+    public String number(BigDecimal number) {
         return NumberFormat.getInstance(locale).format(number);
     }
 
     /** The name of a zone, such as "Central Time". */
-    String zone(ZoneId zone) {
+    public String zone(ZoneId zone) {
         return zone.getDisplayName(TextStyle.FULL, locale);
     }
 }

@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 
 /** What all pages of links have: their style, and one plain page for whatever shows nothing. */
-@ControllerAdvice(assignableTypes = SeeController.class)
+@ControllerAdvice(annotations = PublicPage.class)
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class PublicPagesAdvice {
 

@@ -40,9 +40,7 @@ public record SectionPage(
         String told,
         List<Said> notices,
         List<Unit> units,
-        String zone,
-        String feed,
-        String download) {
+        String zone) {
 
     /** A week to go to. */
     public record WeekLink(int number, String address, boolean shown, String words) {}

@@ -106,9 +106,7 @@ final class SectionPages {
                         .filter(u -> !u.materials().isEmpty())
                         .map(this::unit)
                         .toList(),
-                words.say("zone", zone),
-                addresses.feed(),
-                addresses.download());
+                words.say("zone", zone));
     }
 
     /** "HYD 210 Reading Rivers, A". */
@@ -347,10 +345,6 @@ final class SectionPages {
         String thing(app.matsuri.core.plan.ThingRef ref);
 
         String file(String file);
-
-        String feed();
-
-        String download();
     }
 
     static @Nullable ShownThing find(Shown shown, String course, String id) {

@@ -167,4 +167,30 @@ class SeeHttpTest {
         assertThat(page(path + "/thing?course=HYD%20210&id=log-6")).contains("Field log 6");
         assertThat(see(path + "/thing?course=HYD%20210&id=none").getStatus()).isEqualTo(404);
     }
+
+    @Test
+    void aFeedIsWhatThePageShowsAndUnchangedIsSaidWithoutIt() throws Exception {
+        String path = path(link("A", "4101"));
+        MockHttpServletResponse feed = see(path + "/dates.ics");
+        String text = feed.getContentAsString(StandardCharsets.UTF_8);
+        assertThat(feed.getContentType()).startsWith("text/calendar");
+        assertThat(text)
+                .startsWith("BEGIN:VCALENDAR")
+                .contains("SUMMARY:HYD 210: Field log 6", "REFRESH-INTERVAL;VALUE=DURATION:PT1H")
+                .doesNotContain("Wren Oakes", "METHOD");
+        assertThat(feed.getHeaders("Set-Cookie")).isEmpty();
+        String tag = feed.getHeader("ETag");
+        MockHttpServletResponse again = mvc.perform(
+                        get(URI.create(path + "/dates.ics")).header("If-None-Match", tag))
+                .andReturn()
+                .getResponse();
+        assertThat(again.getStatus()).isEqualTo(304);
+        assertThat(see(path + "/dates.ics?with=opens").getContentAsString(StandardCharsets.UTF_8))
+                .contains("opens")
+                .doesNotContain("UID:due");
+        String take = page(path + "/take?with=due&of=" + term + "%2FHYD%20210%2FA&busy=true");
+        assertThat(take).contains("webcal://localhost", "with=due&amp;of=" + term + "%2FHYD%20210%2FA&amp;busy=true");
+        assertThat(see(path + "/download.ics").getHeader("Content-Disposition")).contains("dates.ics");
+        assertThat(see("/see/" + "y".repeat(43) + "/dates.ics").getStatus()).isEqualTo(404);
+    }
 }

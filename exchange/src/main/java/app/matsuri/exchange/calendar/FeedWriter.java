@@ -1,0 +1,129 @@
+package app.matsuri.exchange.calendar;
+
+import app.matsuri.exchange.calendar.FeedEntry.Repeats;
+import java.net.URI;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.temporal.Temporal;
+import java.util.List;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.DateList;
+import net.fortuna.ical4j.model.ParameterList;
+import net.fortuna.ical4j.model.component.VAlarm;
+import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.parameter.TzId;
+import net.fortuna.ical4j.model.parameter.Value;
+import net.fortuna.ical4j.model.property.Categories;
+import net.fortuna.ical4j.model.property.Color;
+import net.fortuna.ical4j.model.property.Description;
+import net.fortuna.ical4j.model.property.DtStamp;
+import net.fortuna.ical4j.model.property.ExDate;
+import net.fortuna.ical4j.model.property.Location;
+import net.fortuna.ical4j.model.property.Name;
+import net.fortuna.ical4j.model.property.RRule;
+import net.fortuna.ical4j.model.property.RecurrenceId;
+import net.fortuna.ical4j.model.property.RefreshInterval;
+import net.fortuna.ical4j.model.property.Sequence;
+import net.fortuna.ical4j.model.property.Source;
+import net.fortuna.ical4j.model.property.Status;
+import net.fortuna.ical4j.model.property.Transp;
+import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.Url;
+import net.fortuna.ical4j.model.property.immutable.ImmutableAction;
+
+/**
+ * Writes feeds as calendar files: RFC 5545, with the name, colour, source and refresh interval of RFC 7986, and the name once more where
+ * older readers look for it.
+ */
+public final class FeedWriter {
+
+    private static final Duration REFRESH = Duration.ofHours(1);
+
+    private FeedWriter() {}
+
+    /**
+     * What a feed is.
+     *
+     * @param source where it can be read again; empty for a download
+     * @param first of its days; with the last, for changes of the clock
+     */
+    public record Head(String name, String source, ZoneId zone, LocalDate first, LocalDate last) {}
+
+    /** The feed as text. */
+    public static String write(Head head, List<FeedEntry> entries) {
+        Calendar calendar = CalendarText.begin("Feed");
+        calendar.add(new Name(head.name()));
+        calendar.add(new net.fortuna.ical4j.model.property.XProperty("X-WR-CALNAME", head.name()));
+        calendar.add(new Color(new ParameterList(), "midnightblue"));
+        if (!head.source().isEmpty()) {
+            calendar.add(new RefreshInterval(new ParameterList(List.of(Value.DURATION)), REFRESH));
+            calendar.add(new Source(new ParameterList(List.of(Value.URI)), head.source()));
+        }
+        // also where nothing has a time: a calendar has something in it
+        CalendarText.zone(calendar, head.zone(), head.first(), head.last());
+        entries.forEach(entry -> calendar.add(event(entry, head.zone())));
+        return CalendarText.written(calendar);
+    }
+
+    private static VEvent event(FeedEntry entry, ZoneId zone) {
+        VEvent event = entry.wholeDays()
+                ? new VEvent(entry.start().toLocalDate(), entry.end().toLocalDate(), entry.title())
+                : new VEvent(
+                        entry.start().atZone(zone), CalendarText.end(entry.start(), entry.end(), zone), entry.title());
+        event.removeAll("UID", "DTSTAMP");
+        event.add(new Uid(entry.uid()));
+        event.add(new DtStamp(entry.stamp()));
+        event.add(new Sequence(entry.sequence()));
+        event.add(new Status(entry.cancelled() ? Status.VALUE_CANCELLED : Status.VALUE_CONFIRMED));
+        event.add(new Transp(entry.busy() && !entry.cancelled() ? Transp.VALUE_OPAQUE : Transp.VALUE_TRANSPARENT));
+        event.add(new Categories(entry.category()));
+        if (!entry.description().isEmpty()) {
+            event.add(new Description(entry.description()));
+        }
+        if (!entry.place().isEmpty()) {
+            event.add(new Location(entry.place()));
+        }
+        if (!entry.url().isEmpty()) {
+            event.add(new Url(URI.create(entry.url())));
+        }
+        LocalDateTime instance = entry.instanceOf();
+        if (instance != null) {
+            event.add(new RecurrenceId<>(moment(instance, entry.wholeDays(), zone)));
+        }
+        Repeats repeats = entry.repeats();
+        if (repeats != null) {
+            event.add(new RRule<>(repeats.rule()));
+            if (!repeats.without().isEmpty()) {
+                event.add(without(repeats.without(), entry, zone));
+            }
+        }
+        if (!entry.cancelled()) {
+            entry.alarms().forEach(before -> event.add(alarm(before, entry.title())));
+        }
+        return event;
+    }
+
+    private static Temporal moment(LocalDateTime at, boolean wholeDays, ZoneId zone) {
+        return wholeDays ? at.toLocalDate() : at.atZone(zone);
+    }
+
+    private static ExDate<?> without(List<LocalDate> days, FeedEntry entry, ZoneId zone) {
+        if (entry.wholeDays()) {
+            return new ExDate<>(new ParameterList(List.of(Value.DATE)), new DateList<>(days));
+        }
+        List<ZonedDateTime> starts = days.stream()
+                .map(day -> day.atTime(entry.start().toLocalTime()).atZone(zone))
+                .toList();
+        return new ExDate<>(new ParameterList(List.of(new TzId(zone.getId()))), new DateList<>(starts));
+    }
+
+    private static VAlarm alarm(Duration before, String title) {
+        VAlarm alarm = new VAlarm(before.negated());
+        alarm.add(ImmutableAction.DISPLAY);
+        alarm.add(new Description(title));
+        return alarm;
+    }
+}

@@ -1,0 +1,173 @@
+package app.matsuri.server.feed;
+
+import app.matsuri.core.calendar.Term;
+import app.matsuri.exchange.calendar.FeedEntry;
+import app.matsuri.exchange.calendar.FeedWriter;
+import app.matsuri.server.link.Links.Sees;
+import app.matsuri.server.link.PublicLink;
+import app.matsuri.server.page.NothingHere;
+import app.matsuri.server.page.PageWords;
+import app.matsuri.server.page.PublicPage;
+import app.matsuri.server.page.Seeing;
+import app.matsuri.server.page.Seeing.Seen;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletRequest;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.util.DigestUtils;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+/** Feeds of links, to subscribe to and to download. */
+@Hidden
+@PublicPage
+@RestController
+@RequestMapping("/see/{token}")
+class FeedController {
+
+    /** The most that a feed has, in octets: 2 MB. */
+    private static final int MOST = 2_000_000;
+
+    private static final String TYPE = "text/calendar; charset=utf-8";
+
+    private final Seeing seeing;
+    private final Clock clock;
+    /** Calendars ask again and again: what was written stays until a term changes or something else may be seen. */
+    private final Cache<Key, Written> known = Caffeine.newBuilder()
+            .maximumWeight(40_000_000)
+            .weigher(FeedController::weight)
+            .build();
+
+    FeedController(Seeing seeing, Clock clock) {
+        this.seeing = seeing;
+        this.clock = clock;
+    }
+
+    /** An address, and the terms and versions that it shows. */
+    private record Key(String source, List<String> versions) {}
+
+    /** A feed as it was written, until when it is so. */
+    private record Written(byte[] text, String tag, Instant until) {}
+
+    private static int weight(Key key, Written written) {
+        return written.text().length + key.source().length();
+    }
+
+    @GetMapping("/dates.ics")
+    ResponseEntity<byte[]> feed(
+            @PathVariable String token, @RequestParam MultiValueMap<String, String> query, HttpServletRequest request) {
+        String source = ServletUriComponentsBuilder.fromRequest(request).toUriString();
+        PublicLink link = seeing.open(token);
+        List<Sees> sees = seeing.sees(link);
+        Key key = new Key(
+                source,
+                sees.stream()
+                        .map(s -> s.stored().termId() + " " + s.stored().version())
+                        .toList());
+        Written written = known.getIfPresent(key);
+        if (written == null || !clock.instant().isBefore(written.until())) {
+            written = written(seeing.seen(sees, token), query, source, false, request);
+            known.put(key, written);
+        }
+        return ResponseEntity.ok()
+                .header("Content-Type", TYPE)
+                .cacheControl(CacheControl.noCache().cachePrivate())
+                .eTag(written.tag())
+                .body(written.text());
+    }
+
+    /** The same as a file that is imported once. */
+    @GetMapping("/download.ics")
+    ResponseEntity<byte[]> download(
+            @PathVariable String token, @RequestParam MultiValueMap<String, String> query, HttpServletRequest request) {
+        List<Seen> seen = seeing.seen(seeing.open(token), token);
+        return ResponseEntity.ok()
+                .header("Content-Type", TYPE)
+                .header("Content-Disposition", "attachment; filename=\"dates.ics\"")
+                .body(written(seen, query, "", true, request).text());
+    }
+
+    private Written written(
+            List<Seen> all,
+            MultiValueMap<String, String> query,
+            String source,
+            boolean away,
+            HttpServletRequest request) {
+        FeedContents contents = FeedContents.of(query);
+        List<String> of = query.get("of");
+        List<Seen> seen =
+                all.stream().filter(one -> of == null || of.contains(one.key())).toList();
+        if (seen.isEmpty()) {
+            throw new NothingHere();
+        }
+        String host = ServletUriComponentsBuilder.fromContextPath(request).toUriString();
+        List<FeedEntry> entries = new ArrayList<>();
+        for (Seen one : seen) {
+            Feeds feeds = new Feeds(
+                    one.shown(),
+                    one.sees().stored().termId(),
+                    one.zone(),
+                    seeing.words(one),
+                    contents,
+                    ref -> host + one.thing(ref),
+                    host + one.home());
+            entries.addAll(feeds.entries());
+            if (away) {
+                entries.addAll(feeds.away());
+            }
+        }
+        PageWords words = seeing.words(seen.get(0));
+        String courses = String.join(
+                ", ",
+                seen.stream().map(s -> s.sees().section().course()).distinct().toList());
+        FeedWriter.Head head = new FeedWriter.Head(
+                words.say("feed.name", courses), source, seen.get(0).zone(), first(seen), last(seen));
+        byte[] text = FeedWriter.write(head, entries).getBytes(StandardCharsets.UTF_8);
+        if (text.length > MOST) {
+            text = FeedWriter.write(head, shorter(entries)).getBytes(StandardCharsets.UTF_8);
+        }
+        Instant until = seen.stream()
+                .map(one -> one.shown().until().atZone(one.zone()).toInstant())
+                .min(Instant::compareTo)
+                .orElse(Instant.EPOCH);
+        return new Written(text, "\"" + DigestUtils.md5DigestAsHex(text) + "\"", until);
+    }
+
+    /** Without long words: the page has them. */
+    private static List<FeedEntry> shorter(List<FeedEntry> entries) {
+        return entries.stream().map(entry -> entry.withDescription("")).toList();
+    }
+
+    private static LocalDate first(List<Seen> seen) {
+        return seen.stream()
+                .map(FeedController::term)
+                .map(Term::first)
+                .min(LocalDate::compareTo)
+                .orElseThrow();
+    }
+
+    private static LocalDate last(List<Seen> seen) {
+        return seen.stream()
+                .map(FeedController::term)
+                .map(Term::last)
+                .max(LocalDate::compareTo)
+                .orElseThrow();
+    }
+
+    private static Term term(Seen seen) {
+        return seen.sees().stored().decisions().term();
+    }
+}

@@ -1,0 +1,144 @@
+package app.matsuri.server.page;
+
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.ThingRef;
+import app.matsuri.core.shown.Shown;
+import app.matsuri.server.link.Links;
+import app.matsuri.server.link.Links.Sees;
+import app.matsuri.server.link.PublicLink;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.MessageSource;
+import org.springframework.stereotype.Component;
+
+/** What a link shows now, section by section, and in which words. */
+@Component
+public class Seeing {
+
+    private final Links links;
+    private final Readers readers;
+    private final MessageSource messages;
+
+    Seeing(Links links, Readers readers, MessageSource messages) {
+        this.links = links;
+        this.readers = readers;
+        this.messages = messages;
+    }
+
+    /**
+     * What one section of a link shows.
+     *
+     * @param token what the link's address ends with
+     * @param one whether the link shows no other section
+     */
+    public record Seen(String token, Sees sees, Shown shown, boolean one) {
+
+        /** Where the pages of the link are. */
+        String base() {
+            return "/see/" + token;
+        }
+
+        /** The section, as an address names it. */
+        public String key() {
+            return sees.stored().termId() + "/" + sees.section();
+        }
+
+        /** The page of the section, so that more can be asked for behind it. */
+        public String home() {
+            return base() + (one ? "?" : "?of=" + encoded(key()) + "&");
+        }
+
+        /** Where a thing stands. */
+        public String thing(ThingRef ref) {
+            return base() + "/thing?" + of() + "course=" + encoded(ref.course()) + "&id=" + encoded(ref.id());
+        }
+
+        private String of() {
+            return one ? "" : "of=" + encoded(key()) + "&";
+        }
+
+        String file(String file) {
+            return base() + "/files/" + encoded(file) + (one ? "" : "?" + of());
+        }
+
+        Course course() {
+            return sees.stored().decisions().course(sees.section().course()).orElseThrow();
+        }
+
+        public ZoneId zone() {
+            return sees.stored().decisions().term().zone();
+        }
+    }
+
+    static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8).replace("+", "%20");
+    }
+
+    /**
+     * Opens a link.
+     *
+     * @throws NothingHere when its address shows nothing, never or no longer
+     */
+    public PublicLink open(String token) {
+        return links.opened(token).orElseThrow(NothingHere::new);
+    }
+
+    /** The hosts whose pages may show those of a link in a frame, parted by spaces. */
+    String framedBy(PublicLink link) {
+        return links.framedBy(link);
+    }
+
+    /**
+     * What a link shows, at least one section.
+     *
+     * @throws NothingHere when it shows nothing any more
+     */
+    public List<Seen> seen(PublicLink link, String token) {
+        return seen(links.sees(link), token);
+    }
+
+    /** The sections that a link shows, without what it shows of them. */
+    public List<Sees> sees(PublicLink link) {
+        return links.sees(link);
+    }
+
+    /**
+     * What is shown of the sections of a link, at least one.
+     *
+     * @throws NothingHere when it shows nothing any more
+     */
+    public List<Seen> seen(List<Sees> sees, String token) {
+        List<Seen> seen = new ArrayList<>();
+        for (Sees one : sees) {
+            readers.shown(one).ifPresent(shown -> seen.add(new Seen(token, one, shown, sees.size() == 1)));
+        }
+        if (seen.isEmpty()) {
+            throw new NothingHere();
+        }
+        return seen;
+    }
+
+    /**
+     * The one section that is asked for; the only one where a link has no other; empty where it has and none is asked for.
+     *
+     * @throws NothingHere when it is none of them
+     */
+    static Optional<Seen> asked(List<Seen> seen, @Nullable String of) {
+        if (of == null) {
+            return seen.size() == 1 ? Optional.of(seen.get(0)) : Optional.empty();
+        }
+        return Optional.of(
+                seen.stream().filter(s -> of.equals(s.key())).findFirst().orElseThrow(NothingHere::new));
+    }
+
+    /** The words of the section's course. */
+    public PageWords words(Seen seen) {
+        return new PageWords(messages, Locale.ENGLISH, false);
+    }
+}
