@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -32,6 +33,7 @@ import org.jspecify.annotations.Nullable;
  * @param lessons what it decided and recorded of lessons, by their ids
  * @param holdsEmpty names of sessions held empty
  * @param taught session name to the ids of the lessons taught in it; none for a session in which nothing was reached
+ * @param sessionLinks session name to the links and recordings that were added to it for students
  * @param told what its students were told
  * @param adjustments other dates for this section, or for one of its students
  */
@@ -47,6 +49,7 @@ public record Section(
         Map<String, OwnLesson> lessons,
         Set<LocalDateTime> holdsEmpty,
         Map<LocalDateTime, List<String>> taught,
+        Map<LocalDateTime, List<Link>> sessionLinks,
         Told told,
         List<Adjustment> adjustments,
         Extra extra) {
@@ -70,6 +73,9 @@ public record Section(
         lessons = Collections.unmodifiableMap(own);
         holdsEmpty = Collections.unmodifiableSet(new LinkedHashSet<>(holdsEmpty));
         taught = Collections.unmodifiableMap(new LinkedHashMap<>(taught));
+        Map<LocalDateTime, List<Link>> added = new TreeMap<>(sessionLinks);
+        added.values().removeIf(List::isEmpty);
+        sessionLinks = Collections.unmodifiableMap(added);
         Objects.requireNonNull(told, "told");
         adjustments = List.copyOf(adjustments);
     }
@@ -97,6 +103,7 @@ public record Section(
                 List.of(),
                 Map.of(),
                 Set.of(),
+                Map.of(),
                 Map.of(),
                 Told.NOTHING,
                 List.of(),
@@ -184,6 +191,7 @@ public record Section(
         Map<String, OwnLesson> lessons = Section.this.lessons;
         Set<LocalDateTime> holdsEmpty = Section.this.holdsEmpty;
         Map<LocalDateTime, List<String>> taught = Section.this.taught;
+        Map<LocalDateTime, List<Link>> sessionLinks = Section.this.sessionLinks;
         Told told = Section.this.told;
         List<Adjustment> adjustments = Section.this.adjustments;
     }
@@ -203,6 +211,7 @@ public record Section(
                 draft.lessons,
                 draft.holdsEmpty,
                 draft.taught,
+                draft.sessionLinks,
                 draft.told,
                 draft.adjustments,
                 extra);
@@ -281,6 +290,11 @@ public record Section(
     /** The same with why a lesson took longer; null for nothing noted. */
     public Section withNote(String lesson, @Nullable String note) {
         return withOwn(lesson, own -> own.withNote(note));
+    }
+
+    /** The same with the links that are added to a session; none takes them away. */
+    public Section withSessionLinks(LocalDateTime session, List<Link> links) {
+        return with(d -> d.sessionLinks = With.entry(sessionLinks, session, links));
     }
 
     public Section withTold(Told other) {

@@ -6,6 +6,7 @@ import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.FileUse;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.ThingRef;
@@ -80,7 +81,7 @@ final class Showing {
                     .map(l -> part(l.id(), l.title(), had.merge(l.id(), 1, Integer::sum), of.getOrDefault(l.id(), 1)))
                     .toList();
             sessions.add(new ShownSession(
-                    name, session.start(), session.end(), session.place(), link(name), parts, List.of()));
+                    name, session.start(), session.end(), session.place(), link(name), parts, added(name)));
         }
         return sessions;
     }
@@ -100,7 +101,16 @@ final class Showing {
         Lesson lesson = lessons.get(id);
         Unit unit = unitOfLesson.get(id);
         return new ShownSession.Part(
-                id, lesson == null ? title : lesson.title(), unit == null ? null : unit.id(), part, of);
+                id,
+                lesson == null ? title : lesson.title(),
+                unit == null ? null : unit.id(),
+                unit == null ? 0 : unit.lessons().indexOf(lesson) + 1,
+                part,
+                of);
+    }
+
+    private List<Link> added(LocalDateTime name) {
+        return in.section().sessionLinks().getOrDefault(name, List.of());
     }
 
     private String link(LocalDateTime name) {

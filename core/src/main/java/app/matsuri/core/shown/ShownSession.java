@@ -30,11 +30,12 @@ public record ShownSession(
      *
      * @param title as it stands; as it was told where the lesson is gone
      * @param unit id of its unit; null where the lesson is gone
+     * @param number its place in its unit, from 1; 0 where the lesson is gone
      * @param part which of its sessions it is, 1 or more
      * @param of how many were told
      */
     public record Part(
-            String lesson, String title, @Nullable String unit, int part, int of) {}
+            String lesson, String title, @Nullable String unit, int number, int part, int of) {}
 
     public ShownSession {
         lessons = List.copyOf(lessons);

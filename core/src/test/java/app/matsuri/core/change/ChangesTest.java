@@ -350,6 +350,7 @@ class ChangesTest {
                 now.lessons(),
                 now.holdsEmpty(),
                 now.taught(),
+                now.sessionLinks(),
                 now.told(),
                 now.adjustments(),
                 now.extra());

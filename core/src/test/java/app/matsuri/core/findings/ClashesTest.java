@@ -30,6 +30,7 @@ class ClashesTest {
                 Map.of(),
                 Set.of(),
                 Map.of(),
+                Map.of(),
                 Told.NOTHING,
                 List.of(),
                 Extra.NONE);

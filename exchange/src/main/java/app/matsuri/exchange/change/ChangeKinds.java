@@ -55,6 +55,7 @@ import app.matsuri.core.change.section.ChangeSeries;
 import app.matsuri.core.change.section.ChangeSession;
 import app.matsuri.core.change.section.PutRoster;
 import app.matsuri.core.change.section.PutSection;
+import app.matsuri.core.change.section.PutSessionLinks;
 import app.matsuri.core.change.section.RemoveSection;
 import app.matsuri.core.change.section.RestoreSession;
 import app.matsuri.core.change.section.Tell;
@@ -95,6 +96,7 @@ final class ChangeKinds {
                         ChangeKind.of("arrange-lessons", ArrangeLessons.class)
                                 .filled("lessons", "Say which lessons to put elsewhere: “lessons” is empty."),
                         ChangeKind.of("arrange-unit", ArrangeUnit.class),
+                        ChangeKind.of("put-session-links", PutSessionLinks.class),
                         ChangeKind.of("set-draft", SetDraft.class),
                         ChangeKind.of("order-day", OrderDay.class)
                                 .filled("items", "Say which items, in order: “items” is empty."),

@@ -11,6 +11,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DayNote;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Rhythm;
@@ -88,6 +89,7 @@ record Value<T>(BiFunction<In, String, T> read, Function<T, Object> write, Map<S
         object(MeetingPattern.class, SectionReader::pattern, PlanWriter::pattern, "pattern");
         object(Student.class, SectionReader::student, PlanWriter::student, "student");
         object(Adjustment.class, DetailsReader::adjustment, DetailsWriter::adjustment, "adjustment");
+        object(Link.class, DetailsReader::link, DetailsWriter::link, "link");
         object(Notice.class, BesidesReader::notice, BesidesWriter::notice, "notice");
         object(NoticeTime.Repeat.class, BesidesReader::repeat, BesidesWriter::repeat, "repeat");
         object(Rhythm.class, BesidesReader::rhythm, BesidesWriter::rhythm, "rhythm");

@@ -49,12 +49,15 @@ public final class DetailsWriter {
     }
 
     public static List<Map<String, Object>> links(List<Link> links) {
-        return links.stream()
-                .map(l -> new Out()
-                        .unless("", "title", l.title())
-                        .put("url", l.url())
-                        .map())
-                .toList();
+        return links.stream().map(DetailsWriter::link).toList();
+    }
+
+    /** One link. */
+    public static Map<String, Object> link(Link link) {
+        return new Out()
+                .unless("", "title", link.title())
+                .put("url", link.url())
+                .map();
     }
 
     public static List<Map<String, Object>> files(List<FileUse> files) {

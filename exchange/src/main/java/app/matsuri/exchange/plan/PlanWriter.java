@@ -177,6 +177,14 @@ public final class PlanWriter {
                 .some("partly", section.lessonsWhere(OwnLesson::partly))
                 .some("minutesHad", section.ofLessons(OwnLesson::minutesHad))
                 .some("notes", section.ofLessons(OwnLesson::note))
+                .some(
+                        "sessionLinks",
+                        section.sessionLinks().entrySet().stream()
+                                .map(e -> new Out()
+                                        .put("session", Words.moment(e.getKey()))
+                                        .put("links", DetailsWriter.links(e.getValue()))
+                                        .map())
+                                .toList())
                 .all(ToldJson.write(section.told()))
                 .some(
                         "adjustments",

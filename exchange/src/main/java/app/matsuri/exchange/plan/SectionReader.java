@@ -2,6 +2,7 @@ package app.matsuri.exchange.plan;
 
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Adjustment;
+import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
@@ -53,6 +54,8 @@ public final class SectionReader {
                 taught.put(session, List.copyOf(had));
             }
         });
+        Map<LocalDateTime, List<Link>> added = new LinkedHashMap<>();
+        in.objects("sessionLinks", SectionReader::added).forEach(a -> added.put(a.session(), a.links()));
         Told told = ToldJson.read(in);
         List<Adjustment> adjustments = in.objects("adjustments", DetailsReader::adjustment);
         Extra extra = in.extra();
@@ -71,9 +74,20 @@ public final class SectionReader {
                 lessons,
                 holdsEmpty,
                 taught,
+                added,
                 told,
                 adjustments,
                 extra);
+    }
+
+    /** Links that were added to a session. */
+    private record Added(LocalDateTime session, List<Link> links) {}
+
+    private static @Nullable Added added(In in) {
+        LocalDateTime session = in.requiredMoment("session");
+        List<Link> links = in.objects("links", DetailsReader::link);
+        in.extra();
+        return session == null ? null : new Added(session, links);
     }
 
     /** What the section decides about lessons, by their ids. */

@@ -88,6 +88,8 @@ class ChangeJsonTest {
                 "{'kind':'date-unit','course':'C','section':'A','unit':'U','to':'2026-10-09'}",
                 "{'kind':'arrange-lessons','course':'C','lessons':['L1'],'unit':'U','before':'L2'}",
                 "{'kind':'arrange-unit','course':'C','unit':'U','before':'V'}",
+                "{'kind':'put-session-links','course':'C','section':'A','session':'2026-10-05T10:00',"
+                        + "'links':[{'title':'Film','url':'https://films.example/1'}]}",
                 "{'kind':'set-draft','course':'C','units':['U'],'items':['I'],'draft':true}",
                 "{'kind':'put-adjustment','course':'C','section':'A','adjustment':{'item':'I','student':'7','due':{'at':'2026-10-20T17:00'},'why':'ill'}}",
                 "{'kind':'order-day','course':'C','items':['I','J']}",

@@ -29,7 +29,7 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers("/api/invitations/**")
                         .permitAll()
-                        .requestMatchers("/api/**", "/v3/**", "/actuator/**")
+                        .requestMatchers("/api/**", "/v3/**", "/actuator/**", "/preview/**")
                         .authenticated()
                         .anyRequest()
                         .permitAll())
@@ -52,7 +52,7 @@ class SecurityConfiguration {
                         .logoutSuccessHandler((request, response, who) -> response.setStatus(204)))
                 .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
                 .headers(h -> h.referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
-                        .frameOptions(f -> f.deny()))
+                        .frameOptions(f -> f.sameOrigin()))
                 .build();
     }
 }

@@ -79,7 +79,7 @@ class FeedController {
                         .toList());
         Written written = known.getIfPresent(key);
         if (written == null || !clock.instant().isBefore(written.until())) {
-            written = written(seeing.seen(sees, token), query, source, false, request);
+            written = written(seeing.seen(sees, Seeing.base(token)), query, source, false, request);
             known.put(key, written);
         }
         return ResponseEntity.ok()

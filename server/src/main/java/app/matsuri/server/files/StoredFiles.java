@@ -1,5 +1,6 @@
 package app.matsuri.server.files;
 
+import app.matsuri.core.findings.Finding;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.FileUse;
@@ -38,7 +39,18 @@ public class StoredFiles {
     }
 
     /** A file as a lesson or work uses it. */
-    public record Use(String course, String what, String id, String title, FileUse file) {}
+    public record Use(String course, String what, String id, String title, FileUse file) {
+
+        /** That the file is not kept with the term. */
+        public Finding finding() {
+            return new Finding(
+                    "file-missing",
+                    Finding.Severity.WARNING,
+                    new Finding.About(what, course, "", id),
+                    "“" + file.name() + "”, attached to “" + title + "”, is not kept here: attach it again.",
+                    null);
+        }
+    }
 
     /** Every use of a file in a plan, in its order. */
     public static List<Use> uses(Decisions decisions) {

@@ -64,16 +64,7 @@ class FindingsController {
     List<FindingView> findings(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
         Decisions decisions = access.look(by, termId).decisions();
         List<Finding> findings = new ArrayList<>(Findings.of(Schedule.of(decisions), moment.day(decisions)));
-        files.missing(termId, decisions).forEach(use -> findings.add(missing(use)));
+        files.missing(termId, decisions).forEach(use -> findings.add(use.finding()));
         return findings.stream().map(FindingView::of).toList();
-    }
-
-    private static Finding missing(StoredFiles.Use use) {
-        return new Finding(
-                "file-missing",
-                Finding.Severity.WARNING,
-                new Finding.About(use.what(), use.course(), "", use.id()),
-                "“" + use.file().name() + "”, attached to “" + use.title() + "”, is not kept here: attach it again.",
-                null);
     }
 }

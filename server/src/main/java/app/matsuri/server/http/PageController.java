@@ -29,7 +29,7 @@ class PageController {
     }
 
     @GetMapping(
-            path = {"/", "/terms/**", "/invitation/*", "/{page:(?!api$|actuator$|assets$)[^.]+}"},
+            path = {"/", "/terms/**", "/invitation/*", "/{page:(?!api$|actuator$|assets$|see$|preview$)[^.]+}"},
             produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
     String page(HttpServletResponse response) {
@@ -40,7 +40,7 @@ class PageController {
                 "Content-Security-Policy",
                 "default-src 'none'; script-src 'self'; style-src 'self' 'nonce-" + nonce
                         + "'; style-src-attr 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src"
-                        + " 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'");
+                        + " 'self'; manifest-src 'self'; frame-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'");
         response.setHeader("Cache-Control", "no-store");
         return page.replace("__NONCE__", nonce);
     }

@@ -4,4 +4,10 @@ package app.matsuri.server.page;
 public final class NothingHere extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
+
+    public NothingHere() {}
+
+    NothingHere(Throwable cause) {
+        super(cause);
+    }
 }

@@ -1,5 +1,6 @@
 package app.matsuri.server.page;
 
+import app.matsuri.core.change.NoSuch;
 import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -35,6 +36,7 @@ class PublicPagesAdvice {
 
     @ExceptionHandler({
         NothingHere.class,
+        NoSuch.class,
         MethodArgumentTypeMismatchException.class,
         MissingServletRequestParameterException.class
     })

@@ -198,8 +198,9 @@ final class SectionPages {
     }
 
     private Part part(ShownSession.Part part) {
+        Thread thread = part.unit() == null ? null : threads.get(part.unit());
         return new Part(
-                part.unit() == null ? null : threads.get(part.unit()),
+                thread == null ? null : new Thread(thread.code() + part.number(), thread.look(), thread.paper()),
                 part.title(),
                 part.of() < 2 ? "" : words.say("class.part", part.part(), part.of()));
     }

@@ -2,6 +2,7 @@ package app.matsuri.server.page;
 
 import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.shown.ShownThing;
+import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.files.StoredFiles;
 import app.matsuri.server.link.PublicLink;
 import app.matsuri.server.page.SectionPage.Thread;
@@ -15,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -24,30 +26,41 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
-/** The pages of links: without an account, a cookie or a script. */
+/**
+ * The pages of links: without an account, a cookie or a script. The same pages can be looked at by whoever may look at the term, as the
+ * class or as one of its students, without a link.
+ */
 @Hidden
 @PublicPage
 @Controller
-@RequestMapping("/see/{token}")
+@RequestMapping({"/see/{token}", "/preview/{termId}/{who}"})
 class SeeController {
 
     private final Seeing seeing;
+    private final Previews previews;
     private final StoredFiles files;
 
-    SeeController(Seeing seeing, StoredFiles files) {
+    SeeController(Seeing seeing, Previews previews, StoredFiles files) {
         this.seeing = seeing;
+        this.previews = previews;
         this.files = files;
     }
 
-    private List<Seen> seen(String token, HttpServletResponse response) {
-        PublicLink link = seeing.open(token);
-        response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(seeing.framedBy(link)));
-        return seeing.seen(link, token);
+    private List<Seen> seen(Map<String, String> path, HttpServletResponse response, @Nullable SignedIn by) {
+        String token = path.get("token");
+        if (token != null) {
+            PublicLink link = seeing.open(token);
+            response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(seeing.framedBy(link)));
+            return seeing.seen(link, token);
+        }
+        response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(""));
+        return previews.seen(by, path.getOrDefault("termId", ""), path.getOrDefault("who", ""));
     }
 
     @GetMapping
     String page(
-            @PathVariable String token,
+            @PathVariable Map<String, String> path,
+            @AuthenticationPrincipal @Nullable SignedIn by,
             @RequestParam(required = false) @Nullable String of,
             @RequestParam(required = false) @Nullable Integer week,
             @RequestParam(defaultValue = "false") boolean term,
@@ -55,8 +68,9 @@ class SeeController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        List<Seen> all = seen(token, response);
-        model.addAttribute("take", TakePage.Addresses.of(host(request), "/see/" + token, ""));
+        List<Seen> all = seen(path, response, by);
+        model.addAttribute(
+                "take", TakePage.Addresses.of(host(request), all.get(0).base(), ""));
         Optional<Seen> one = Seeing.asked(all, of);
         if (one.isEmpty()) {
             model.addAttribute(
@@ -66,7 +80,7 @@ class SeeController {
                                     .map(s -> new DuePage.Of(s.shown(), s.home(), s::thing))
                                     .toList(),
                             seeing.words(all.get(0)),
-                            "/see/" + token,
+                            all.get(0).base(),
                             query.getOrDefault("hide", List.of())));
             return "due";
         }
@@ -77,21 +91,22 @@ class SeeController {
         }
         model.addAttribute("page", pages(seen).page(subtitle(seen), zone(seen), number, term));
         model.addAttribute("whole", term);
-        model.addAttribute("back", seen.one() ? "" : "/see/" + token);
+        model.addAttribute("back", seen.one() ? "" : seen.base());
         return "section";
     }
 
     /** Choosing what to take along. */
     @GetMapping("/take")
     String take(
-            @PathVariable String token,
+            @PathVariable Map<String, String> path,
+            @AuthenticationPrincipal @Nullable SignedIn by,
             @RequestParam MultiValueMap<String, String> query,
             @RequestParam(defaultValue = "false") boolean busy,
             @RequestParam(defaultValue = "false") boolean allday,
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        List<Seen> all = seen(token, response);
+        List<Seen> all = seen(path, response, by);
         TakePage.Asked asked = new TakePage.Asked(
                 query.getOrDefault("with", List.of()), query.getOrDefault("of", List.of()), busy, allday);
         model.addAttribute("page", TakePage.of(all, seeing.words(all.get(0)), host(request), asked));
@@ -104,13 +119,14 @@ class SeeController {
 
     @GetMapping("/thing")
     String thing(
-            @PathVariable String token,
+            @PathVariable Map<String, String> path,
+            @AuthenticationPrincipal @Nullable SignedIn by,
             @RequestParam(required = false) @Nullable String of,
             @RequestParam String course,
             @RequestParam String id,
             HttpServletResponse response,
             Model model) {
-        Seen seen = Seeing.asked(seen(token, response), of).orElseThrow(NothingHere::new);
+        Seen seen = Seeing.asked(seen(path, response, by), of).orElseThrow(NothingHere::new);
         ShownThing thing = SectionPages.find(seen.shown(), course, id);
         if (thing == null) {
             throw new NothingHere();
@@ -124,11 +140,12 @@ class SeeController {
     /** A file of something that is shown, while it may be had. */
     @GetMapping("/files/{file}")
     ResponseEntity<byte[]> file(
-            @PathVariable String token,
+            @PathVariable Map<String, String> path,
+            @AuthenticationPrincipal @Nullable SignedIn by,
             @PathVariable String file,
             @RequestParam(required = false) @Nullable String of,
             HttpServletResponse response) {
-        Seen seen = Seeing.asked(seen(token, response), of).orElseThrow(NothingHere::new);
+        Seen seen = Seeing.asked(seen(path, response, by), of).orElseThrow(NothingHere::new);
         if (seen.shown().files().noneMatch(f -> f.file().equals(file))) {
             throw new NothingHere();
         }

@@ -34,15 +34,10 @@ public class Seeing {
     /**
      * What one section of a link shows.
      *
-     * @param token what the link's address ends with
-     * @param one whether the link shows no other section
+     * @param base where the pages are
+     * @param one whether there is no other section
      */
-    public record Seen(String token, Sees sees, Shown shown, boolean one) {
-
-        /** Where the pages of the link are. */
-        String base() {
-            return "/see/" + token;
-        }
+    public record Seen(String base, Sees sees, Shown shown, boolean one) {
 
         /** The section, as an address names it. */
         public String key() {
@@ -100,7 +95,12 @@ public class Seeing {
      * @throws NothingHere when it shows nothing any more
      */
     public List<Seen> seen(PublicLink link, String token) {
-        return seen(links.sees(link), token);
+        return seen(links.sees(link), base(token));
+    }
+
+    /** Where the pages of a link are. */
+    public static String base(String token) {
+        return "/see/" + token;
     }
 
     /** The sections that a link shows, without what it shows of them. */
@@ -113,10 +113,10 @@ public class Seeing {
      *
      * @throws NothingHere when it shows nothing any more
      */
-    public List<Seen> seen(List<Sees> sees, String token) {
+    public List<Seen> seen(List<Sees> sees, String base) {
         List<Seen> seen = new ArrayList<>();
         for (Sees one : sees) {
-            readers.shown(one).ifPresent(shown -> seen.add(new Seen(token, one, shown, sees.size() == 1)));
+            readers.shown(one).ifPresent(shown -> seen.add(new Seen(base, one, shown, sees.size() == 1)));
         }
         if (seen.isEmpty()) {
             throw new NothingHere();

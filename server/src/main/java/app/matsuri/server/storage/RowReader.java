@@ -7,6 +7,7 @@ import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
@@ -232,10 +233,12 @@ final class RowReader {
             }
             Set<LocalDateTime> held = new LinkedHashSet<>();
             Map<LocalDateTime, List<String>> records = new LinkedHashMap<>();
+            Map<LocalDateTime, List<Link>> added = new LinkedHashMap<>();
             for (SectionSessionRow session : sessions.getOrDefault(key, List.of())) {
                 if (session.heldEmpty) {
                     held.add(session.session);
                 }
+                added.put(session.session, list(session.links, DetailsReader::link));
                 if (session.recorded) {
                     records.put(
                             session.session,
@@ -272,6 +275,7 @@ final class RowReader {
                     own,
                     held,
                     records,
+                    added,
                     tellings.told(row, told),
                     adjustments.getOrDefault(key, List.of()).stream()
                             .map(a -> new Adjustment(

@@ -276,6 +276,7 @@ final class RowWriter {
     private void sessionsOf(String course, Section section) {
         Set<LocalDateTime> names = new LinkedHashSet<>(section.taught().keySet());
         names.addAll(section.holdsEmpty());
+        names.addAll(section.sessionLinks().keySet());
         List<LocalDateTime> order = new ArrayList<>(section.taught().keySet());
         for (LocalDateTime name : names) {
             SectionSessionRow row = new SectionSessionRow();
@@ -285,6 +286,7 @@ final class RowWriter {
             row.session = name;
             row.heldEmpty = section.holdsEmpty().contains(name);
             row.recorded = section.taught().containsKey(name);
+            row.links = list(DetailsWriter.links(section.sessionLinks().getOrDefault(name, List.of())));
             row.position = order.indexOf(name);
             rows.put(row);
             List<String> lessons = section.taught().getOrDefault(name, List.of());

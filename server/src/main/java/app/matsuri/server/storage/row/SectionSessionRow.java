@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.time.LocalDateTime;
+import org.jspecify.annotations.Nullable;
 
 /** What a section decided about one class. */
 @Entity
@@ -30,6 +31,7 @@ public final class SectionSessionRow implements Row {
 
     public boolean heldEmpty;
     public boolean recorded;
+    public @Nullable String links;
     public int position;
 
     @Override

@@ -1,0 +1,100 @@
+package app.matsuri.server.students;
+
+import app.matsuri.core.change.NoSuch;
+import app.matsuri.core.findings.Finding;
+import app.matsuri.core.findings.Findings;
+import app.matsuri.core.plan.SectionRef;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.session.Session;
+import app.matsuri.server.access.Access;
+import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.clock.Moment;
+import app.matsuri.server.clock.Today;
+import app.matsuri.server.files.StoredFiles;
+import app.matsuri.server.findings.FindingView;
+import app.matsuri.server.page.Previews;
+import app.matsuri.server.storage.Stored;
+import app.matsuri.server.students.StudentsView.PastClass;
+import app.matsuri.server.students.StudentsView.Person;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What students of a section see. */
+@RestController
+class StudentsController {
+
+    private static final Set<String> CLOSED = Set.of("link-students-cannot-open", "file-missing");
+    private static final int CLASSES = 12;
+
+    private final Access access;
+    private final Today today;
+    private final Moment moment;
+    private final StoredFiles files;
+
+    StudentsController(Access access, Today today, Moment moment, StoredFiles files) {
+        this.access = access;
+        this.today = today;
+        this.moment = moment;
+        this.files = files;
+    }
+
+    @GetMapping(path = "/api/terms/{termId}/students", produces = "application/json")
+    StudentsView students(
+            @AuthenticationPrincipal SignedIn by,
+            @PathVariable long termId,
+            @RequestParam(defaultValue = "") String section) {
+        Stored stored = access.stands(by, termId);
+        Schedule schedule = Schedule.of(stored.decisions());
+        List<String> sections =
+                schedule.sections().stream().map(SectionSchedule::key).toList();
+        SectionSchedule in = schedule.sections().stream()
+                .filter(s -> section.isEmpty() || s.key().equals(section))
+                .findFirst()
+                .orElseThrow(() -> NoSuch.in("this term", "section", section));
+        List<Finding> findings = new ArrayList<>(Findings.of(schedule, moment.day(stored.decisions())));
+        files.missing(termId, stored.decisions()).forEach(use -> findings.add(use.finding()));
+        SectionRef ref = in.ref();
+        return new StudentsView(
+                stored.version(),
+                ref.course(),
+                ref.section(),
+                sections,
+                Previews.address(termId, ref, null),
+                in.section().students().stream()
+                        .map(s -> new Person(s.id(), s.name(), Previews.address(termId, ref, s.id())))
+                        .toList(),
+                classes(in, today.now(stored.decisions().term().zone())),
+                findings.stream()
+                        .filter(f ->
+                                CLOSED.contains(f.code()) && f.about().course().equals(ref.course()))
+                        .map(FindingView::of)
+                        .toList());
+    }
+
+    private static List<PastClass> classes(SectionSchedule in, LocalDateTime now) {
+        Map<LocalDateTime, List<String>> lessons = in.lessonsBySession();
+        List<PastClass> classes = new ArrayList<>(in.sessions().all().stream()
+                .filter(session -> !session.start().isAfter(now) && session.origin() != Session.Origin.BEAT)
+                .map(session -> new PastClass(
+                        session.name(),
+                        session.start(),
+                        lessons.getOrDefault(session.name(), List.of()).stream()
+                                .map(id -> in.placement(id).lesson().title())
+                                .collect(Collectors.joining("; ")),
+                        in.section().sessionLinks().getOrDefault(session.name(), List.of())))
+                .toList());
+        Collections.reverse(classes);
+        return classes.stream().limit(CLASSES).toList();
+    }
+}

@@ -1,0 +1,38 @@
+package app.matsuri.server.students;
+
+import app.matsuri.core.plan.Link;
+import app.matsuri.server.findings.FindingView;
+import java.time.LocalDateTime;
+import java.util.List;
+
+/**
+ * What students of a section see, for whoever teaches it.
+ *
+ * @param sections every section of the term, as "HYD 210/A", in order
+ * @param page where the page is, as the class sees it
+ * @param people the students of the section, each with where the page is as they see it
+ * @param classes those that are over, the last one first
+ * @param closed what students cannot open
+ */
+public record StudentsView(
+        long version,
+        String course,
+        String section,
+        List<String> sections,
+        String page,
+        List<Person> people,
+        List<PastClass> classes,
+        List<FindingView> closed) {
+
+    /** A student. */
+    public record Person(String id, String name, String page) {}
+
+    /**
+     * A class that is over.
+     *
+     * @param session its name
+     * @param lessons titles, parted by "; "
+     * @param links that were added to it for students
+     */
+    public record PastClass(LocalDateTime session, LocalDateTime start, String lessons, List<Link> links) {}
+}

@@ -1,0 +1,1 @@
+alter table section_session add column links varchar(1000000);
