@@ -403,7 +403,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["make_1"];
+        post: operations["make_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -465,7 +465,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_3"];
         put?: never;
         post: operations["invite"];
         delete?: never;
@@ -484,7 +484,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["withdraw"];
+        delete: operations["withdraw_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -859,6 +859,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_2"];
+        put?: never;
+        post: operations["make_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/links/students": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/links/students.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/links/withdrawal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withdrawAll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/links/{linkId}/renewal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/links/{linkId}/withdrawal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/look-back": {
         parameters: {
             query?: never;
@@ -1195,6 +1291,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/students": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["students"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/telling": {
         parameters: {
             query?: never;
@@ -1523,7 +1635,7 @@ export interface components {
         };
         Change: {
             held?: boolean;
-        } & (components["schemas"]["AddClosureChange"] | components["schemas"]["RemoveClosureChange"] | components["schemas"]["SetTermChange"] | components["schemas"]["PutCourseChange"] | components["schemas"]["RemoveCourseChange"] | components["schemas"]["PutSectionChange"] | components["schemas"]["RemoveSectionChange"] | components["schemas"]["PutUnitChange"] | components["schemas"]["RemoveUnitChange"] | components["schemas"]["PutLessonChange"] | components["schemas"]["RemoveLessonChange"] | components["schemas"]["PutItemChange"] | components["schemas"]["RemoveItemChange"] | components["schemas"]["ArrangeItemsChange"] | components["schemas"]["DateUnitChange"] | components["schemas"]["ArrangeLessonsChange"] | components["schemas"]["ArrangeUnitChange"] | components["schemas"]["OrderDayChange"] | components["schemas"]["PutDatesChange"] | components["schemas"]["PutAdjustmentChange"] | components["schemas"]["RedateChange"] | components["schemas"]["PutNoticeChange"] | components["schemas"]["RemoveNoticeChange"] | components["schemas"]["MoveNoticeChange"] | components["schemas"]["ArrangeNoticeChange"] | components["schemas"]["ChangeNoticeSeriesChange"] | components["schemas"]["PutRhythmChange"] | components["schemas"]["RemoveRhythmChange"] | components["schemas"]["PutDayNoteChange"] | components["schemas"]["PutWeekNoteChange"] | components["schemas"]["RememberPaceChange"] | components["schemas"]["BringCoursesChange"] | components["schemas"]["TellChange"] | components["schemas"]["SetWeightsChange"] | components["schemas"]["ShiftChange"] | components["schemas"]["MoveChange"] | components["schemas"]["PinChange"] | components["schemas"]["RecordTaughtChange"] | components["schemas"]["RecordHeldChange"] | components["schemas"]["RemoveRecordChange"] | components["schemas"]["HoldEmptyChange"] | components["schemas"]["LeaveOutChange"] | components["schemas"]["SetLengthChange"] | components["schemas"]["JoinChange"] | components["schemas"]["SetGapChange"] | components["schemas"]["BeginMidWeekChange"] | components["schemas"]["ChangeSessionChange"] | components["schemas"]["RestoreSessionChange"] | components["schemas"]["ChangeSeriesChange"] | components["schemas"]["PutClosureChange"] | components["schemas"]["MarkDaysChange"] | components["schemas"]["FirstPlanDayChange"] | components["schemas"]["SetRotationChange"] | components["schemas"]["PutRosterChange"] | components["schemas"]["TogetherChange"]);
+        } & (components["schemas"]["AddClosureChange"] | components["schemas"]["RemoveClosureChange"] | components["schemas"]["SetTermChange"] | components["schemas"]["PutCourseChange"] | components["schemas"]["RemoveCourseChange"] | components["schemas"]["PutSectionChange"] | components["schemas"]["RemoveSectionChange"] | components["schemas"]["PutUnitChange"] | components["schemas"]["RemoveUnitChange"] | components["schemas"]["PutLessonChange"] | components["schemas"]["RemoveLessonChange"] | components["schemas"]["PutItemChange"] | components["schemas"]["RemoveItemChange"] | components["schemas"]["ArrangeItemsChange"] | components["schemas"]["DateUnitChange"] | components["schemas"]["ArrangeLessonsChange"] | components["schemas"]["ArrangeUnitChange"] | components["schemas"]["PutSessionLinksChange"] | components["schemas"]["SetDraftChange"] | components["schemas"]["OrderDayChange"] | components["schemas"]["PutDatesChange"] | components["schemas"]["PutAdjustmentChange"] | components["schemas"]["RedateChange"] | components["schemas"]["PutNoticeChange"] | components["schemas"]["RemoveNoticeChange"] | components["schemas"]["MoveNoticeChange"] | components["schemas"]["ArrangeNoticeChange"] | components["schemas"]["ChangeNoticeSeriesChange"] | components["schemas"]["PutRhythmChange"] | components["schemas"]["RemoveRhythmChange"] | components["schemas"]["PutDayNoteChange"] | components["schemas"]["PutWeekNoteChange"] | components["schemas"]["RememberPaceChange"] | components["schemas"]["BringCoursesChange"] | components["schemas"]["TellChange"] | components["schemas"]["SetWeightsChange"] | components["schemas"]["ShiftChange"] | components["schemas"]["MoveChange"] | components["schemas"]["PinChange"] | components["schemas"]["RecordTaughtChange"] | components["schemas"]["RecordHeldChange"] | components["schemas"]["RemoveRecordChange"] | components["schemas"]["HoldEmptyChange"] | components["schemas"]["LeaveOutChange"] | components["schemas"]["SetLengthChange"] | components["schemas"]["JoinChange"] | components["schemas"]["SetGapChange"] | components["schemas"]["BeginMidWeekChange"] | components["schemas"]["ChangeSessionChange"] | components["schemas"]["RestoreSessionChange"] | components["schemas"]["ChangeSeriesChange"] | components["schemas"]["PutClosureChange"] | components["schemas"]["MarkDaysChange"] | components["schemas"]["FirstPlanDayChange"] | components["schemas"]["SetRotationChange"] | components["schemas"]["PutRosterChange"] | components["schemas"]["TogetherChange"]);
         ChangeNoticeSeriesChange: {
             course: string;
             from: string;
@@ -1687,6 +1799,7 @@ export interface components {
         DatesRow: {
             closes: components["schemas"]["DatesCell"];
             course: string;
+            draft?: boolean | null;
             due: components["schemas"]["DatesCell"];
             id: string;
             kind: string;
@@ -1871,6 +1984,14 @@ export interface components {
             content: string;
             name: string;
         };
+        HandedOut: {
+            /** Format: int32 */
+            links: number;
+            /** Format: int32 */
+            made: number;
+            /** Format: int32 */
+            withoutAddress: number;
+        };
         HistoryLine: {
             accountName: string;
             /** @enum {string} */
@@ -1954,6 +2075,7 @@ export interface components {
         };
         ItemView: {
             course?: string | null;
+            draft?: boolean | null;
             fixed: boolean;
             hangsOn?: string | null;
             id: string;
@@ -2136,6 +2258,29 @@ export interface components {
             text: string;
             unit?: string | null;
             within?: string | null;
+        };
+        Link: {
+            title: string;
+            url: string;
+        };
+        LinkForm: {
+            course: string;
+            section: string;
+            student?: string | null;
+        };
+        LinkLine: {
+            address: string;
+            /** Format: int64 */
+            id: number;
+            kind: string;
+            /** Format: date */
+            lastUsedOn?: string | null;
+            /** Format: date */
+            madeOn: string;
+            section: string;
+            student: string;
+            /** Format: date */
+            withdrawnOn?: string | null;
         };
         LinkView: {
             title: string;
@@ -2393,6 +2538,7 @@ export interface components {
         OutlineItem: {
             /** Format: date-time */
             date?: string | null;
+            draft?: boolean | null;
             id: string;
             kind: string;
             lesson?: string | null;
@@ -2453,6 +2599,7 @@ export interface components {
         OutlineUnit: {
             code: string;
             colour: string;
+            draft?: boolean | null;
             /** Format: date */
             first?: string | null;
             id: string;
@@ -2465,6 +2612,14 @@ export interface components {
             number: number;
             startsWeek: boolean;
             title: string;
+        };
+        PastClass: {
+            lessons: string;
+            links: components["schemas"]["Link"][];
+            /** Format: date-time */
+            session: string;
+            /** Format: date-time */
+            start: string;
         };
         PastDay: {
             /** Format: date */
@@ -2483,6 +2638,11 @@ export interface components {
         PastWeeks: {
             name: string;
             weeks: components["schemas"]["PastWeek"][];
+        };
+        Person: {
+            id: string;
+            name: string;
+            page: string;
         };
         PinChange: {
             course: string;
@@ -2577,6 +2737,7 @@ export interface components {
             /** @enum {unknown} */
             audience?: "all" | "attendees" | "extra-credit";
             closes?: components["schemas"]["PlanRule"] | null;
+            draft?: boolean;
             due?: components["schemas"]["PlanRule"] | null;
             files?: components["schemas"]["PlanFile"][];
             handIn?: ("file" | "paper" | "nothing") | null;
@@ -2756,6 +2917,10 @@ export interface components {
                 [key: string]: string | null;
             };
             sessionChanges?: components["schemas"]["PlanSessionChange"][];
+            sessionLinks?: {
+                links: components["schemas"]["PlanLink"][];
+                session: string;
+            }[];
             students?: components["schemas"]["PlanStudent"][];
             taught?: {
                 [key: string]: string[];
@@ -2765,6 +2930,7 @@ export interface components {
                 moves?: {
                     from?: string;
                     id: string;
+                    title?: string;
                     to?: string;
                     /** @enum {unknown} */
                     what: "lesson" | "opens" | "due" | "closes";
@@ -2841,6 +3007,7 @@ export interface components {
             closes?: components["schemas"]["PlanRule"] | null;
             code: string;
             colour?: string;
+            draft?: boolean;
             due?: components["schemas"]["PlanRule"] | null;
             id: string;
             items?: components["schemas"]["PlanItem"][];
@@ -2981,6 +3148,14 @@ export interface components {
             kind: "put-section";
             section: components["schemas"]["PlanSection"];
             was?: string | null;
+        };
+        PutSessionLinksChange: {
+            course: string;
+            /** @constant */
+            kind: "put-session-links";
+            links?: components["schemas"]["PlanLink"][] | null;
+            section: string;
+            session: string;
         };
         PutUnitChange: {
             before?: string | null;
@@ -3333,6 +3508,10 @@ export interface components {
             courseTitle: string;
             section: string;
         };
+        SectionForm: {
+            course: string;
+            section: string;
+        };
         SectionHead: {
             /** Format: int32 */
             asked?: number | null;
@@ -3370,6 +3549,7 @@ export interface components {
             /** Format: date-time */
             last?: string | null;
             section: string;
+            sessions: components["schemas"]["UntoldSession"][];
             /** Format: int32 */
             students: number;
             /** Format: date */
@@ -3412,6 +3592,14 @@ export interface components {
             /** Format: date-time */
             start: string;
             state: string;
+        };
+        SetDraftChange: {
+            course: string;
+            draft?: boolean;
+            items?: string[] | null;
+            /** @constant */
+            kind: "set-draft";
+            units?: string[] | null;
         };
         SetGapChange: {
             course: string;
@@ -3525,6 +3713,21 @@ export interface components {
             id: string;
             mail: string;
             name: string;
+        };
+        StudentsView: {
+            classes: components["schemas"]["PastClass"][];
+            closed: components["schemas"]["FindingView"][];
+            course: string;
+            /** Format: int32 */
+            findings: number;
+            page: string;
+            people: components["schemas"]["Person"][];
+            redo?: string | null;
+            section: string;
+            sections: string[];
+            undo?: string | null;
+            /** Format: int64 */
+            version: number;
         };
         SwapView: {
             as: string;
@@ -3678,6 +3881,12 @@ export interface components {
             /** Format: date-time */
             told?: string | null;
             what: string;
+        };
+        UntoldSession: {
+            now: string;
+            /** Format: date-time */
+            session: string;
+            told: string;
         };
         WallView: {
             columns: components["schemas"]["Column"][];
@@ -4734,7 +4943,7 @@ export interface operations {
             };
         };
     };
-    make_1: {
+    make_2: {
         parameters: {
             query?: {
                 view?: string | null;
@@ -4869,7 +5078,7 @@ export interface operations {
             };
         };
     };
-    all_2: {
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4935,7 +5144,7 @@ export interface operations {
             };
         };
     };
-    withdraw: {
+    withdraw_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5790,6 +5999,246 @@ export interface operations {
             };
         };
     };
+    all_2: {
+        parameters: {
+            query: {
+                course: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkLine"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    make_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkLine"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handOut: {
+        parameters: {
+            query?: {
+                mail?: boolean;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SectionForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandedOut"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    table_2: {
+        parameters: {
+            query: {
+                course: string;
+                section: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    withdrawAll: {
+        parameters: {
+            query: {
+                course: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkLine"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    renew: {
+        parameters: {
+            query: {
+                course: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+                linkId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkLine"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query: {
+                course: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+                linkId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkLine"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     lookBack: {
         parameters: {
             query?: {
@@ -6502,6 +6951,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StandingView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    students: {
+        parameters: {
+            query?: {
+                section?: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentsView"];
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */

@@ -25,6 +25,8 @@ export interface OutlineRow {
   minutes: number;
   moved: boolean;
   locked: boolean;
+  /** Students are not told of it until it is given out. */
+  draft?: boolean | null;
   look: string[];
   /** What it holds can be shown or not. */
   opens: boolean;
@@ -87,6 +89,7 @@ function itemRow(item: OutlineItem, depth: number, look: string[]): OutlineRow {
     minutes: item.minutes ?? 0,
     moved: item.moved,
     locked: item.locked,
+    draft: item.draft,
     look,
     opens: false,
     open: false,
@@ -208,6 +211,7 @@ export function outlineParts(wall: WallView, f: OutlineFilter, isOpen: (unit: st
       minutes: 0,
       moved: false,
       locked: false,
+      draft: unit.draft,
       look,
       opens: true,
       open,

@@ -312,6 +312,7 @@ function sortBy(name: string) {
             >
               {{ line.row.title
               }}<span v-if="line.row.locked" class="soft">{{ isNotice(line.row) ? " series" : " official" }}</span
+              ><span v-if="line.row.draft" class="draft">draft</span
               ><span v-if="line.row.only" class="soft">{{ ` for ${line.row.only.join(", ")}` }}</span>
             </span>
             <span v-if="several" role="gridcell" class="td">{{ line.row.course }}</span>

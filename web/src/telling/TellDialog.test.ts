@@ -11,6 +11,7 @@ const told = (section: string, more: object = {}) => ({
   last: "2026-10-01T09:00:00",
   upTo: "2026-10-23",
   dates: [],
+  sessions: [],
   ...more,
 });
 const late = {
@@ -99,5 +100,12 @@ describe("telling students", () => {
 
   it("says so where there is no section", () => {
     expect(dialog([]).at.text()).toContain("no section yet");
+  });
+
+  it("tells classes that are elsewhere than they were told, also where no date differs", async () => {
+    const moved = { session: "2026-10-09T10:00:00", told: "Fri 9 Oct, Weir House 2", now: "Fri 9 Oct, Weir House 5" };
+    const { at, send } = dialog([told("A"), told("B", { upTo: null, sessions: [moved] })]);
+    expect(at.findAll("tbody td").map((c) => c.text())).toEqual(["class of Fri 9 Oct", moved.told, moved.now, ""]);
+    expect(await send()).toEqual({ kind: "tell", course: "C", section: "B" });
   });
 });

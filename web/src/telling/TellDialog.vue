@@ -18,7 +18,8 @@ const { problem, busy, propose } = props.state;
 
 type Section = Schemas["SectionTold"];
 const key = (s: Section) => `${s.course}/${s.section}`;
-const waiting = (s: Section) => s.dates.length > 0 && s.begun;
+const differ = (s: Section) => s.dates.length + s.sessions.length;
+const waiting = (s: Section) => differ(s) > 0 && s.begun;
 const sections = props.telling.sections;
 const first =
   sections.find((s) => key(s) === props.here && waiting(s)) ??
@@ -96,7 +97,7 @@ function close() {
           @change="choose(($event.target as HTMLSelectElement).value)"
         >
           <option v-for="s in sections" :key="key(s)" :value="key(s)">
-            {{ s.course }} {{ s.section }}{{ waiting(s) ? `: ${s.dates.length} not told` : "" }}
+            {{ s.course }} {{ s.section }}{{ waiting(s) ? `: ${differ(s)} not told` : "" }}
           </option>
         </select>
         <span class="soft">{{ said }}</span>
@@ -106,7 +107,7 @@ function close() {
         unless you untick “students see this”. There {{ section.dates.length === 1 ? "is" : "are" }}
         {{ count(section.dates.length, "date") }} to tell.
       </p>
-      <p v-else-if="!section.dates.length">Students were told every date{{ section.upTo ? " up to that day" : "" }}.</p>
+      <p v-else-if="!differ(section)">Students were told every date{{ section.upTo ? " up to that day" : "" }}.</p>
       <div v-else class="scroll">
         <table class="moves">
           <thead>
@@ -129,6 +130,14 @@ function close() {
               </td>
               <td :class="{ look: (d.days ?? 0) < 0 }">{{ effect(d) }}</td>
             </tr>
+            <tr v-for="c in section.begun ? section.sessions.slice(0, MOST) : []" :key="c.session">
+              <td>class of {{ weekdayDay(c.session.slice(0, 10)) }}</td>
+              <td>{{ c.told }}</td>
+              <td>
+                <b>{{ c.now }}</b>
+              </td>
+              <td></td>
+            </tr>
           </tbody>
         </table>
         <p v-if="section.dates.length > MOST" class="soft">and {{ section.dates.length - MOST }} more</p>
@@ -150,12 +159,12 @@ function close() {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p class="actions">
         <button type="button" class="btn quiet" @click="close">
-          {{ section.begun && section.dates.length ? "Keep them back" : "Close" }}
+          {{ section.begun && differ(section) ? "Keep them back" : "Close" }}
         </button>
         <button
           type="submit"
           class="btn go"
-          :disabled="busy || (!all && !upTo) || (all && !section.upTo && !section.dates.length)"
+          :disabled="busy || (!all && !upTo) || (all && !section.upTo && !differ(section))"
         >
           {{ section.students ? `Tell ${count(section.students, "student")}` : "Tell students" }}
         </button>

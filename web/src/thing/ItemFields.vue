@@ -172,6 +172,7 @@ function setFor(section: string, on: boolean) {
         />
         listed before it opens</label
       >
+      <label><input v-model="form.draft" type="checkbox" /> a draft: students are not told of it</label>
       <label><input v-model="form.locked" type="checkbox" /> an official date that cannot be moved</label>
     </span>
   </div>

@@ -148,7 +148,7 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
         ><Mark v-if="item.told" is="told" /><Mark v-if="item.locked" is="lock" /><Mark
           v-else-if="item.fixed"
           is="pin"
-        />{{ item.shortName }}</span
+        />{{ item.shortName }}<span v-if="item.draft" class="draft">draft</span></span
       >
       <span v-if="shows.items.length > shows.fits" class="more" :data-hidden="hidden"
         >+{{ shows.items.length - shows.fits }}</span

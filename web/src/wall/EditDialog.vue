@@ -129,6 +129,10 @@ useFirstField(() => unit.value, "edit-title");
           </select>
           <i v-if="paperOf(form.colour ?? '')" :class="paperOf(form.colour ?? '')" aria-hidden="true"></i>
         </span>
+        <span>Seen</span>
+        <label class="ticks"
+          ><input v-model="form.draft" type="checkbox" /> a draft: students are not told of anything in it</label
+        >
         <template v-if="!adding">
           <p class="wide soft">Dates for everything in it that has none of its own:</p>
           <template v-for="[which, name] in DATES" :key="which">

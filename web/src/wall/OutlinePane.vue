@@ -237,6 +237,7 @@ defineExpose({ find: () => finder.value?.focus(), show, row: (key: string) => ro
           <span v-if="row.code" class="code">{{ row.code }}</span>
           <s v-if="row.state === 'left-out'" class="nm">{{ row.title }}</s>
           <span v-else class="nm">{{ row.title }}</span>
+          <span v-if="row.draft" class="draft">draft</span>
           <span v-if="row.what === 'notice'" class="vh">{{ row.kind }}</span>
           <!-- eslint-disable-next-line vuejs-accessibility/click-events-have-key-events, vuejs-accessibility/no-static-element-interactions -->
           <span

@@ -20,6 +20,8 @@ export interface Named {
   proposed: boolean;
   /** What students were told of its date, where that is another. */
   told: string;
+  /** Students are not told of it until it is given out. */
+  draft?: boolean | null;
   shortName: string;
   words: string;
 }
@@ -97,6 +99,7 @@ function named(i: ItemView): Named {
     locked: i.locked,
     proposed: i.proposed,
     told: i.told ?? "",
+    draft: i.draft,
     shortName: i.shortName,
     words: [
       `${i.title}, ${i.which.replace("main-", "")} ${clock(i.time)}`,
@@ -164,7 +167,7 @@ function labelOf(d: Day, items: readonly ItemView[]): string {
   for (const l of d.lessons) words.push(lessonWords(l));
   for (const i of items)
     words.push(
-      `${i.title} ${i.which.replace("main-", "")} ${clock(i.time)}${i.fixed ? ", fixed date" : ""}${i.told ? `, ${i.told}` : ""}`,
+      `${i.title} ${i.which.replace("main-", "")} ${clock(i.time)}${i.fixed ? ", fixed date" : ""}${i.told ? `, ${i.told}` : ""}${i.draft ? ", a draft" : ""}`,
     );
   for (const n of d.notices) words.push(noticeWords(n));
   for (const n of d.words) words.push(n.text);

@@ -27,6 +27,11 @@ public record ToldSession(LocalDateTime start, LocalDateTime end, String place, 
         }
     }
 
+    /** Whether it is at the same time in the same place. */
+    public boolean same(ToldSession other) {
+        return start.equals(other.start) && end.equals(other.end) && place.equals(other.place);
+    }
+
     public ToldSession {
         Objects.requireNonNull(start, "start");
         Objects.requireNonNull(end, "end");

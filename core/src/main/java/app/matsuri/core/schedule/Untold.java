@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.Told;
+import app.matsuri.core.plan.ToldSession;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.plan.With;
@@ -23,6 +24,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -100,6 +102,41 @@ public record Untold(
             LocalDateTime to = is.get(thing);
             if (!Objects.equals(from, to) && (from != null || within(to, upTo))) {
                 differing.add(new Untold(thing.what(), thing.id(), title(in, told, thing), from, to));
+            }
+        }
+        return differing;
+    }
+
+    /**
+     * A session that is not when or where students were told it.
+     *
+     * @param name the start it first had
+     * @param told what they were told; null for nothing
+     * @param now what is planned; null for no such session any more
+     */
+    public record OfSession(
+            LocalDateTime name,
+            @Nullable ToldSession told,
+            @Nullable ToldSession now) {}
+
+    /**
+     * The sessions that are not when or where students were told them, in order of their names, up to the day up to which they were told.
+     * Nothing where they were told days without sessions. Which lesson is in a session is a date of that lesson.
+     */
+    public static List<OfSession> sessions(SectionSchedule in) {
+        Told told = in.section().told();
+        if (told.sessions().isEmpty()) {
+            return List.of();
+        }
+        Map<LocalDateTime, ToldSession> now = ToldSessions.all(in, told.lessons(), told.upTo());
+        Set<LocalDateTime> names = new TreeSet<>(told.sessions().keySet());
+        names.addAll(now.keySet());
+        List<OfSession> differing = new ArrayList<>();
+        for (LocalDateTime name : names) {
+            ToldSession was = told.sessions().get(name);
+            ToldSession is = now.get(name);
+            if (was == null || is == null || !was.same(is)) {
+                differing.add(new OfSession(name, was, is));
             }
         }
         return differing;

@@ -1,11 +1,12 @@
 package app.matsuri.core.shown;
 
-import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Telling;
+import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.schedule.Untold;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Comparator;
@@ -67,49 +68,61 @@ public record Shown(
      * @param now in the term's zone
      */
     public static Shown of(Schedule schedule, SectionSchedule in, Reader reader, LocalDateTime now) {
-        Section section = in.section();
-        if (!section.told().begun()) {
-            return new Shown(
-                    in.ref(),
-                    in.course().title(),
-                    section.instructor(),
-                    false,
-                    null,
-                    now,
-                    now.toLocalDate().plusDays(1).atStartOfDay(),
-                    null,
-                    0,
-                    List.of(),
-                    List.of(),
-                    List.of(),
-                    List.of(),
-                    List.of(),
-                    List.of());
-        }
-        Showing showing = new Showing(schedule, in, reader, now);
+        Told told = in.section().told();
+        return told.begun() ? of(schedule, in, told, false, reader, now) : nothing(in, now);
+    }
+
+    /** What a section is as it is planned, told or not, for who teaches it: what is hidden from students too. */
+    public static Shown planned(Schedule schedule, SectionSchedule in, LocalDateTime now) {
+        Told planned = Untold.after(in, Untold.differing(in, null), null, null, "");
+        return of(schedule, in, planned, true, Reader.CLASS, now);
+    }
+
+    private static Shown nothing(SectionSchedule in, LocalDateTime now) {
+        return new Shown(
+                in.ref(),
+                in.course().title(),
+                in.section().instructor(),
+                false,
+                null,
+                now,
+                now.toLocalDate().plusDays(1).atStartOfDay(),
+                null,
+                0,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
+    }
+
+    private static Shown of(
+            Schedule schedule, SectionSchedule in, Told told, boolean teacher, Reader reader, LocalDateTime now) {
+        Showing showing = new Showing(schedule, in, told, teacher, reader, now);
         List<ShownSession> sessions = showing.sessions();
         List<ShownThing> things = showing.things();
         List<ShownNotice> notices = showing.notices();
         return new Shown(
                 in.ref(),
                 in.course().title(),
-                section.instructor(),
+                in.section().instructor(),
                 true,
-                section.told().upTo(),
+                told.upTo(),
                 now,
                 showing.until(),
-                section.told().tellings().stream()
+                told.tellings().stream()
                         .map(Telling::at)
                         .filter(Objects::nonNull)
                         .reduce((a, b) -> b)
                         .orElse(null),
-                section.told().tellings().size(),
+                told.tellings().size(),
                 sessions,
                 things,
                 notices,
                 showing.moves(),
                 showing.units(sessions, things),
-                ShownWeeks.of(in, sessions, things, notices));
+                ShownWeeks.of(in, told.upTo(), teacher, sessions, things, notices));
     }
 
     /** The day of the moment. */
@@ -157,6 +170,11 @@ public record Shown(
         return Stream.concat(
                 things.stream().flatMap(thing -> thing.files().stream()),
                 units.stream().flatMap(unit -> unit.materials().stream()).flatMap(m -> m.files().stream()));
+    }
+
+    /** Whether the unit of an id has begun. */
+    public boolean begun(@Nullable String unit) {
+        return units.stream().anyMatch(u -> u.id().equals(unit));
     }
 
     /** The session that runs, else the next one; empty when none is to come. */

@@ -11,7 +11,7 @@ import java.util.List;
  * @param number its place in the course, from 0
  * @param materials of its lessons and of its work that has opened, in the order of the plan; those without any are left out
  */
-public record ShownUnit(String code, String title, String colour, int number, List<Material> materials) {
+public record ShownUnit(String id, String code, String title, String colour, int number, List<Material> materials) {
 
     /**
      * The links and files of a lesson or of work.

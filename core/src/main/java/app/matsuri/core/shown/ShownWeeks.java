@@ -22,6 +22,8 @@ final class ShownWeeks {
     private static final Set<String> KNOWN = Set.of("public-holiday", "break");
 
     private final SectionSchedule in;
+    private final @Nullable LocalDate upTo;
+    private final boolean teacher;
     private final Map<LocalDate, List<ShownSession>> sessions = new HashMap<>();
     private final Map<LocalDate, List<ShownThing>> due = new HashMap<>();
     private final Map<LocalDate, List<ShownThing>> opens = new HashMap<>();
@@ -29,8 +31,15 @@ final class ShownWeeks {
     private final List<ShownNotice> notices;
 
     private ShownWeeks(
-            SectionSchedule in, List<ShownSession> classes, List<ShownThing> things, List<ShownNotice> notices) {
+            SectionSchedule in,
+            @Nullable LocalDate upTo,
+            boolean teacher,
+            List<ShownSession> classes,
+            List<ShownThing> things,
+            List<ShownNotice> notices) {
         this.in = in;
+        this.upTo = upTo;
+        this.teacher = teacher;
         this.notices = notices;
         classes.forEach(session -> put(sessions, session.start(), session));
         for (ShownThing thing : things) {
@@ -56,8 +65,13 @@ final class ShownWeeks {
     }
 
     static List<ShownWeek> of(
-            SectionSchedule in, List<ShownSession> sessions, List<ShownThing> things, List<ShownNotice> notices) {
-        ShownWeeks laid = new ShownWeeks(in, sessions, things, notices);
+            SectionSchedule in,
+            @Nullable LocalDate upTo,
+            boolean teacher,
+            List<ShownSession> sessions,
+            List<ShownThing> things,
+            List<ShownNotice> notices) {
+        ShownWeeks laid = new ShownWeeks(in, upTo, teacher, sessions, things, notices);
         List<ShownWeek> weeks = new ArrayList<>();
         for (int k = 1; k <= in.calendar().weeks(); k++) {
             weeks.add(laid.week(k, in.calendar().week(k).orElseThrow()));
@@ -77,7 +91,6 @@ final class ShownWeeks {
 
     /** Whether what is said of a day may be shown: nothing beyond the day up to which dates were told. */
     private boolean told(LocalDate day) {
-        LocalDate upTo = in.section().told().upTo();
         return upTo == null || !day.isAfter(upTo);
     }
 
@@ -94,7 +107,7 @@ final class ShownWeeks {
         List<String> words = told(day)
                 ? in.course().besides().dayNotes().stream()
                         .filter(n -> n.date().equals(day)
-                                && !n.own()
+                                && (teacher || !n.own())
                                 && n.concerns(in.section().code()))
                         .map(DayNote::text)
                         .toList()

@@ -60,6 +60,7 @@ public record DatesView(
             String marking,
             @Nullable Integer minutes,
             boolean locked,
+            @Nullable Boolean draft,
             @Nullable List<String> only,
             DatesCell opens,
             DatesCell due,

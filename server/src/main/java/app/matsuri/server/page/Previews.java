@@ -2,12 +2,15 @@ package app.matsuri.server.page;
 
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Student;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.shown.Shown;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.link.Links.Sees;
 import app.matsuri.server.page.Seeing.Seen;
 import app.matsuri.server.storage.Stored;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
 import java.util.Base64;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -50,6 +53,17 @@ public class Previews {
         SectionRef section = new SectionRef(parts[0], parts[1]);
         Student student = parts.length < 3 ? null : student(stored, section, parts[2]);
         return seeing.seen(List.of(new Sees(stored, section, student)), "/preview/" + termId + "/" + who);
+    }
+
+    /** Every section of the course as it is planned, for who teaches it. */
+    List<Seen> planned(Seen of) {
+        Stored stored = of.sees().stored();
+        Schedule schedule = Schedule.of(stored.decisions());
+        LocalDateTime now = of.shown().now();
+        return schedule.sections(of.sees().section().course()).stream()
+                .map(in ->
+                        new Seen(of.base(), new Sees(stored, in.ref(), null), Shown.planned(schedule, in, now), true))
+                .toList();
     }
 
     private static String[] parts(String who) {

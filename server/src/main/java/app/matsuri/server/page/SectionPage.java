@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param missed what was due and is still taken; of many the first, the others in {@code missedMore}
  * @param current the week that is shown
  * @param following the week after it; null where there is none
+ * @param sheet where the week is on one sheet
  * @param later the weeks after that which say something
  */
 public record SectionPage(
@@ -40,7 +41,8 @@ public record SectionPage(
         String told,
         List<Said> notices,
         List<Unit> units,
-        String zone) {
+        String zone,
+        String sheet) {
 
     /** A week to go to. */
     public record WeekLink(int number, String address, boolean shown, String words) {}

@@ -106,7 +106,8 @@ final class SectionPages {
                         .filter(u -> !u.materials().isEmpty())
                         .map(this::unit)
                         .toList(),
-                words.say("zone", zone));
+                words.say("zone", zone),
+                addresses.sheet(number));
     }
 
     /** "HYD 210 Reading Rivers, A". */
@@ -346,6 +347,8 @@ final class SectionPages {
         String thing(app.matsuri.core.plan.ThingRef ref);
 
         String file(String file);
+
+        String sheet(int week);
     }
 
     static @Nullable ShownThing find(Shown shown, String course, String id) {

@@ -95,6 +95,33 @@ class SeeController {
         return "section";
     }
 
+    /** A week on one sheet: to look at, to print, as a file, or as plain words. */
+    @GetMapping("/sheet")
+    String sheet(
+            @PathVariable Map<String, String> path,
+            @AuthenticationPrincipal @Nullable SignedIn by,
+            @RequestParam(required = false) @Nullable String of,
+            @RequestParam(required = false) @Nullable Integer week,
+            @RequestParam(defaultValue = "false") boolean teacher,
+            @RequestParam(defaultValue = "page") String as,
+            HttpServletResponse response,
+            Model model) {
+        List<Seen> all = seen(path, response, by);
+        boolean own = teacher && path.containsKey("who");
+        Seen seen = own ? all.get(0) : Seeing.asked(all, of).orElseThrow(NothingHere::new);
+        List<Seen> sections = own ? previews.planned(seen) : List.of(seen);
+        int number = week == null ? seen.shown().currentWeek() : week;
+        SheetPage sheet = new Sheets(sections, seeing.words(seen), own, threads(seen))
+                .page(number, subtitle(seen))
+                .orElseThrow(NothingHere::new);
+        model.addAttribute("page", sheet);
+        return switch (as) {
+            case "page" -> "sheet";
+            case "part" -> "sheet-part";
+            default -> throw new NothingHere();
+        };
+    }
+
     /** Choosing what to take along. */
     @GetMapping("/take")
     String take(
@@ -154,7 +181,7 @@ class SeeController {
                 .away();
     }
 
-    private SectionPages pages(Seen seen) {
+    private static Map<String, Thread> threads(Seen seen) {
         Map<String, Thread> threads = new HashMap<>();
         List<app.matsuri.core.plan.Unit> units = seen.course().units();
         for (int k = 0; k < units.size(); k++) {
@@ -162,7 +189,11 @@ class SeeController {
                     units.get(k).id(),
                     SectionPages.thread(units.get(k).code(), units.get(k).colour(), k));
         }
-        return new SectionPages(seen.shown(), seeing.words(seen), addresses(seen), threads);
+        return threads;
+    }
+
+    private SectionPages pages(Seen seen) {
+        return new SectionPages(seen.shown(), seeing.words(seen), addresses(seen), threads(seen));
     }
 
     private static String subtitle(Seen seen) {
@@ -195,6 +226,11 @@ class SeeController {
             @Override
             public String file(String file) {
                 return seen.file(file);
+            }
+
+            @Override
+            public String sheet(int week) {
+                return seen.sheet(week);
             }
         };
     }

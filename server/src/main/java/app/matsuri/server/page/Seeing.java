@@ -58,6 +58,11 @@ public class Seeing {
             return one ? "" : "of=" + encoded(key()) + "&";
         }
 
+        /** The sheet of a week. */
+        String sheet(int week) {
+            return base() + "/sheet?" + of() + "week=" + week;
+        }
+
         String file(String file) {
             return base() + "/files/" + encoded(file) + (one ? "" : "?" + of());
         }

@@ -13,6 +13,7 @@ import app.matsuri.server.clock.Moment;
 import app.matsuri.server.clock.Today;
 import app.matsuri.server.files.StoredFiles;
 import app.matsuri.server.findings.FindingView;
+import app.matsuri.server.history.History;
 import app.matsuri.server.page.Previews;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.students.StudentsView.PastClass;
@@ -41,12 +42,14 @@ class StudentsController {
     private final Today today;
     private final Moment moment;
     private final StoredFiles files;
+    private final History history;
 
-    StudentsController(Access access, Today today, Moment moment, StoredFiles files) {
+    StudentsController(Access access, Today today, Moment moment, StoredFiles files, History history) {
         this.access = access;
         this.today = today;
         this.moment = moment;
         this.files = files;
+        this.history = history;
     }
 
     @GetMapping(path = "/api/terms/{termId}/students", produces = "application/json")
@@ -65,8 +68,12 @@ class StudentsController {
         List<Finding> findings = new ArrayList<>(Findings.of(schedule, moment.day(stored.decisions())));
         files.missing(termId, stored.decisions()).forEach(use -> findings.add(use.finding()));
         SectionRef ref = in.ref();
+        History.Ends ends = history.ends(stored);
         return new StudentsView(
                 stored.version(),
+                findings.size(),
+                ends.undo().map(History.Line::sentence).orElse(null),
+                ends.redo().map(History.Line::sentence).orElse(null),
                 ref.course(),
                 ref.section(),
                 sections,

@@ -4,10 +4,14 @@ import app.matsuri.core.plan.Link;
 import app.matsuri.server.findings.FindingView;
 import java.time.LocalDateTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What students of a section see, for whoever teaches it.
  *
+ * @param findings how many findings the term has
+ * @param undo what an undo would take back; null for nothing
+ * @param redo what a redo would make again; null for nothing
  * @param sections every section of the term, as "HYD 210/A", in order
  * @param page where the page is, as the class sees it
  * @param people the students of the section, each with where the page is as they see it
@@ -16,6 +20,9 @@ import java.util.List;
  */
 public record StudentsView(
         long version,
+        int findings,
+        @Nullable String undo,
+        @Nullable String redo,
         String course,
         String section,
         List<String> sections,

@@ -1,9 +1,11 @@
 package app.matsuri.server.telling;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.gradebook.HandIn;
 import app.matsuri.core.gradebook.Lateness;
 import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.Told;
+import app.matsuri.core.plan.ToldSession;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -15,9 +17,11 @@ import app.matsuri.server.gradebook.GradeBook;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.telling.TellingView.SectionTold;
 import app.matsuri.server.telling.TellingView.UntoldDate;
+import app.matsuri.server.telling.TellingView.UntoldSession;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -45,10 +49,7 @@ class TellingController {
         List<SectionTold> sections = Schedule.of(stored.decisions()).sections().stream()
                 .map(s -> section(s, handIns, now))
                 .toList();
-        int differ = sections.stream()
-                .filter(SectionTold::begun)
-                .mapToInt(s -> s.dates().size())
-                .sum();
+        int differ = sections.stream().mapToInt(SectionTold::differing).sum();
         return new TellingView(differ, sections);
     }
 
@@ -66,7 +67,21 @@ class TellingController {
                 told.upTo(),
                 last == null ? null : last.at(),
                 last == null ? "" : last.why(),
-                differing.stream().map(d -> date(in, d, handIns, now)).toList());
+                differing.stream().map(d -> date(in, d, handIns, now)).toList(),
+                Untold.sessions(in).stream().map(TellingController::session).toList());
+    }
+
+    private static UntoldSession session(Untold.OfSession of) {
+        return new UntoldSession(of.name(), said(of.told(), "nothing yet"), said(of.now(), "no class"));
+    }
+
+    private static String said(@Nullable ToldSession session, String none) {
+        if (session == null) {
+            return none;
+        }
+        String when =
+                Say.moment(session.start()) + " to " + Say.time(session.end().toLocalTime());
+        return session.place().isEmpty() ? when : when + ", " + session.place();
     }
 
     private static UntoldDate date(SectionSchedule in, Untold date, List<HandIn> handIns, LocalDateTime now) {

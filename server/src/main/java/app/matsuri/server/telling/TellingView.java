@@ -20,6 +20,7 @@ public record TellingView(int differ, List<SectionTold> sections) {
      * @param upTo the last day whose dates were told; null for all
      * @param last when they were told last; null where it is not known
      * @param why what they were told as the reason then; may be empty
+     * @param sessions classes that are at another time or place than they were told
      * @param dates those that differ; before they were told anything, all that there is to tell
      */
     public record SectionTold(
@@ -30,7 +31,22 @@ public record TellingView(int differ, List<SectionTold> sections) {
             @Nullable LocalDate upTo,
             @Nullable LocalDateTime last,
             String why,
-            List<UntoldDate> dates) {}
+            List<UntoldDate> dates,
+            List<UntoldSession> sessions) {
+
+        /** How many dates and classes differ from what they were told. */
+        int differing() {
+            return begun ? dates.size() + sessions.size() : 0;
+        }
+    }
+
+    /**
+     * A class that is not when or where students were told it.
+     *
+     * @param told when and where, in words; "nothing yet" for none
+     * @param now likewise; "no class" for none
+     */
+    public record UntoldSession(LocalDateTime session, String told, String now) {}
 
     /**
      * A date that is not what students were told.

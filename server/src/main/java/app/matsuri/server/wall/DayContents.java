@@ -251,6 +251,7 @@ final class DayContents {
                             date.fixed(),
                             date.rolled(),
                             item.locked(),
+                            dates.draft() ? true : null,
                             course == null
                                     ? RuleSaid.hangs(rule, follows.course()).orElse(null)
                                     : "shared by " + course,

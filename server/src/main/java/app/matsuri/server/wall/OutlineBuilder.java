@@ -73,6 +73,7 @@ final class OutlineBuilder {
                 first,
                 last,
                 unit.startsWeek(),
+                unit.draft() ? true : null,
                 lessons,
                 loose,
                 notices(unit.id()));
@@ -151,6 +152,7 @@ final class OutlineBuilder {
                 item.details().within(),
                 item.minutes(),
                 item.locked(),
+                dates.draft() ? true : null,
                 moved.contains("due " + item.id()));
     }
 }

@@ -233,6 +233,7 @@ public record WallView(
      * @param course the course that shares it; null for the wall's own
      * @param which "opens", "due" or "closes"
      * @param fixed whether the date was typed by hand
+     * @param draft true where students are not told of it until it is given out
      * @param hangsOn what it moves with, in words; null where it is fixed
      * @param told what students were told of this date, in words; null where it is what is planned
      */
@@ -251,6 +252,7 @@ public record WallView(
             boolean fixed,
             boolean rolled,
             boolean locked,
+            @Nullable Boolean draft,
             @Nullable String hangsOn,
             @Nullable String told,
             List<LinkView> links,
@@ -285,6 +287,7 @@ public record WallView(
             @Nullable LocalDate first,
             @Nullable LocalDate last,
             boolean startsWeek,
+            @Nullable Boolean draft,
             List<OutlineLesson> lessons,
             List<OutlineItem> items,
             List<OutlineNotice> notices) {}
@@ -341,5 +344,6 @@ public record WallView(
             @Nullable String within,
             @Nullable Integer minutes,
             boolean locked,
+            @Nullable Boolean draft,
             boolean moved) {}
 }

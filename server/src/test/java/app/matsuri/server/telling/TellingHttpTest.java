@@ -106,4 +106,27 @@ class TellingHttpTest {
                 .path("version")
                 .asLong();
     }
+
+    @Test
+    void aClassInAnotherRoomIsNotToldUntilItIs() throws Exception {
+        assertThat(told("A").path("sessions")).isEmpty();
+        int before = browser.get("/api/terms/" + term + "/telling")
+                .body()
+                .path("differ")
+                .asInt();
+        String move = "{\"kind\":\"change-session\",\"course\":\"HYD 210\",\"section\":\"A\","
+                + "\"change\":{\"move\":\"2026-10-09T10:00\",\"to\":\"2026-10-09T11:00\"}}";
+        long version = make(1, move, false);
+        assertThat(told("A").path("sessions")).singleElement().satisfies(s -> {
+            assertThat(s.path("told").stringValue()).isEqualTo("Fri 9 Oct, 10:00 to 10:50, Weir House 2");
+            assertThat(s.path("now").stringValue()).isEqualTo("Fri 9 Oct, 11:00 to 11:50, Weir House 2");
+        });
+        assertThat(browser.get("/api/terms/" + term + "/telling")
+                        .body()
+                        .path("differ")
+                        .asInt())
+                .isGreaterThan(before);
+        make(version, "{\"kind\":\"tell\",\"course\":\"HYD 210\",\"section\":\"A\",\"upTo\":\"2026-10-23\"}", true);
+        assertThat(told("A").path("sessions")).isEmpty();
+    }
 }

@@ -1,0 +1,88 @@
+import { ref, shallowRef } from "vue";
+import { type Schemas, api, ask } from "../api/client";
+import { type ChangeState, useChanges } from "../change/useChanges";
+
+export type StudentsView = Schemas["StudentsView"];
+export type LinkLine = Schemas["LinkLine"];
+
+/** What students of a section see, and changes from there. */
+export function useStudents(termId: number, key: string) {
+  const section = ref(key);
+  const state: ChangeState<StudentsView> = useChanges<StudentsView>(termId, {
+    fetch: () =>
+      ask(
+        api.GET("/api/terms/{termId}/students", {
+          params: { path: { termId }, query: { section: section.value || undefined } },
+        }),
+      ),
+    query: () => ({}),
+    of: () => null,
+    into: (proposal) => proposal,
+  });
+  return { state, section };
+}
+
+/** The links of a course: no decision of the plan, and so done at once and not undone. */
+export function useLinks(termId: number, course: () => string) {
+  const lines = shallowRef<LinkLine[] | null>(null);
+  const problem = ref("");
+  const busy = ref(false);
+  const path = { termId };
+
+  async function load() {
+    lines.value = await ask(
+      api.GET("/api/terms/{termId}/links", { params: { path, query: { course: course() } } }),
+    ).catch((e: Error) => {
+      problem.value = e.message;
+      return null;
+    });
+  }
+  async function doing<T>(action: () => Promise<T>): Promise<T | undefined> {
+    busy.value = true;
+    problem.value = "";
+    try {
+      const done = await action();
+      await load();
+      return done;
+    } catch (e) {
+      problem.value = (e as Error).message;
+      return undefined;
+    } finally {
+      busy.value = false;
+    }
+  }
+  const make = (section: string, student?: string) =>
+    doing(() =>
+      ask(api.POST("/api/terms/{termId}/links", { params: { path }, body: { course: course(), section, student } })),
+    );
+  const withdraw = (linkId: number) =>
+    doing(() =>
+      ask(
+        api.POST("/api/terms/{termId}/links/{linkId}/withdrawal", {
+          params: { path: { ...path, linkId }, query: { course: course() } },
+        }),
+      ),
+    );
+  const renew = (linkId: number) =>
+    doing(() =>
+      ask(
+        api.POST("/api/terms/{termId}/links/{linkId}/renewal", {
+          params: { path: { ...path, linkId }, query: { course: course() } },
+        }),
+      ),
+    );
+  const withdrawAll = () =>
+    doing(() =>
+      ask(api.POST("/api/terms/{termId}/links/withdrawal", { params: { path, query: { course: course() } } })),
+    );
+  const handOut = (section: string, mail: boolean) =>
+    doing(() =>
+      ask(
+        api.POST("/api/terms/{termId}/links/students", {
+          params: { path, query: { mail } },
+          body: { course: course(), section },
+        }),
+      ),
+    );
+  return { lines, problem, busy, load, make, withdraw, renew, withdrawAll, handOut };
+}
