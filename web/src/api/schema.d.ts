@@ -2956,6 +2956,7 @@ export interface components {
             toldWork?: {
                 closes?: string;
                 due?: string;
+                entries?: string[];
                 item: string;
                 opens?: string;
                 title?: string;
@@ -3728,6 +3729,9 @@ export interface components {
             undo?: string | null;
             /** Format: int64 */
             version: number;
+            /** Format: int32 */
+            week: number;
+            weeks: components["schemas"]["WeekWords"][];
         };
         SwapView: {
             as: string;
@@ -4047,6 +4051,15 @@ export interface components {
             stand: number;
             /** Format: int32 */
             usual: number;
+        };
+        WeekWords: {
+            /** Format: date */
+            first: string;
+            headline: string;
+            /** Format: int32 */
+            number: number;
+            section?: string | null;
+            targets: string[];
         };
         WeekdayCount: {
             /** Format: int32 */

@@ -14,6 +14,7 @@ export const router = createRouter({
     { path: "/terms/:termId/wall", component: () => import("../wall/WallPage.vue") },
     { path: "/terms/:termId/dates", component: () => import("../dates/DatesPage.vue") },
     { path: "/terms/:termId/lanes", component: () => import("../lanes/LanesPage.vue") },
+    { path: "/terms/:termId/week", component: () => import("../week/WeekPage.vue") },
     { path: "/terms/:termId/students", component: () => import("../students/StudentsPage.vue") },
     { path: "/terms/:termId/what-ifs", component: () => import("../whatif/WhatIfsPage.vue") },
     { path: "/terms/:termId/rollover", component: () => import("../rollover/RolloverPage.vue") },

@@ -5,7 +5,7 @@ import { useRoute } from "vue-router";
 /** The views of a term, in the order in which the work is done. The section that is looked at goes along. */
 defineProps<{
   termId: number;
-  here?: "term" | "wall" | "dates" | "lanes" | "students" | "what-ifs" | "rollover" | "look-back" | "history";
+  here?: "term" | "wall" | "dates" | "lanes" | "week" | "students" | "what-ifs" | "rollover" | "look-back" | "history";
 }>();
 const route = useRoute();
 const views = [
@@ -13,6 +13,7 @@ const views = [
   { path: "wall", name: "Wall" },
   { path: "dates", name: "Dates" },
   { path: "lanes", name: "Lanes" },
+  { path: "week", name: "Week" },
   { path: "students", name: "For students" },
   { path: "what-ifs", name: "What if" },
   { path: "rollover", name: "Rollover" },

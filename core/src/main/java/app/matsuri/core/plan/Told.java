@@ -36,14 +36,21 @@ public record Told(
      *
      * @param title as it was then, for when the work is gone
      * @param dates those that were told
+     * @param entries of a notice that repeats, when each of its entries begins; empty for anything else
      */
-    public record OfWork(String title, Map<Which, LocalDateTime> dates) {
+    public record OfWork(String title, Map<Which, LocalDateTime> dates, List<LocalDateTime> entries) {
+
+        /** Something that is once. */
+        public OfWork(String title, Map<Which, LocalDateTime> dates) {
+            this(title, dates, List.of());
+        }
 
         public OfWork {
             Objects.requireNonNull(title, "title");
             Map<Which, LocalDateTime> copy = new EnumMap<>(Which.class);
             copy.putAll(dates);
             dates = Collections.unmodifiableMap(copy);
+            entries = List.copyOf(entries);
         }
     }
 
@@ -57,6 +64,11 @@ public record Told(
     /** The same with other tellings. */
     public Told withTellings(List<Telling> others) {
         return new Told(lessons, sessions, work, upTo, others);
+    }
+
+    /** The same with work as it is told now. */
+    public Told withWork(Map<String, OfWork> others) {
+        return new Told(lessons, sessions, others, upTo, tellings);
     }
 
     /** The same with sessions as they are told now. */

@@ -1,6 +1,7 @@
 package app.matsuri.core.plan;
 
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -24,6 +25,14 @@ public record WeekNote(LocalDate first, @Nullable String section, String headlin
     /** Whether it stands in the same place: the same week, for the same section. */
     public boolean same(WeekNote other) {
         return first.equals(other.first) && Objects.equals(section, other.section);
+    }
+
+    /** The words on a week for a section: its own, else those of the course; null for none. */
+    public static @Nullable WeekNote of(List<WeekNote> notes, LocalDate first, String code) {
+        return notes.stream()
+                .filter(note -> note.first().equals(first) && note.concerns(code))
+                .max(Comparator.comparing(note -> note.section() != null))
+                .orElse(null);
     }
 
     /** Whether it is for the section. */

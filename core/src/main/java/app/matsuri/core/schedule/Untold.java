@@ -149,8 +149,31 @@ public record Untold(
             @Nullable LocalDate upTo,
             @Nullable LocalDateTime at,
             String why) {
-        Told told = after(in.section().told(), differences, upTo, at, why);
+        Told told = withEntries(in, after(in.section().told(), differences, upTo, at, why));
         return told.withSessions(ToldSessions.all(in, told.lessons(), upTo));
+    }
+
+    /** Likewise, with the entries of notices that repeat, of those whose beginning and end are told as they are planned. */
+    private static Told withEntries(SectionSchedule in, Told told) {
+        Map<String, Told.OfWork> work = new LinkedHashMap<>(told.work());
+        for (NoticeDates notice : in.notices()) {
+            String key = notice.notice().key();
+            Told.OfWork of = notice.own(in) ? work.get(key) : null;
+            if (of == null || !notice.notice().when(in.section().code()).series()) {
+                continue;
+            }
+            NoticeSpan span = NoticeSpan.of(notice, in);
+            boolean asPlanned = Objects.equals(of.dates().get(Which.OPENS), span.at(Which.OPENS))
+                    && Objects.equals(of.dates().get(Which.CLOSES), span.at(Which.CLOSES));
+            if (asPlanned) {
+                List<LocalDateTime> entries = notice.entries().stream()
+                        .filter(NoticeDates.Entry::resolved)
+                        .map(NoticeDates.Entry::beginning)
+                        .toList();
+                work.put(key, new Told.OfWork(of.title(), of.dates(), entries));
+            }
+        }
+        return told.withWork(work);
     }
 
     /** Likewise, with sessions as they were told. */
@@ -166,7 +189,7 @@ public record Untold(
                 Told.OfWork old = work.getOrDefault(one.id(), new Told.OfWork(one.title(), Map.of()));
                 Which which = Which.valueOf(one.what().toUpperCase(Locale.ROOT));
                 Map<Which, LocalDateTime> dates = With.entry(old.dates(), which, one.now());
-                set(work, one.id(), dates.isEmpty() ? null : new Told.OfWork(one.title(), dates));
+                set(work, one.id(), dates.isEmpty() ? null : new Told.OfWork(one.title(), dates, old.entries()));
             }
             if (one.told() != null) {
                 moves.add(new Telling.Move(one.what(), one.id(), one.title(), one.told(), one.now()));
@@ -226,7 +249,9 @@ public record Untold(
             Course course = seen.course(one.is().course().code()).orElseThrow();
             Told told = one.dates().isEmpty()
                     ? section.told()
-                    : after(section.told(), one.dates(), section.told().upTo(), at, "");
+                    : withEntries(
+                            one.is(),
+                            after(section.told(), one.dates(), section.told().upTo(), at, ""));
             told = told.withSessions(ToldSessions.altered(one.was(), one.is(), told.lessons()));
             seen = seen.withCourse(course.withSection(section.withTold(told)));
         }

@@ -234,6 +234,7 @@ final class Showing {
                     notice.links(),
                     begins,
                     was.dates().get(Which.CLOSES),
+                    was.entries(),
                     notice.wholeDays(from.section().code())));
         }
         notices.sort(Comparator.comparing(ShownNotice::begins));

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param title it as it stands; likewise its text, in Markdown, its place and its links
  * @param begins as told
  * @param ends as told; null where nothing was said of it
+ * @param entries where it repeats, when each of its entries begins; empty for one that is once
  * @param wholeDays without a time
  */
 public record ShownNotice(
@@ -24,10 +25,12 @@ public record ShownNotice(
         List<Link> links,
         LocalDateTime begins,
         @Nullable LocalDateTime ends,
+        List<LocalDateTime> entries,
         boolean wholeDays) {
 
     public ShownNotice {
         links = List.copyOf(links);
+        entries = List.copyOf(entries);
     }
 
     /** Its last day. */
@@ -37,6 +40,9 @@ public record ShownNotice(
 
     /** Whether it covers some of the day. */
     public boolean covers(LocalDate day) {
+        if (!entries.isEmpty()) {
+            return entries.stream().anyMatch(at -> at.toLocalDate().equals(day));
+        }
         return !day.isBefore(begins.toLocalDate()) && !day.isAfter(last());
     }
 }

@@ -80,7 +80,10 @@ final class ShownWeeks {
     }
 
     private ShownWeek week(int number, LocalDate first) {
-        WeekNote note = told(first) ? note(first) : null;
+        WeekNote note = told(first)
+                ? WeekNote.of(
+                        in.course().besides().weekNotes(), first, in.section().code())
+                : null;
         List<ShownDay> days = new ArrayList<>();
         for (int i = 0; i < 7; i++) {
             days.add(day(first.plusDays(i)));
@@ -92,14 +95,6 @@ final class ShownWeeks {
     /** Whether what is said of a day may be shown: nothing beyond the day up to which dates were told. */
     private boolean told(LocalDate day) {
         return upTo == null || !day.isAfter(upTo);
-    }
-
-    /** The words on a week: those of the section, else those of the course. */
-    private @Nullable WeekNote note(LocalDate first) {
-        return in.course().besides().weekNotes().stream()
-                .filter(n -> n.first().equals(first) && n.concerns(in.section().code()))
-                .max(Comparator.comparing(n -> n.section() != null))
-                .orElse(null);
     }
 
     private ShownDay day(LocalDate day) {

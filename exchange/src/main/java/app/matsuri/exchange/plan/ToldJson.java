@@ -81,8 +81,14 @@ public final class ToldJson {
                 dates.put(which, date);
             }
         }
+        List<LocalDateTime> entries = moments(in);
         in.extra();
-        return item == null || title == null ? null : new Work(item, new Told.OfWork(title, dates));
+        return item == null || title == null ? null : new Work(item, new Told.OfWork(title, dates, entries));
+    }
+
+    /** When the entries of a notice that repeats begin. */
+    public static List<LocalDateTime> moments(In in) {
+        return in.texts("entries", SectionReader.SESSION, LocalDateTime::parse);
     }
 
     private static @Nullable Telling telling(In in) {
@@ -150,7 +156,12 @@ public final class ToldJson {
     private static Map<String, Object> work(String item, Told.OfWork of) {
         Out out = new Out().put("item", item).unless("", "title", of.title());
         of.dates().forEach((which, date) -> out.put(Untold.what(which), Words.moment(date)));
-        return out.map();
+        return out.some("entries", entries(of.entries())).map();
+    }
+
+    /** When entries begin, as text. */
+    public static List<String> entries(List<LocalDateTime> entries) {
+        return entries.stream().map(Words::moment).toList();
     }
 
     private static Map<String, Object> telling(Telling telling) {

@@ -11,6 +11,7 @@ import app.matsuri.exchange.calendar.FeedEntry;
 import app.matsuri.server.feed.FeedContents.Kind;
 import app.matsuri.server.page.PageWords;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -82,7 +83,7 @@ final class Feeds {
             date(entries, thing, Which.CLOSES, Kind.CLOSES);
         }
         if (contents.has(Kind.NOTICES)) {
-            shown.notices().forEach(notice -> entries.add(notice(notice)));
+            shown.notices().forEach(notice -> notices(entries, notice));
         }
         return entries;
     }
@@ -190,19 +191,28 @@ final class Feeds {
         return String.join("\n", lines);
     }
 
-    private FeedEntry notice(ShownNotice notice) {
-        LocalDateTime ends = notice.ends();
-        LocalDateTime begins = notice.begins();
+    /** A notice, or each entry of one that repeats. */
+    private void notices(List<FeedEntry> entries, ShownNotice notice) {
+        if (notice.entries().isEmpty()) {
+            entries.add(notice(notice, notice.begins(), notice.ends(), notice.last(), notice.id()));
+        }
+        for (LocalDateTime at : notice.entries()) {
+            entries.add(notice(notice, at, null, at.toLocalDate(), notice.id() + "-" + at));
+        }
+    }
+
+    private FeedEntry notice(
+            ShownNotice notice, LocalDateTime begins, @Nullable LocalDateTime ends, LocalDate last, String id) {
         List<String> lines = new ArrayList<>();
         if (!notice.text().isBlank()) {
             lines.add(notice.text());
         }
         notice.links().forEach(link -> lines.add((link.title().isBlank() ? "" : link.title() + ": ") + link.url()));
         LocalDateTime end = notice.wholeDays()
-                ? notice.last().plusDays(1).atStartOfDay()
+                ? last.plusDays(1).atStartOfDay()
                 : ends == null || !ends.isAfter(begins) ? begins.plusMinutes(MINUTES) : ends;
         return new FeedEntry(
-                uid("notice", notice.course(), notice.id()),
+                uid("notice", notice.course(), id),
                 sequence("opens", "notice:" + notice.id()) + sequence("closes", "notice:" + notice.id()),
                 stamp,
                 begins,

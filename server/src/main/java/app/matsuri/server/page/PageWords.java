@@ -89,8 +89,15 @@ public final class PageWords {
         return at.toLocalDate().equals(today) ? say("today.at", time(at)) : moment(at);
     }
 
-    /** When a notice is: a day, days, a moment, or from one to another. */
-    public String when(ShownNotice notice) {
+    /** When a notice is: a day, days, a moment, or from one to another; of one that repeats, when it is next. */
+    public String when(ShownNotice notice, LocalDateTime now) {
+        if (!notice.entries().isEmpty()) {
+            return notice.entries().stream()
+                    .filter(at -> !at.isBefore(now))
+                    .findFirst()
+                    .map(at -> say("notice.next", notice.wholeDays() ? day(at.toLocalDate()) : moment(at)))
+                    .orElse("");
+        }
         LocalDateTime from = notice.begins();
         LocalDateTime to = notice.ends() == null ? from : notice.ends();
         if (notice.wholeDays()) {

@@ -304,7 +304,7 @@ final class SectionPages {
     }
 
     private Said notice(ShownNotice notice) {
-        String when = words.when(notice);
+        String when = words.when(notice, shown.today().atStartOfDay());
         String place = notice.place();
         return new Said(notice.title(), place.isEmpty() ? when : when + ", " + place, "", Markdown.html(notice.text()));
     }

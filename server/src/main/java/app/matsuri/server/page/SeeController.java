@@ -103,23 +103,64 @@ class SeeController {
             @RequestParam(required = false) @Nullable String of,
             @RequestParam(required = false) @Nullable Integer week,
             @RequestParam(defaultValue = "false") boolean teacher,
-            @RequestParam(defaultValue = "page") String as,
+            HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
+        model.addAttribute(
+                "page", sheetPage(path, by, of, week, teacher, response).page());
+        return "sheet";
+    }
+
+    /** The same to paste into any other page: a table with its styles in it. */
+    @GetMapping("/sheet.html")
+    String sheetToPaste(
+            @PathVariable Map<String, String> path,
+            @AuthenticationPrincipal @Nullable SignedIn by,
+            @RequestParam(required = false) @Nullable String of,
+            @RequestParam(required = false) @Nullable Integer week,
+            @RequestParam(defaultValue = "false") boolean teacher,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        model.addAttribute(
+                "page", sheetPage(path, by, of, week, teacher, response).page());
+        model.addAttribute("host", host(request));
+        return "sheet-part";
+    }
+
+    /** The same as plain words. */
+    @GetMapping(path = "/sheet.txt", produces = "text/plain;charset=UTF-8")
+    ResponseEntity<String> sheetAsText(
+            @PathVariable Map<String, String> path,
+            @AuthenticationPrincipal @Nullable SignedIn by,
+            @RequestParam(required = false) @Nullable String of,
+            @RequestParam(required = false) @Nullable Integer week,
+            @RequestParam(defaultValue = "false") boolean teacher,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Sheet sheet = sheetPage(path, by, of, week, teacher, response);
+        return ResponseEntity.ok(SheetText.of(sheet.page(), sheet.words(), host(request)));
+    }
+
+    private record Sheet(SheetPage page, PageWords words) {}
+
+    private Sheet sheetPage(
+            Map<String, String> path,
+            @Nullable SignedIn by,
+            @Nullable String of,
+            @Nullable Integer week,
+            boolean teacher,
+            HttpServletResponse response) {
         List<Seen> all = seen(path, response, by);
         boolean own = teacher && path.containsKey("who");
         Seen seen = own ? all.get(0) : Seeing.asked(all, of).orElseThrow(NothingHere::new);
         List<Seen> sections = own ? previews.planned(seen) : List.of(seen);
         int number = week == null ? seen.shown().currentWeek() : week;
-        SheetPage sheet = new Sheets(sections, seeing.words(seen), own, threads(seen))
+        PageWords words = seeing.words(seen);
+        SheetPage page = new Sheets(sections, words, own, threads(seen))
                 .page(number, subtitle(seen))
                 .orElseThrow(NothingHere::new);
-        model.addAttribute("page", sheet);
-        return switch (as) {
-            case "page" -> "sheet";
-            case "part" -> "sheet-part";
-            default -> throw new NothingHere();
-        };
+        return new Sheet(page, words);
     }
 
     /** Choosing what to take along. */

@@ -59,8 +59,8 @@ public record SheetPage(
     /**
      * Work on a day.
      *
-     * @param before whether it is to be done before class, and not handed in
+     * @param mark a sign for what is to be done
      * @param what "before class", "hand in", "opens" or "closes", in words
      */
-    public record Work(String section, String title, String address, String time, boolean before, String what) {}
+    public record Work(String section, String title, String address, String time, String mark, String what) {}
 }

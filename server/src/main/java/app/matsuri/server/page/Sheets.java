@@ -38,6 +38,9 @@ final class Sheets {
     private static final int MORE = 14;
     private static final int SMALLEST = 4;
 
+    /** What is done before class, and what is handed in; what opens or closes has a dot. */
+    private static final Map<String, String> MARKS = Map.of("sheet.before", "○", "sheet.handin", "■");
+
     private final List<Seen> sections;
     private final PageWords words;
     private final boolean teacher;
@@ -123,11 +126,22 @@ final class Sheets {
             boolean weekday =
                     weeks.get(0).week().days().get(d).date().getDayOfWeek().getValue() < 6;
             if (weekday
-                    || weeks.stream().anyMatch(w -> !w.week().days().get(day).blank())) {
+                    || weeks.stream().anyMatch(w -> something(w.week().days().get(day)))) {
                 days.add(d);
             }
         }
         return days;
+    }
+
+    /** Whether something is on a day that does not only go on. */
+    private static boolean something(ShownDay day) {
+        return !day.sessions().isEmpty()
+                || !day.due().isEmpty()
+                || !day.opens().isEmpty()
+                || !day.closes().isEmpty()
+                || !day.words().isEmpty()
+                || day.notices().stream()
+                        .anyMatch(n -> !n.begins().toLocalDate().isBefore(day.date()));
     }
 
     private List<Lesson> lessons(Week of, int day) {
@@ -185,36 +199,22 @@ final class Sheets {
             ShownDay on = of.week().days().get(day);
             String section = weeks.size() > 1 ? of.seen().shown().section().section() : "";
             for (ShownThing thing : on.due()) {
-                boolean before = before(thing, on);
-                put(
-                        work,
-                        of.seen(),
-                        section,
-                        thing,
-                        words.time(thing.main()),
-                        before,
-                        before ? "sheet.before" : "sheet.handin");
+                String what = before(thing, on) ? "sheet.before" : "sheet.handin";
+                put(work, of.seen(), section, thing, words.time(thing.main()), what);
             }
-            on.opens().forEach(t -> put(work, of.seen(), section, t, time(t, Which.OPENS), false, "sheet.opens"));
-            on.closes().forEach(t -> put(work, of.seen(), section, t, time(t, Which.CLOSES), false, "sheet.closes"));
+            on.opens().forEach(t -> put(work, of.seen(), section, t, time(t, Which.OPENS), "sheet.opens"));
+            on.closes().forEach(t -> put(work, of.seen(), section, t, time(t, Which.CLOSES), "sheet.closes"));
         }
         return List.copyOf(work.values());
     }
 
-    private void put(
-            Map<String, Work> work,
-            Seen seen,
-            String section,
-            ShownThing thing,
-            String time,
-            boolean before,
-            String what) {
-        String key = thing.ref() + " " + time + " " + what;
+    private void put(Map<String, Work> work, Seen seen, String section, ShownThing thing, String time, String what) {
+        String mark = MARKS.getOrDefault(what, "·");
         work.merge(
-                key,
-                new Work(section, thing.title(), address(seen, thing), time, before, words.say(what)),
+                thing.ref() + " " + time + " " + what,
+                new Work(section, thing.title(), address(seen, thing), time, mark, words.say(what)),
                 (a, b) -> new Work(
-                        a.section() + ", " + b.section(), a.title(), a.address(), a.time(), a.before(), a.what()));
+                        a.section() + ", " + b.section(), a.title(), a.address(), a.time(), a.mark(), a.what()));
     }
 
     /** Its own link, else its place on the page. */
@@ -241,8 +241,13 @@ final class Sheets {
                         .days()
                         .get(day)
                         .notices()
-                        .forEach(n ->
-                                notices.putIfAbsent(n.course() + n.id(), new Said(n.title(), words.when(n), "", "")));
+                        .forEach(n -> notices.putIfAbsent(
+                                n.course() + n.id(),
+                                new Said(
+                                        n.title(),
+                                        words.when(n, of.week().first().atStartOfDay()),
+                                        "",
+                                        "")));
                 for (String text : of.week().days().get(day).words()) {
                     LocalDate date = of.week().days().get(day).date();
                     notices.putIfAbsent(date + text, new Said(text, words.day(date), "", ""));

@@ -57,6 +57,7 @@ final class ToldRows {
             row.opens = dates.get(Which.OPENS);
             row.due = dates.get(Which.DUE);
             row.closes = dates.get(Which.CLOSES);
+            row.entries = RowWriter.list(ToldJson.entries(entry.getValue().entries()));
             rows.put(row);
         }
         position = 0;
@@ -87,7 +88,10 @@ final class ToldRows {
             dates.put(Which.DUE, row.due);
             dates.put(Which.CLOSES, row.closes);
             dates.values().removeIf(d -> d == null);
-            told.put(row.item, new Told.OfWork(row.title, dates));
+            List<LocalDateTime> entries = RowReader.texts(row.entries).stream()
+                    .map(LocalDateTime::parse)
+                    .toList();
+            told.put(row.item, new Told.OfWork(row.title, dates, entries));
         }
         return new Told(
                 lessons,

@@ -4,6 +4,7 @@ import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.SectionRef;
+import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
@@ -18,6 +19,8 @@ import app.matsuri.server.page.Previews;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.students.StudentsView.PastClass;
 import app.matsuri.server.students.StudentsView.Person;
+import app.matsuri.server.students.StudentsView.WeekWords;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -81,12 +84,39 @@ class StudentsController {
                 in.section().students().stream()
                         .map(s -> new Person(s.id(), s.name(), Previews.address(termId, ref, s.id())))
                         .toList(),
+                week(in, today.in(stored.decisions().term().zone())),
+                weeks(in),
                 classes(in, today.now(stored.decisions().term().zone())),
                 findings.stream()
                         .filter(f ->
                                 CLOSED.contains(f.code()) && f.about().course().equals(ref.course()))
                         .map(FindingView::of)
                         .toList());
+    }
+
+    private static int week(SectionSchedule in, LocalDate today) {
+        return in.calendar()
+                .weekNumber(today)
+                .orElse(
+                        today.isBefore(in.calendar().term().first())
+                                ? 1
+                                : in.calendar().weeks());
+    }
+
+    private static List<WeekWords> weeks(SectionSchedule in) {
+        List<WeekWords> weeks = new ArrayList<>();
+        for (int k = 1; k <= in.calendar().weeks(); k++) {
+            LocalDate first = in.calendar().week(k).orElseThrow();
+            WeekNote note = WeekNote.of(
+                    in.course().besides().weekNotes(), first, in.section().code());
+            weeks.add(new WeekWords(
+                    k,
+                    first,
+                    note == null ? null : note.section(),
+                    note == null ? "" : note.headline(),
+                    note == null ? List.of() : note.targets()));
+        }
+        return weeks;
     }
 
     private static List<PastClass> classes(SectionSchedule in, LocalDateTime now) {

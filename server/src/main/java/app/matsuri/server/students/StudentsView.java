@@ -2,6 +2,7 @@ package app.matsuri.server.students;
 
 import app.matsuri.core.plan.Link;
 import app.matsuri.server.findings.FindingView;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param sections every section of the term, as "HYD 210/A", in order
  * @param page where the page is, as the class sees it
  * @param people the students of the section, each with where the page is as they see it
+ * @param week number of the week of today
+ * @param weeks those of the term, with their words
  * @param classes those that are over, the last one first
  * @param closed what students cannot open
  */
@@ -28,8 +31,19 @@ public record StudentsView(
         List<String> sections,
         String page,
         List<Person> people,
+        int week,
+        List<WeekWords> weeks,
         List<PastClass> classes,
         List<FindingView> closed) {
+
+    /**
+     * The words of a week.
+     *
+     * @param first its first day
+     * @param section the section that the words are for; null for all of the course
+     */
+    public record WeekWords(
+            int number, LocalDate first, @Nullable String section, String headline, List<String> targets) {}
 
     /** A student. */
     public record Person(String id, String name, String page) {}

@@ -54,8 +54,9 @@ public record Tell(
             boolean further =
                     of.told().begun() && !Objects.equals(upTo, of.told().upTo());
             Told now = Untold.after(schedule, differing, upTo, at, why);
-            boolean sessions = !now.sessions().equals(of.told().sessions());
-            if (!differing.isEmpty() || further || sessions) {
+            boolean more = !now.sessions().equals(of.told().sessions())
+                    || !now.work().equals(of.told().work());
+            if (!differing.isEmpty() || further || more) {
                 in = in.withSection(of.withTold(now));
                 told++;
             }

@@ -34,6 +34,7 @@ public final class ToldWorkRow implements Row {
     public @Nullable LocalDateTime opens;
     public @Nullable LocalDateTime due;
     public @Nullable LocalDateTime closes;
+    public @Nullable String entries;
 
     @Override
     public Object key() {
