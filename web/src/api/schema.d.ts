@@ -1635,7 +1635,7 @@ export interface components {
         };
         Change: {
             held?: boolean;
-        } & (components["schemas"]["AddClosureChange"] | components["schemas"]["RemoveClosureChange"] | components["schemas"]["SetTermChange"] | components["schemas"]["PutCourseChange"] | components["schemas"]["RemoveCourseChange"] | components["schemas"]["PutSectionChange"] | components["schemas"]["RemoveSectionChange"] | components["schemas"]["PutUnitChange"] | components["schemas"]["RemoveUnitChange"] | components["schemas"]["PutLessonChange"] | components["schemas"]["RemoveLessonChange"] | components["schemas"]["PutItemChange"] | components["schemas"]["RemoveItemChange"] | components["schemas"]["ArrangeItemsChange"] | components["schemas"]["DateUnitChange"] | components["schemas"]["ArrangeLessonsChange"] | components["schemas"]["ArrangeUnitChange"] | components["schemas"]["PutSessionLinksChange"] | components["schemas"]["SetDraftChange"] | components["schemas"]["OrderDayChange"] | components["schemas"]["PutDatesChange"] | components["schemas"]["PutAdjustmentChange"] | components["schemas"]["RedateChange"] | components["schemas"]["PutNoticeChange"] | components["schemas"]["RemoveNoticeChange"] | components["schemas"]["MoveNoticeChange"] | components["schemas"]["ArrangeNoticeChange"] | components["schemas"]["ChangeNoticeSeriesChange"] | components["schemas"]["PutRhythmChange"] | components["schemas"]["RemoveRhythmChange"] | components["schemas"]["PutDayNoteChange"] | components["schemas"]["PutWeekNoteChange"] | components["schemas"]["RememberPaceChange"] | components["schemas"]["BringCoursesChange"] | components["schemas"]["TellChange"] | components["schemas"]["SetWeightsChange"] | components["schemas"]["ShiftChange"] | components["schemas"]["MoveChange"] | components["schemas"]["PinChange"] | components["schemas"]["RecordTaughtChange"] | components["schemas"]["RecordHeldChange"] | components["schemas"]["RemoveRecordChange"] | components["schemas"]["HoldEmptyChange"] | components["schemas"]["LeaveOutChange"] | components["schemas"]["SetLengthChange"] | components["schemas"]["JoinChange"] | components["schemas"]["SetGapChange"] | components["schemas"]["BeginMidWeekChange"] | components["schemas"]["ChangeSessionChange"] | components["schemas"]["RestoreSessionChange"] | components["schemas"]["ChangeSeriesChange"] | components["schemas"]["PutClosureChange"] | components["schemas"]["MarkDaysChange"] | components["schemas"]["FirstPlanDayChange"] | components["schemas"]["SetRotationChange"] | components["schemas"]["PutRosterChange"] | components["schemas"]["TogetherChange"]);
+        } & (components["schemas"]["AddClosureChange"] | components["schemas"]["RemoveClosureChange"] | components["schemas"]["SetTermChange"] | components["schemas"]["PutCourseChange"] | components["schemas"]["RemoveCourseChange"] | components["schemas"]["PutSectionChange"] | components["schemas"]["RemoveSectionChange"] | components["schemas"]["PutUnitChange"] | components["schemas"]["RemoveUnitChange"] | components["schemas"]["PutLessonChange"] | components["schemas"]["RemoveLessonChange"] | components["schemas"]["PutItemChange"] | components["schemas"]["RemoveItemChange"] | components["schemas"]["ArrangeItemsChange"] | components["schemas"]["DateUnitChange"] | components["schemas"]["ArrangeLessonsChange"] | components["schemas"]["ArrangeUnitChange"] | components["schemas"]["PutSessionLinksChange"] | components["schemas"]["SetDraftChange"] | components["schemas"]["OrderDayChange"] | components["schemas"]["PutDatesChange"] | components["schemas"]["PutAdjustmentChange"] | components["schemas"]["RedateChange"] | components["schemas"]["PutNoticeChange"] | components["schemas"]["RemoveNoticeChange"] | components["schemas"]["MoveNoticeChange"] | components["schemas"]["ArrangeNoticeChange"] | components["schemas"]["ChangeNoticeSeriesChange"] | components["schemas"]["PutRhythmChange"] | components["schemas"]["RemoveRhythmChange"] | components["schemas"]["PutDayNoteChange"] | components["schemas"]["PutWeekNoteChange"] | components["schemas"]["RememberPaceChange"] | components["schemas"]["BringCoursesChange"] | components["schemas"]["TellChange"] | components["schemas"]["SetWeightsChange"] | components["schemas"]["SetPublishingChange"] | components["schemas"]["ShiftChange"] | components["schemas"]["MoveChange"] | components["schemas"]["PinChange"] | components["schemas"]["RecordTaughtChange"] | components["schemas"]["RecordHeldChange"] | components["schemas"]["RemoveRecordChange"] | components["schemas"]["HoldEmptyChange"] | components["schemas"]["LeaveOutChange"] | components["schemas"]["SetLengthChange"] | components["schemas"]["JoinChange"] | components["schemas"]["SetGapChange"] | components["schemas"]["BeginMidWeekChange"] | components["schemas"]["ChangeSessionChange"] | components["schemas"]["RestoreSessionChange"] | components["schemas"]["ChangeSeriesChange"] | components["schemas"]["PutClosureChange"] | components["schemas"]["MarkDaysChange"] | components["schemas"]["FirstPlanDayChange"] | components["schemas"]["SetRotationChange"] | components["schemas"]["PutRosterChange"] | components["schemas"]["TogetherChange"]);
         ChangeNoticeSeriesChange: {
             course: string;
             from: string;
@@ -2693,6 +2693,7 @@ export interface components {
             dayLimit?: number;
             dayNotes?: components["schemas"]["PlanDayNote"][];
             notices?: components["schemas"]["PlanNotice"][];
+            publishing?: components["schemas"]["PlanPublishing"];
             requiredMinutes?: number | null;
             rhythms?: components["schemas"]["PlanRhythm"][];
             sections?: components["schemas"]["PlanSection"][];
@@ -2820,6 +2821,12 @@ export interface components {
             start: string;
             until?: string | null;
         } & (unknown | unknown);
+        PlanPublishing: {
+            /** @enum {unknown} */
+            language?: "en" | "de" | "fr" | "es";
+            linkAroundClass?: boolean;
+            twelveHours?: boolean;
+        };
         PlanRepeat: {
             from?: string;
             minutes?: number;
@@ -3076,6 +3083,11 @@ export interface components {
             /** Format: int64 */
             version: number;
             wall?: components["schemas"]["WallView"];
+        };
+        Publishing: {
+            language: string;
+            linkAroundClass: boolean;
+            twelveHours: boolean;
         };
         PutAdjustmentChange: {
             adjustment: components["schemas"]["PlanAdjustment"];
@@ -3618,6 +3630,12 @@ export interface components {
             lesson: string;
             section: string;
         };
+        SetPublishingChange: {
+            course: string;
+            /** @constant */
+            kind: "set-publishing";
+            publishing: components["schemas"]["PlanPublishing"];
+        };
         SetRotationChange: {
             /** @constant */
             kind: "set-rotation";
@@ -3723,6 +3741,7 @@ export interface components {
             findings: number;
             page: string;
             people: components["schemas"]["Person"][];
+            publishing: components["schemas"]["Publishing"];
             redo?: string | null;
             section: string;
             sections: string[];

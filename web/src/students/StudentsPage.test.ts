@@ -19,6 +19,7 @@ const VIEW = {
   sections: ["HYD 210/A", "HYD 210/B"],
   page: "/preview/7/class",
   people: [{ id: "1", name: "Wren Oakes", page: "/preview/7/wren" }],
+  publishing: { language: "en", twelveHours: false, linkAroundClass: false },
   classes: [PAST],
   closed: [{ sentence: "“Map” needs a sign-in." }],
 };
@@ -65,6 +66,17 @@ describe("what students see", () => {
     expect(at.find("aside s").text()).toBe("Wed 7 Oct, 23:59");
     await presses(at)("Tell them…");
     expect(at.find("tell-dialog-stub").exists()).toBe(true);
+  });
+
+  it("says in which language it is shown", async () => {
+    const { at, asked } = await page();
+    await at.find("[aria-label='Language of pages, sheets and feeds']").setValue("de");
+    await settled();
+    expect(asked.find((a) => a.key === "POST proposals")!.body).toEqual({
+      kind: "set-publishing",
+      course: "HYD 210",
+      publishing: { language: "de", twelveHours: false, linkAroundClass: false },
+    });
   });
 
   it("looks at another section", async () => {

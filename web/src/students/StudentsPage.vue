@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from "vue";
 import { useRoute, useRouter } from "vue-router";
+import type { ChangeOf } from "../api/client";
 import ChangeLine from "../change/ChangeLine.vue";
 import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
@@ -37,6 +38,21 @@ const page = computed(() => {
 });
 const date = (what: string, at?: string | null) =>
   !at ? "none" : what === "lesson" || at.endsWith("T00:00:00") ? weekdayDay(at.slice(0, 10)) : moment(at);
+
+type Publishing = ChangeOf<"set-publishing">["publishing"];
+type Language = NonNullable<Publishing["language"]>;
+const LANGUAGES: [Language, string][] = [
+  ["en", "English"],
+  ["de", "Deutsch"],
+  ["fr", "français"],
+  ["es", "español"],
+];
+async function show(other: Publishing) {
+  const v = view.value;
+  if (!v) return;
+  const publishing = { ...v.publishing, ...other } as Publishing;
+  await state.propose({ kind: "set-publishing", course: v.course, publishing }, "always");
+}
 
 async function lookAt(other: string) {
   section.value = other;
@@ -134,6 +150,42 @@ async function lookAt(other: string) {
         :busy="busy"
         @put="state.propose($event, 'always')"
       />
+      <section class="panel" aria-labelledby="shown-head">
+        <h2 id="shown-head">How it is shown</h2>
+        <p class="row">
+          <label
+            >language
+            <select
+              class="field"
+              aria-label="Language of pages, sheets and feeds"
+              :value="view.publishing.language"
+              @change="show({ language: ($event.target as HTMLSelectElement).value as Language })"
+            >
+              <option v-for="[code, name] in LANGUAGES" :key="code" :value="code">{{ name }}</option>
+            </select></label
+          >
+        </p>
+        <p>
+          <label
+            ><input
+              type="checkbox"
+              :checked="view.publishing.twelveHours"
+              @change="show({ twelveHours: ($event.target as HTMLInputElement).checked })"
+            />
+            times as 5:00 pm</label
+          >
+        </p>
+        <p>
+          <label
+            ><input
+              type="checkbox"
+              :checked="view.publishing.linkAroundClass"
+              @change="show({ linkAroundClass: ($event.target as HTMLInputElement).checked })"
+            />
+            meeting links only from the day before a class until its end</label
+          >
+        </p>
+      </section>
       <section v-if="view.closed.length" class="panel" aria-labelledby="closed-head">
         <h2 id="closed-head">What they cannot open</h2>
         <ul>

@@ -18,6 +18,7 @@ const VIEW = {
   sections: ["HYD 210/A", "HYD 210/B"],
   page: "/preview/7/class",
   people: [],
+  publishing: { language: "en", twelveHours: false, linkAroundClass: false },
   classes: [],
   closed: [],
   week: 6,

@@ -214,6 +214,14 @@ fieldset {
   margin: 0;
   padding: 6px 0;
 }
+legend {
+  float: left;
+  width: 100%;
+}
+.weeks button {
+  text-align: center;
+  padding: 0;
+}
 legend,
 form > label {
   font-weight: 700;

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  * What a course has besides its plan: notices, rhythms, words on days and weeks.
  *
  * @param weights what giving way costs when it is paced anew
+ * @param publishing how it is shown to students
  * @param took how long its units took in earlier terms
  * @param waits dates that found no place when it was rolled over
  */
@@ -18,12 +19,13 @@ public record Besides(
         List<DayNote> dayNotes,
         List<WeekNote> weekNotes,
         Weights weights,
+        Publishing publishing,
         List<Took> took,
         List<Waiting> waits) {
 
     /** Nothing. */
-    public static final Besides NONE =
-            new Besides(List.of(), List.of(), List.of(), List.of(), Weights.USUAL, List.of(), List.of());
+    public static final Besides NONE = new Besides(
+            List.of(), List.of(), List.of(), List.of(), Weights.USUAL, Publishing.USUAL, List.of(), List.of());
 
     public Besides {
         notices = List.copyOf(notices);
@@ -35,31 +37,35 @@ public record Besides(
     }
 
     public Besides withNotices(List<Notice> others) {
-        return new Besides(others, rhythms, dayNotes, weekNotes, weights, took, waits);
+        return new Besides(others, rhythms, dayNotes, weekNotes, weights, publishing, took, waits);
     }
 
     public Besides withRhythms(List<Rhythm> others) {
-        return new Besides(notices, others, dayNotes, weekNotes, weights, took, waits);
+        return new Besides(notices, others, dayNotes, weekNotes, weights, publishing, took, waits);
     }
 
     public Besides withDayNotes(List<DayNote> others) {
-        return new Besides(notices, rhythms, others, weekNotes, weights, took, waits);
+        return new Besides(notices, rhythms, others, weekNotes, weights, publishing, took, waits);
     }
 
     public Besides withWeekNotes(List<WeekNote> others) {
-        return new Besides(notices, rhythms, dayNotes, others, weights, took, waits);
+        return new Besides(notices, rhythms, dayNotes, others, weights, publishing, took, waits);
     }
 
     public Besides withWeights(Weights others) {
-        return new Besides(notices, rhythms, dayNotes, weekNotes, others, took, waits);
+        return new Besides(notices, rhythms, dayNotes, weekNotes, others, publishing, took, waits);
+    }
+
+    public Besides withPublishing(Publishing other) {
+        return new Besides(notices, rhythms, dayNotes, weekNotes, weights, other, took, waits);
     }
 
     public Besides withTook(List<Took> others) {
-        return new Besides(notices, rhythms, dayNotes, weekNotes, weights, others, waits);
+        return new Besides(notices, rhythms, dayNotes, weekNotes, weights, publishing, others, waits);
     }
 
     public Besides withWaits(List<Waiting> others) {
-        return new Besides(notices, rhythms, dayNotes, weekNotes, weights, took, others);
+        return new Besides(notices, rhythms, dayNotes, weekNotes, weights, publishing, took, others);
     }
 
     /** The same with every notice changed. */

@@ -153,7 +153,9 @@ final class CourseRolled {
     private Course empty() {
         return old.withSections(List.of())
                 .withUnits(List.of())
-                .withBesides(Besides.NONE.withWeights(old.besides().weights()));
+                .withBesides(Besides.NONE
+                        .withWeights(old.besides().weights())
+                        .withPublishing(old.besides().publishing()));
     }
 
     /** The course of the new term without the units that come; refuses where they stand there and nobody said again. */

@@ -85,7 +85,7 @@ final class Showing {
                     .map(l -> part(l.id(), l.title(), had.merge(l.id(), 1, Integer::sum), of.getOrDefault(l.id(), 1)))
                     .toList();
             sessions.add(new ShownSession(
-                    name, session.start(), session.end(), session.place(), link(name), parts, added(name)));
+                    name, session.start(), session.end(), session.place(), link(name, session), parts, added(name)));
         }
         return sessions;
     }
@@ -117,9 +117,16 @@ final class Showing {
         return in.section().sessionLinks().getOrDefault(name, List.of());
     }
 
-    private String link(LocalDateTime name) {
+    /** The link to the meeting, where it may stand there now. */
+    private String link(LocalDateTime name, ToldSession session) {
+        boolean around = in.course().besides().publishing().linkAroundClass() && !teacher;
+        boolean now =
+                !this.now.isBefore(session.start().toLocalDate().minusDays(1).atStartOfDay())
+                        && this.now.isBefore(session.end());
         OptionalInt at = in.sessions().indexOf(name);
-        return at.isPresent() ? in.sessions().get(at.getAsInt()).link() : "";
+        return at.isPresent() && (!around || now)
+                ? in.sessions().get(at.getAsInt()).link()
+                : "";
     }
 
     /** The work that was told, that of its own course and what is shared with it, in order of the main dates. */
@@ -269,6 +276,7 @@ final class Showing {
                     .forEach(work -> moments.add(work.dates().get(Which.OPENS)));
         }
         in.studentDates().forEach(of -> moments.add(of.dates().at(Which.OPENS)));
+        told.sessions().values().forEach(session -> moments.add(session.end()));
         in.notices()
                 .forEach(of -> moments.add(
                         of.hiddenUntil() == null ? null : of.hiddenUntil().at()));

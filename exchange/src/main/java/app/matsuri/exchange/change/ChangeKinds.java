@@ -50,6 +50,7 @@ import app.matsuri.core.change.plan.RemoveItem;
 import app.matsuri.core.change.plan.RemoveLesson;
 import app.matsuri.core.change.plan.RemoveUnit;
 import app.matsuri.core.change.plan.SetDraft;
+import app.matsuri.core.change.plan.SetPublishing;
 import app.matsuri.core.change.plan.SetWeights;
 import app.matsuri.core.change.section.ChangeSeries;
 import app.matsuri.core.change.section.ChangeSession;
@@ -122,6 +123,7 @@ final class ChangeKinds {
                                 .filled("courses", "There are no courses to bring: “courses” is empty."),
                         ChangeKind.of("tell", Tell.class).otherwise("why", ""),
                         ChangeKind.of("set-weights", SetWeights.class),
+                        ChangeKind.of("set-publishing", SetPublishing.class),
                         ChangeKind.of("shift", Shift.class)
                                 .least("week", 1)
                                 .least("by", -1000)

@@ -14,6 +14,7 @@ import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Publishing;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
@@ -96,6 +97,7 @@ record Value<T>(BiFunction<In, String, T> read, Function<T, Object> write, Map<S
         object(DayNote.class, BesidesReader::dayNote, BesidesWriter::dayNote, "dayNote");
         object(WeekNote.class, BesidesReader::weekNote, BesidesWriter::weekNote, "weekNote");
         object(Weights.class, BesidesReader::costs, BesidesWriter::weights, "weights");
+        object(Publishing.class, BesidesReader::shown, BesidesWriter::publishing, "publishing");
         object(Took.class, BesidesReader::took, BesidesWriter::took, "took");
         object(Change.class, ChangeJson::change, ChangeJson::write, "change");
         object(PutDates.Entry.class, RedateJson::entry, RedateJson::entry, "dates");

@@ -9,6 +9,7 @@ import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Offset;
+import app.matsuri.core.plan.Publishing;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Took;
 import app.matsuri.core.plan.Waiting;
@@ -40,6 +41,7 @@ public final class BesidesReader {
                 in.objects("dayNotes", BesidesReader::dayNote),
                 in.objects("weekNotes", BesidesReader::weekNote),
                 weights(in),
+                publishing(in.object("publishing", BesidesReader::shown)),
                 in.objects("took", BesidesReader::took),
                 in.objects("waits", BesidesReader::waiting));
     }
@@ -65,6 +67,19 @@ public final class BesidesReader {
         return unit == null || term == null || section == null || sessions == null
                 ? null
                 : new Took(unit, term, section, sessions);
+    }
+
+    private static Publishing publishing(@Nullable Publishing said) {
+        return said == null ? Publishing.USUAL : said;
+    }
+
+    /** How a course is shown to its students. */
+    public static @Nullable Publishing shown(In in) {
+        String language = in.word("language", Publishing.USUAL.language(), Publishing.LANGUAGES);
+        boolean twelveHours = in.flag("twelveHours", false);
+        boolean linkAroundClass = in.flag("linkAroundClass", false);
+        in.extra();
+        return language == null ? null : new Publishing(language, twelveHours, linkAroundClass);
     }
 
     private static Weights weights(In in) {

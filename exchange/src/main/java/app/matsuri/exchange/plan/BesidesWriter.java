@@ -3,6 +3,7 @@ package app.matsuri.exchange.plan;
 import app.matsuri.core.plan.DayNote;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Publishing;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Took;
 import app.matsuri.core.plan.Waiting;
@@ -101,6 +102,15 @@ public final class BesidesWriter {
     }
 
     /** Costs that differ from the usual ones, by their names. */
+    /** How a course is shown to its students, as far as it is not as usual. */
+    public static Map<String, Object> publishing(Publishing publishing) {
+        return new Out()
+                .unless(Publishing.USUAL.language(), "language", publishing.language())
+                .unless(false, "twelveHours", publishing.twelveHours())
+                .unless(false, "linkAroundClass", publishing.linkAroundClass())
+                .map();
+    }
+
     public static Map<String, Integer> weights(Weights weights) {
         Map<String, Integer> differ = new LinkedHashMap<>();
         weights.costs().forEach((cost, n) -> {

@@ -108,6 +108,7 @@ public final class PlanWriter {
                         course.sections().stream().map(PlanWriter::section).toList())
                 .put("units", course.units().stream().map(PlanWriter::unit).toList())
                 .some("weights", BesidesWriter.weights(besides.weights()))
+                .some("publishing", BesidesWriter.publishing(besides.publishing()))
                 .some("took", besides.took().stream().map(BesidesWriter::took).toList())
                 .some("waits", BesidesWriter.waits(besides.waits()))
                 .some(

@@ -90,6 +90,7 @@ class ChangeJsonTest {
                 "{'kind':'arrange-unit','course':'C','unit':'U','before':'V'}",
                 "{'kind':'put-session-links','course':'C','section':'A','session':'2026-10-05T10:00',"
                         + "'links':[{'title':'Film','url':'https://films.example/1'}]}",
+                "{'kind':'set-publishing','course':'C','publishing':{'language':'de','linkAroundClass':true}}",
                 "{'kind':'set-draft','course':'C','units':['U'],'items':['I'],'draft':true}",
                 "{'kind':'put-adjustment','course':'C','section':'A','adjustment':{'item':'I','student':'7','due':{'at':'2026-10-20T17:00'},'why':'ill'}}",
                 "{'kind':'order-day','course':'C','items':['I','J']}",

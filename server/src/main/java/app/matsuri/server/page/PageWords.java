@@ -32,6 +32,10 @@ public final class PageWords {
         this.time = DateTimeFormatter.ofPattern(twelveHours ? "h:mm a" : "HH:mm", locale);
     }
 
+    Locale locale() {
+        return locale;
+    }
+
     /** The language, as pages name it. */
     public String language() {
         return locale.toLanguageTag();

@@ -47,14 +47,18 @@ class SeeController {
     }
 
     private List<Seen> seen(Map<String, String> path, HttpServletResponse response, @Nullable SignedIn by) {
+        List<Seen> seen;
         String token = path.get("token");
         if (token != null) {
             PublicLink link = seeing.open(token);
             response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(seeing.framedBy(link)));
-            return seeing.seen(link, token);
+            seen = seeing.seen(link, token);
+        } else {
+            response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(""));
+            seen = previews.seen(by, path.getOrDefault("termId", ""), path.getOrDefault("who", ""));
         }
-        response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(""));
-        return previews.seen(by, path.getOrDefault("termId", ""), path.getOrDefault("who", ""));
+        PageLocale.set(seeing.words(seen.get(0)).locale());
+        return seen;
     }
 
     @GetMapping

@@ -1,6 +1,7 @@
 package app.matsuri.server.page;
 
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Publishing;
 import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.shown.Shown;
 import app.matsuri.server.link.Links;
@@ -144,6 +145,7 @@ public class Seeing {
 
     /** The words of the section's course. */
     public PageWords words(Seen seen) {
-        return new PageWords(messages, Locale.ENGLISH, false);
+        Publishing publishing = seen.course().besides().publishing();
+        return new PageWords(messages, Locale.forLanguageTag(publishing.language()), publishing.twelveHours());
     }
 }

@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DayNote;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.Publishing;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.plan.Weights;
@@ -61,6 +62,7 @@ final class BesidesRows {
                         n -> n.position,
                         n -> new WeekNote(n.firstDay, none(n.section), n.headline, RowReader.texts(n.targets))),
                 Objects.requireNonNullElse(RowReader.read(row.weights, BesidesReader::costs), Weights.USUAL),
+                Objects.requireNonNullElse(RowReader.read(row.publishing, BesidesReader::shown), Publishing.USUAL),
                 RowReader.list(row.took, BesidesReader::took),
                 RowReader.list(row.waits, BesidesReader::waiting));
     }

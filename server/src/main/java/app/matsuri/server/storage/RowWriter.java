@@ -118,6 +118,9 @@ final class RowWriter {
         row.usualMinutes = course.usualMinutes();
         Map<String, Integer> weights = BesidesWriter.weights(course.besides().weights());
         row.weights = weights.isEmpty() ? null : json(weights);
+        Map<String, Object> publishing =
+                BesidesWriter.publishing(course.besides().publishing());
+        row.publishing = publishing.isEmpty() ? null : json(publishing);
         row.took =
                 list(course.besides().took().stream().map(BesidesWriter::took).toList());
         row.waits = list(BesidesWriter.waits(course.besides().waits()));

@@ -84,6 +84,7 @@ class StudentsController {
                 in.section().students().stream()
                         .map(s -> new Person(s.id(), s.name(), Previews.address(termId, ref, s.id())))
                         .toList(),
+                in.course().besides().publishing(),
                 week(in, today.in(stored.decisions().term().zone())),
                 weeks(in),
                 classes(in, today.now(stored.decisions().term().zone())),

@@ -1,6 +1,7 @@
 package app.matsuri.server.students;
 
 import app.matsuri.core.plan.Link;
+import app.matsuri.core.plan.Publishing;
 import app.matsuri.server.findings.FindingView;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param sections every section of the term, as "HYD 210/A", in order
  * @param page where the page is, as the class sees it
  * @param people the students of the section, each with where the page is as they see it
+ * @param publishing how the course is shown
  * @param week number of the week of today
  * @param weeks those of the term, with their words
  * @param classes those that are over, the last one first
@@ -31,6 +33,7 @@ public record StudentsView(
         List<String> sections,
         String page,
         List<Person> people,
+        Publishing publishing,
         int week,
         List<WeekWords> weeks,
         List<PastClass> classes,

@@ -193,4 +193,47 @@ class SeeHttpTest {
         assertThat(see(path + "/download.ics").getHeader("Content-Disposition")).contains("dates.ics");
         assertThat(see("/see/" + "y".repeat(43) + "/dates.ics").getStatus()).isEqualTo(404);
     }
+
+    @Test
+    void pagesSheetsAndFeedsAreInTheLanguageOfTheCourse() throws Exception {
+        String path = path(link("A", null));
+        long version = 1;
+        for (String[] one : new String[][] {
+            {"de", "Heute</span>, Mittwoch, 7. Oktober", "Was fällig ist", "Fällig"},
+            {"fr", "Aujourd’hui</span>, mercredi 7 octobre", "À rendre", "à rendre"},
+            {"es", "Hoy</span>, miércoles, 7 de octubre", "Entregas", "Entregas"}
+        }) {
+            Browser.Answer made = browser.change(
+                    term,
+                    version,
+                    "{\"kind\":\"set-publishing\",\"course\":\"HYD 210\",\"publishing\":{\"language\":\"" + one[0]
+                            + "\",\"twelveHours\":" + one[0].equals("es") + "}}");
+            assertThat(made.status()).as(made.body().toString()).isEqualTo(200);
+            version = made.body().path("version").asLong();
+            assertThat(page(path))
+                    .contains("lang=\"" + one[0] + "\"", one[1], one[2])
+                    .doesNotContain("??");
+            assertThat(page(path + "/sheet")).doesNotContain("??", "before class");
+            assertThat(page(path + "/take")).doesNotContain("??");
+            assertThat(page(path + "/thing?course=HYD%20210&id=log-6")).doesNotContain("??");
+        }
+        assertThat(page(path)).as("a clock of twelve hours").contains("10:00 a.");
+    }
+
+    @Test
+    void theLinkToAMeetingMayStandAroundItsClassOnly() throws Exception {
+        String plan = Browser.demo()
+                .replaceFirst(
+                        "\"place\": \"Weir House 2\"",
+                        "\"place\": \"Weir House 2\", \"link\": \"https://meet.example/hyd\"");
+        term = browser.open(plan);
+        String path = path(link("A", null));
+        assertThat(page(path + "?week=7")).contains("https://meet.example/hyd");
+        browser.change(
+                term,
+                1,
+                "{\"kind\":\"set-publishing\",\"course\":\"HYD 210\",\"publishing\":{\"linkAroundClass\":true}}");
+        String later = page(path + "?week=8");
+        assertThat(later.substring(later.indexOf("id=\"week\""))).doesNotContain("https://meet.example/hyd");
+    }
 }

@@ -1,0 +1,100 @@
+package app.matsuri.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+
+/** What students see: given out, looked at as they see it, told, and sound on every page. */
+class StudentsJourneysTest {
+
+    private static Page wall() throws Exception {
+        return Page.open(App.demo()).withPlan("I. Tolvanen", "autumn-2026.json");
+    }
+
+    /** Where the page of the class is; from the wall in two actions. */
+    private static String given(Page page) {
+        page.press("For students");
+        page.press("Copy the class's link");
+        page.see("[role=status]");
+        return page.see("aside a[href*='/see/']").getDomAttribute("href").replaceFirst("^https?://[^/]+", "");
+    }
+
+    private static void within(Page page, String text) {
+        page.driver.switchTo().frame(page.see("iframe"));
+        page.seeText("body", text);
+        page.driver.switchTo().defaultContent();
+    }
+
+    @Test
+    void theClassGetsItsPageInTwoActionsAndItsFeedInTwo() throws Exception {
+        try (Page page = wall()) {
+            String path = given(page);
+            page.go(path);
+            page.seeText("h1", "HYD 210 Reading Rivers, A");
+            assertThat(page.text("main")).contains("Why channels bend", "Autumn break", "Quiz 1: stage and flow");
+            assertThat(page.count("script")).isZero();
+            // one press on the page, one in the calendar that opens
+            assertThat(page.see(".btn.go").getDomAttribute("href")).startsWith("webcal://").endsWith("/dates.ics");
+            page.click("a[href*='/thing?'][href*='read-12']");
+            page.seeText("main", "due Fri 9 Oct, 10:00");
+            page.press("Back");
+            page.seeText("h1", "HYD 210");
+        }
+    }
+
+    /** A date that moved is told with why, by keyboard, and stands on the page; a recording is there with one press. */
+    @Test
+    void whatMovedIsToldWithWhyAndARecordingIsAddedAtOnce() throws Exception {
+        try (Page page = wall()) {
+            page.press("For students");
+            within(page, "Lab report 2");
+            page.press("Tell them…");
+            page.see("#tell-why:focus");
+            page.keys("The gauge was dry", Keys.ENTER);
+            page.gone(".p-dialog");
+            page.seeText("aside", "They were told every date");
+            within(page, "The gauge was dry");
+            page.type("[aria-label='Address to add to the class of Mon 5 Oct']", "https://films.example/gauging");
+            page.keys(Keys.ENTER);
+            page.seeText("aside", "Recording of Mon 5 Oct");
+            page.hold("z", Keys.CONTROL);
+            page.driver.findElement(By.cssSelector("h1")).click();
+            page.press("Week");
+            page.see("iframe");
+            within(page, "Pools, riffles, bars");
+            assertThat(page.text("main")).as("nothing was typed for it").contains("Save the words");
+        }
+    }
+
+    @Test
+    void everyPageIsSoundOnAScreenAndOnAPhone() throws Exception {
+        try (Page page = wall()) {
+            String path = given(page);
+            AccessibilityTest.inBoth(page, "for students", ".seen aside, .seen .top");
+            page.press("Mail 24 students");
+            page.seeText("aside", "24 mails in the outbox");
+            page.click("aside summary");
+            String own = page.see("aside details a[download]").getDomAttribute("href");
+            assertThat(own).contains("students.csv");
+            page.press("Week");
+            page.see("iframe");
+            AccessibilityTest.inBoth(page, "week", ".week aside");
+            page.go(path);
+            AccessibilityTest.inBoth(page, "page of the class");
+            page.go(path + "/take");
+            AccessibilityTest.inBoth(page, "what comes along");
+            page.go(path + "/sheet?week=6");
+            AccessibilityTest.inBoth(page, "sheet");
+            page.go(path + "/thing?course=HYD%20210&id=log-6");
+            AccessibilityTest.inBoth(page, "a thing");
+            page.size(390, 844).go(path + "?term=true");
+            AccessibilityTest.inBoth(page, "whole term on a phone");
+            assertThat((Long) page.js("return document.documentElement.scrollWidth")).isLessThanOrEqualTo(390);
+            page.go("/see/" + "x".repeat(43));
+            page.seeText("main", "This link shows nothing");
+            AccessibilityTest.sound(page, "a link that was withdrawn");
+        }
+    }
+}

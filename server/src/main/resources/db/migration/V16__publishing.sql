@@ -1,0 +1,1 @@
+alter table course add column publishing varchar(1000000);
