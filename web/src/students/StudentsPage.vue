@@ -51,7 +51,7 @@ async function show(other: Publishing) {
   const v = view.value;
   if (!v) return;
   const publishing = { ...v.publishing, ...other } as Publishing;
-  await state.propose({ kind: "set-publishing", course: v.course, publishing }, "always");
+  await state.propose({ kind: "set-publishing", course: v.course, publishing });
 }
 
 async function lookAt(other: string) {
@@ -148,7 +148,7 @@ async function lookAt(other: string) {
         :section="view.section"
         :classes="view.classes"
         :busy="busy"
-        @put="state.propose($event, 'always')"
+        @put="state.propose($event)"
       />
       <section class="panel" aria-labelledby="shown-head">
         <h2 id="shown-head">How it is shown</h2>

@@ -65,22 +65,19 @@ function fromBefore() {
 async function save() {
   const of = week.value;
   if (!of || !view.value) return;
-  await state.propose(
-    {
-      kind: "put-week-note",
-      course: view.value.course,
-      note: {
-        first: of.first,
-        ...(of.section ? { section: of.section } : {}),
-        headline: headline.value.trim(),
-        targets: targets.value
-          .split("\n")
-          .map((t) => t.trim())
-          .filter(Boolean),
-      },
+  await state.propose({
+    kind: "put-week-note",
+    course: view.value.course,
+    note: {
+      first: of.first,
+      ...(of.section ? { section: of.section } : {}),
+      headline: headline.value.trim(),
+      targets: targets.value
+        .split("\n")
+        .map((t) => t.trim())
+        .filter(Boolean),
     },
-    "always",
-  );
+  });
 }
 /** Into the clipboard, as a table with its links and as plain words. */
 async function copy() {
