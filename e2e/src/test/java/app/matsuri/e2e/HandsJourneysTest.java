@@ -17,6 +17,8 @@ import org.openqa.selenium.interactions.Actions;
 class HandsJourneysTest {
 
     private static final int EACH = 25;
+    /** More of them with -DargLine=-Dpresses=500. */
+    private static final int PRESSED = Integer.getInteger("presses", 200);
     private static final String AUTUMN = "autumn-2026.json";
 
     private static Page demo() throws Exception {
@@ -44,11 +46,11 @@ class HandsJourneysTest {
     }
 
     /**
-     * Five hundred changes and undos by key, in an order that chance gives (its seed is fixed), each after the one before
+     * Hundreds of changes and undos by key, in an order that chance gives (its seed is fixed), each after the one before
      * has come back; after each twenty-fifth the wall is the one that a fresh load draws.
      */
     @Test
-    void fiveHundredChangesAndUndosLeaveTheWallAsItIs() throws Exception {
+    void hundredsOfChangesAndUndosLeaveTheWallAsItIs() throws Exception {
         try (Page page = demo()) {
             String address = page.driver.getCurrentUrl();
             String hands = page.driver.getWindowHandle();
@@ -59,7 +61,7 @@ class HandsJourneysTest {
             page.driver.manage().timeouts().scriptTimeout(Duration.ofMinutes(2));
             long seed = 15;
             int made = 0;
-            for (int presses = EACH; presses <= 500; presses += EACH) {
+            for (int presses = EACH; presses <= PRESSED; presses += EACH) {
                 Object answer = page.driver.executeAsyncScript(PRESSES, seed + presses, EACH);
                 made += ((Long) answer).intValue();
                 String drawn = (String) page.js(DRAWN);
@@ -70,7 +72,7 @@ class HandsJourneysTest {
                 assertThat((String) page.js(DRAWN)).as("after %d", presses).isEqualTo(drawn);
                 page.driver.switchTo().window(hands);
             }
-            assertThat(made).as("presses that changed something").isGreaterThan(250);
+            assertThat(made).as("presses that changed something").isGreaterThan(PRESSED / 2);
         }
     }
 

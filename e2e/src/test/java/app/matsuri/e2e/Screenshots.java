@@ -50,11 +50,8 @@ class Screenshots {
                 page.see(".comparison .small");
                 take(page, "what-if");
                 page.press("Wall");
-                page.press("not told");
-                page.see("#tell-why");
-                take(page, "told");
-                page.keys(Keys.ESCAPE);
-                page.gone(".p-dialog");
+                students(page);
+                page.press("Wall");
                 page.click(day("2026-10-09"));
                 page.press("Day off…");
                 page.type("#off-reason", "Flood warning");
@@ -110,15 +107,27 @@ class Screenshots {
             try (Page page = Page.open(app)) {
                 setUp(page);
             }
-            try (Page page = Page.open(app)) {
-                page.withPlan("I. Tolvanen", TermBegunJourneysTest.unrecorded(data));
-                page.choose("[aria-label='Course and section']", "HYD 210 B, Reading Rivers");
-                page.click(day("2026-10-01"));
-                page.press("Not reached");
-                page.see(".strip");
-                take(page, "not-reached");
-            }
         }
+    }
+
+    /** What students see, the page itself, the sheet of a week. */
+    private static void students(Page page) throws Exception {
+        page.press("For students");
+        page.press("Copy the class's link");
+        page.see("[role=status]");
+        String path = page.see("aside a[href*='/see/']").getDomAttribute("href").replaceFirst("^https?://[^/]+", "");
+        page.rest(600);
+        take(page, "students");
+        page.press("Week");
+        page.see("iframe");
+        page.rest(600);
+        take(page, "week");
+        String back = page.driver.getCurrentUrl().replaceFirst("^https?://[^/]+", "");
+        page.go(path);
+        page.seeText("h1", "HYD 210");
+        take(page, "students-page");
+        page.go(back);
+        page.see("iframe");
     }
 
     /** Many carried to a day, a thing, a lesson with steps, the Dates table with a change over many rows. */
