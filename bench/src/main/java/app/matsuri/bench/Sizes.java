@@ -39,7 +39,17 @@ public final class Sizes {
                     lessons.add(Lesson.of("L" + u + "." + l, "Lesson", 1));
                 }
                 units.add(new Unit(
-                        "U" + u, "U" + u, "Unit", false, false, null, "", java.util.Map.of(), lessons, List.of(), Extra.NONE));
+                        "U" + u,
+                        "U" + u,
+                        "Unit",
+                        false,
+                        false,
+                        null,
+                        "",
+                        java.util.Map.of(),
+                        lessons,
+                        List.of(),
+                        Extra.NONE));
             }
             for (int i = 0; i < items / courses; i++) {
                 int u = i % 36;

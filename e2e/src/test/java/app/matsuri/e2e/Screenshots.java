@@ -152,7 +152,6 @@ class Screenshots {
                 "document.querySelector(\".ol [data-row='item:lab-3']\").dispatchEvent(new MouseEvent('dblclick',{bubbles:true}))");
         page.seeText(".p-dialog", "B Mon 26 Oct, 17:00");
         page.type(".p-dialog textarea", "Draw your two cross-sections at 1:50, bed and both banks.");
-        take(page, "item");
         page.keys(Keys.ESCAPE);
         page.gone(".p-dialog");
         page.press("Dates");

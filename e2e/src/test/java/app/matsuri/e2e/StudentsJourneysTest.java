@@ -36,7 +36,9 @@ class StudentsJourneysTest {
             assertThat(page.text("main")).contains("Why channels bend", "Autumn break", "Quiz 1: stage and flow");
             assertThat(page.count("script")).isZero();
             // one press on the page, one in the calendar that opens
-            assertThat(page.see(".btn.go").getDomAttribute("href")).startsWith("webcal://").endsWith("/dates.ics");
+            assertThat(page.see(".btn.go").getDomAttribute("href"))
+                    .startsWith("webcal://")
+                    .endsWith("/dates.ics");
             page.click("a[href*='/thing?'][href*='read-12']");
             page.seeText("main", "due Fri 9 Oct, 10:00");
             page.press("Back");
@@ -91,7 +93,8 @@ class StudentsJourneysTest {
             AccessibilityTest.inBoth(page, "a thing");
             page.size(390, 844).go(path + "?term=true");
             AccessibilityTest.inBoth(page, "whole term on a phone");
-            assertThat((Long) page.js("return document.documentElement.scrollWidth")).isLessThanOrEqualTo(390);
+            assertThat((Long) page.js("return document.documentElement.scrollWidth"))
+                    .isLessThanOrEqualTo(390);
             page.go("/see/" + "x".repeat(43));
             page.seeText("main", "This link shows nothing");
             AccessibilityTest.sound(page, "a link that was withdrawn");
