@@ -93,8 +93,8 @@ if (what === "all" || what === "start") {
     `ratio ${(quantile(times.without, 0.5) / quantile(times.with, 0.5)).toFixed(2)}`,
   );
 }
-if (what === "all" || what === "http") {
-  const { child } = await start(existsSync(archive) ? archive : null, false);
+/** Somebody who signs in to the demo. */
+async function signedIn() {
   const jar_ = new Map();
   async function ask(path, options = {}) {
     const answer = await fetch(base + path, {
@@ -123,6 +123,11 @@ if (what === "all" || what === "http") {
     }),
   });
   await ask("/api/me");
+  return ask;
+}
+if (what === "all" || what === "http") {
+  const { child } = await start(existsSync(archive) ? archive : null, false);
+  const ask = await signedIn();
   const body = readFileSync("demo/flood-warning.json", "utf8");
   const times = [];
   for (let n = 0; n < 700; n++) {
@@ -251,5 +256,96 @@ if (what === "all" || what === "http") {
   console.log(
     `resident memory after 700 more on the term of 500 things: ${rss(child.pid).toFixed(0)} MB`,
   );
+  await stop(child);
+}
+if (what === "all" || what === "pages") {
+  const { child } = await start(existsSync(archive) ? archive : null, false);
+  const ask = await signedIn();
+  const post = (path, body, type = "application/json") =>
+    ask(path, { method: "POST", body: typeof body === "string" ? body : JSON.stringify(body), headers: { "Content-Type": type } });
+  // one section of 500 students and 120 dated things, told all of it
+  const plan = {
+    matsuri: 1,
+    term: { name: "Bench", first: "2026-08-31", last: "2026-12-18", zone: "America/Chicago" },
+    courses: [
+      {
+        code: "ONE 1",
+        title: "One",
+        sections: [
+          {
+            code: "A",
+            meets: [{ rule: "FREQ=WEEKLY;BYDAY=MO,WE,FR", start: "10:00", minutes: 50, place: "Weir House 2" }],
+            students: Array.from({ length: 500 }, (_, n) => ({ id: `9${n}`, name: `Student ${n}`, mail: `s${n}@bench.example` })),
+          },
+        ],
+        units: Array.from({ length: 4 }, (_, u) => ({
+          id: `U${u}`,
+          code: `U${u}`,
+          title: `Unit ${u}`,
+          lessons: Array.from({ length: 10 }, (_, n) => ({ id: `L${u}-${n}`, title: `Lesson ${n} of unit ${u}` })),
+          items: Array.from({ length: 30 }, (_, n) => ({
+            id: `I${u}-${n}`,
+            kind: "homework",
+            title: `Work ${n} of unit ${u}`,
+            points: 10,
+            minutes: 60,
+            instructions: "Read the sheet, **measure** twice and write what differs.",
+            opens: { lesson: `L${u}-${n % 10}`, edge: "end" },
+            due: { lesson: `L${u}-${n % 10}`, edge: "start", plus: (n % 3) + 2, in: "days", time: "17:00" },
+          })),
+        })),
+      },
+    ],
+  };
+  const { id } = await (await post("/api/terms", plan, "application/octet-stream")).json();
+  const tell = (version, why) =>
+    post(`/api/terms/${id}/changes`, { version, seen: true, change: { kind: "tell", course: "ONE 1", section: "A", ...why } });
+  if (!(await tell(1, {})).ok) throw new Error("not told");
+  const of = { course: "ONE 1", section: "A" };
+  const made = await (await post(`/api/terms/${id}/links`, of)).json();
+  const page = new URL(made.address).pathname;
+  await post(`/api/terms/${id}/links/students`, of);
+  const table = await (await ask(`/api/terms/${id}/links/students.csv?course=ONE%201&section=A`)).text();
+  const own = table.trim().split("\r\n").slice(1).map((row) => new URL(row.split(",").at(-1)).pathname);
+  const read = async (path, headers = {}) => {
+    const from = performance.now();
+    const answer = await fetch(base + path, { headers });
+    const body = await answer.arrayBuffer();
+    return { ms: performance.now() - from, status: answer.status, size: body.byteLength, tag: answer.headers.get("etag") };
+  };
+  const many = async (n, path, headers) => {
+    const all = [];
+    for (let k = 0; k < n; k++) all.push((await read(path(k), headers)).ms);
+    return `median ${quantile(all, 0.5).toFixed(1)} ms, p95 ${quantile(all, 0.95).toFixed(1)} ms`;
+  };
+  const { gzipSync } = await import("node:zlib");
+  for (const [name, path] of [["page", page], ["whole term", `${page}?term=true`], ["sheet", `${page}/sheet`]]) {
+    const text = Buffer.from(await (await fetch(base + path)).arrayBuffer());
+    console.log(`${name} of 120 dated things: ${(text.length / 1000).toFixed(1)} kB, ${(gzipSync(text).length / 1000).toFixed(1)} kB compressed`);
+  }
+  await many(400, () => page);
+  console.log(`page over HTTP, 300 after 400 to warm up: ${await many(300, () => page)}`);
+  await many(50, (k) => `${page}/dates.ics?x=w${k}`);
+  console.log(`feed written anew, 100 after 50 to warm up: ${await many(100, (k) => `${page}/dates.ics?x=${k}`)}`);
+  const { tag } = await read(`${page}/dates.ics`);
+  console.log(`feed unchanged (304), 200: ${await many(200, () => `${page}/dates.ics`, { "If-None-Match": tag })}`);
+  // each of 50 readers a page every five seconds, for twenty
+  const spread = async (paths, over) => {
+    const all = await Promise.all(
+      paths.map(async (path) => {
+        await sleep(Math.random() * over);
+        return read(path);
+      }),
+    );
+    const wrong = all.filter((one) => one.status !== 200).length;
+    return `p95 ${quantile(all.map((one) => one.ms), 0.95).toFixed(1)} ms, ${wrong} errors`;
+  };
+  console.log(`50 readers, a page each every 5 s for 20 s: ${await spread(Array.from({ length: 200 }, () => page), 20_000)}`);
+  await post(`/api/terms/${id}/changes`, {
+    version: 2,
+    seen: true,
+    change: { kind: "add-closure", closure: { first: "2026-10-09", last: "2026-10-09", reason: "Flood", kind: "weather" } },
+  });
+  console.log(`500 students within ten seconds of a telling, each their own page: ${await spread(own, 10_000)}`);
   await stop(child);
 }

@@ -923,6 +923,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/links/{linkId}/pages.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pages"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/links/{linkId}/renewal": {
         parameters: {
             query?: never;
@@ -2265,6 +2281,8 @@ export interface components {
         };
         LinkForm: {
             course: string;
+            own?: boolean | null;
+            place?: string | null;
             section: string;
             student?: string | null;
         };
@@ -3741,6 +3759,7 @@ export interface components {
             findings: number;
             page: string;
             people: components["schemas"]["Person"][];
+            places: string[];
             publishing: components["schemas"]["Publishing"];
             redo?: string | null;
             section: string;
@@ -6190,6 +6209,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LinkLine"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pages: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+                linkId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */

@@ -4,7 +4,7 @@ import { count, weekdayDay } from "../ui/say";
 import { type LinkLine, useLinks } from "./useStudents";
 
 /** The links of a section and of its students: made, copied, handed out, withdrawn, made anew. */
-const props = defineProps<{ termId: number; course: string; section: string; students: number }>();
+const props = defineProps<{ termId: number; course: string; section: string; students: number; places: string[] }>();
 const { lines, problem, busy, load, make, withdraw, renew, withdrawAll, handOut } = useLinks(
   props.termId,
   () => props.course,
@@ -17,12 +17,17 @@ watch(
 );
 const here = computed(() => lines.value?.filter((l) => l.section === props.section) ?? []);
 const page = computed(() => here.value.filter((l) => l.kind === "section"));
+const others = computed(() => lines.value?.filter((l) => l.kind === "own" || l.kind === "place") ?? []);
 const people = computed(() => here.value.filter((l) => l.kind === "student"));
 const open = computed(() => people.value.filter((l) => l.address));
 const table = computed(
   () =>
     `/api/terms/${props.termId}/links/students.csv?course=${encodeURIComponent(props.course)}&section=${encodeURIComponent(props.section)}`,
 );
+const name = (line: LinkLine) =>
+  line.kind === "own" ? "My own calendar" : line.kind === "place" ? line.student : `Page of section ${line.section}`;
+/** The pages as files that open from a disk, to be kept after the term. */
+const zip = (line: LinkLine) => `/api/terms/${props.termId}/links/${line.id}/pages.zip`;
 const opened = (line: LinkLine) =>
   line.withdrawnOn
     ? `withdrawn ${weekdayDay(line.withdrawnOn)}`
@@ -43,6 +48,10 @@ async function copy(line: LinkLine | undefined) {
 async function give() {
   await copy(page.value.find((l) => l.address) ?? (await make(props.section)));
 }
+/** One's own calendar, or when a place is taken, likewise. */
+async function giveOther(of: { place?: string; own?: boolean }) {
+  await copy(await make(props.section, of));
+}
 async function out(mail: boolean) {
   const done = await handOut(props.section, mail);
   if (!done) return;
@@ -60,20 +69,27 @@ async function out(mail: boolean) {
         Mail {{ count(students, "student") }} their own
       </button>
     </p>
+    <p class="row">
+      <button type="button" class="do" :disabled="busy" @click="giveOther({ own: true })">copy my own calendar</button>
+      <button v-for="p in places" :key="p" type="button" class="do" :disabled="busy" @click="giveOther({ place: p })">
+        copy when {{ p }} is taken
+      </button>
+    </p>
     <p v-if="said" role="status" class="said">{{ said }}</p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <table v-if="page.length || people.length">
+    <table v-if="page.length || others.length">
       <tbody>
-        <tr v-for="l in page" :key="l.id" :class="{ gone: l.withdrawnOn }">
+        <tr v-for="l in [...page, ...others]" :key="l.id" :class="{ gone: l.withdrawnOn }">
           <td>
-            <a v-if="l.address" :href="l.address" target="_blank" rel="noopener">Page of section {{ l.section }}</a>
-            <s v-else>Page of section {{ l.section }}</s>
+            <a v-if="l.address" class="do" :href="l.address" target="_blank" rel="noopener">{{ name(l) }}</a>
+            <s v-else>{{ name(l) }}</s>
           </td>
           <td class="soft">{{ opened(l) }}</td>
           <td>
             <button v-if="l.address" type="button" class="do" @click="copy(l)">copy</button>
             <button v-if="l.address" type="button" class="do" :disabled="busy" @click="withdraw(l.id)">withdraw</button>
             <button type="button" class="do" :disabled="busy" @click="renew(l.id)">make anew</button>
+            <a v-if="l.address && l.kind === 'section'" class="do" :href="zip(l)" download>keep as .zip</a>
           </td>
         </tr>
       </tbody>
@@ -124,6 +140,7 @@ td:last-child {
   text-align: right;
 }
 td .do {
+  white-space: nowrap;
   margin-left: 8px;
 }
 .gone td:first-child {

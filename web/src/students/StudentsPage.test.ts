@@ -20,6 +20,7 @@ const VIEW = {
   page: "/preview/7/class",
   people: [{ id: "1", name: "Wren Oakes", page: "/preview/7/wren" }],
   publishing: { language: "en", twelveHours: false, linkAroundClass: false },
+  places: ["Weir House 2"],
   classes: [PAST],
   closed: [{ sentence: "“Map” needs a sign-in." }],
 };
@@ -98,7 +99,9 @@ describe("links", () => {
     const asked = server({ "GET links": () => lines, "POST links": () => PAGE, ...answers });
     const copied = vi.fn();
     vi.stubGlobal("navigator", { clipboard: { writeText: copied } });
-    const at = mount(LinksPanel, { props: { termId: 7, course: "HYD 210", section: "A", students: 24 } });
+    const at = mount(LinksPanel, {
+      props: { termId: 7, course: "HYD 210", section: "A", students: 24, places: ["Weir House 2"] },
+    });
     await settled();
     return { at, asked, copied };
   }
@@ -128,6 +131,17 @@ describe("links", () => {
     await presses(at)("make anew");
     expect(asked.at(-2)!.key).toBe("POST renewal");
     expect(at.find("a[download]").attributes("href")).toContain("students.csv?course=HYD%20210&section=A");
+  });
+
+  it("gives one's own calendar, and when a place is taken", async () => {
+    const { at, asked } = await panel([]);
+    await presses(at)("copy my own calendar");
+    await presses(at)("copy when Weir House 2");
+    const bodies = asked.filter((a) => a.key === "POST links").map((a) => a.body);
+    expect(bodies).toEqual([
+      { course: "HYD 210", section: "A", own: true },
+      { course: "HYD 210", section: "A", place: "Weir House 2" },
+    ]);
   });
 
   it("mails each student theirs and counts who has no address", async () => {

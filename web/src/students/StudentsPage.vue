@@ -142,7 +142,13 @@ async function lookAt(other: string) {
           </p>
         </template>
       </section>
-      <LinksPanel :term-id="termId" :course="view.course" :section="view.section" :students="view.people.length" />
+      <LinksPanel
+        :term-id="termId"
+        :course="view.course"
+        :section="view.section"
+        :students="view.people.length"
+        :places="view.places"
+      />
       <AfterClass
         :course="view.course"
         :section="view.section"

@@ -51,9 +51,15 @@ export function useLinks(termId: number, course: () => string) {
       busy.value = false;
     }
   }
-  const make = (section: string, student?: string) =>
+  /** Makes the link of a section, or of one of its students or places, or one's own; it is the same where there is one. */
+  const make = (section: string, of: { student?: string; place?: string; own?: boolean } = {}) =>
     doing(() =>
-      ask(api.POST("/api/terms/{termId}/links", { params: { path }, body: { course: course(), section, student } })),
+      ask(
+        api.POST("/api/terms/{termId}/links", {
+          params: { path },
+          body: { course: course(), section, ...of },
+        }),
+      ),
     );
   const withdraw = (linkId: number) =>
     doing(() =>

@@ -19,6 +19,7 @@ const VIEW = {
   page: "/preview/7/class",
   people: [],
   publishing: { language: "en", twelveHours: false, linkAroundClass: false },
+  places: ["Weir House 2"],
   classes: [],
   closed: [],
   week: 6,

@@ -60,6 +60,13 @@ public record FeedEntry(
         alarms = List.copyOf(alarms);
     }
 
+    /** A span that is taken, without any other word. */
+    public static FeedEntry of(
+            String uid, Instant stamp, LocalDateTime start, LocalDateTime end, String title, String place) {
+        return new FeedEntry(
+                uid, 0, stamp, start, end, false, title, "", place, "", "class", true, false, null, null, List.of());
+    }
+
     /** The same in other words. */
     public FeedEntry withDescription(String other) {
         return new FeedEntry(

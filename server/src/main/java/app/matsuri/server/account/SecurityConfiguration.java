@@ -10,7 +10,12 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.header.HeaderWriter;
+import org.springframework.security.web.header.writers.DelegatingRequestMatcherHeaderWriter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.header.writers.frameoptions.XFrameOptionsHeaderWriter;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.NegatedRequestMatcher;
 
 /** Who may ask for what: everything under /api needs a sign-in but the few things that lead to one. */
 @Configuration
@@ -52,7 +57,15 @@ class SecurityConfiguration {
                         .logoutSuccessHandler((request, response, who) -> response.setStatus(204)))
                 .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
                 .headers(h -> h.referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
-                        .frameOptions(f -> f.sameOrigin()))
+                        .frameOptions(f -> f.disable())
+                        .addHeaderWriter(unframeable()))
                 .build();
+    }
+
+    /** Nothing is shown in a frame but pages as students see them, which say themselves by whom. */
+    private static HeaderWriter unframeable() {
+        return new DelegatingRequestMatcherHeaderWriter(
+                new NegatedRequestMatcher(PathPatternRequestMatcher.pathPattern("/preview/**")),
+                new XFrameOptionsHeaderWriter(XFrameOptionsHeaderWriter.XFrameOptionsMode.DENY));
     }
 }

@@ -1,9 +1,11 @@
 package app.matsuri.server.feed;
 
+import java.time.Duration;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.util.MultiValueMap;
 
 /**
@@ -11,9 +13,13 @@ import org.springframework.util.MultiValueMap;
  *
  * @param busy classes take the reader's time
  * @param allDay what is due lasts the whole day
- * @param alarms whether reminders of the course come along
+ * @param remind how long before what is due an alarm sounds; null for none
  */
-record FeedContents(Set<Kind> kinds, boolean busy, boolean allDay, boolean alarms) {
+record FeedContents(
+        Set<Kind> kinds,
+        boolean busy,
+        boolean allDay,
+        @Nullable Duration remind) {
 
     /** The kinds of entries. */
     enum Kind {
@@ -43,7 +49,13 @@ record FeedContents(Set<Kind> kinds, boolean busy, boolean allDay, boolean alarm
                 kinds.isEmpty() ? USUAL : kinds,
                 "true".equals(query.getFirst("busy")),
                 "true".equals(query.getFirst("allday")),
-                !"none".equals(query.getFirst("alarms")));
+                remind(query.getFirst("remind")));
+    }
+
+    /** Minutes, up to two weeks; what is no such number is none. */
+    private static @Nullable Duration remind(@Nullable String minutes) {
+        boolean number = minutes != null && minutes.matches("[1-9]\\d{0,4}");
+        return number && Integer.parseInt(minutes) <= 20_160 ? Duration.ofMinutes(Integer.parseInt(minutes)) : null;
     }
 
     boolean has(Kind kind) {

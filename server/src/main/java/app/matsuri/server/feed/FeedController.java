@@ -4,7 +4,9 @@ import app.matsuri.core.calendar.Term;
 import app.matsuri.exchange.calendar.FeedEntry;
 import app.matsuri.exchange.calendar.FeedWriter;
 import app.matsuri.server.link.Links.Sees;
+import app.matsuri.server.link.Links.Taken;
 import app.matsuri.server.link.PublicLink;
+import app.matsuri.server.link.PublicLink.Kind;
 import app.matsuri.server.page.NothingHere;
 import app.matsuri.server.page.PageWords;
 import app.matsuri.server.page.PublicPage;
@@ -18,6 +20,8 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.CacheControl;
@@ -71,6 +75,13 @@ class FeedController {
             @PathVariable String token, @RequestParam MultiValueMap<String, String> query, HttpServletRequest request) {
         String source = ServletUriComponentsBuilder.fromRequest(request).toUriString();
         PublicLink link = seeing.open(token);
+        if (link.kind == Kind.PLACE) {
+            Written taken = taken(link, source);
+            return ResponseEntity.ok()
+                    .header("Content-Type", TYPE)
+                    .eTag(taken.tag())
+                    .body(taken.text());
+        }
         List<Sees> sees = seeing.sees(link);
         Key key = new Key(
                 source,
@@ -79,7 +90,8 @@ class FeedController {
                         .toList());
         Written written = known.getIfPresent(key);
         if (written == null || !clock.instant().isBefore(written.until())) {
-            written = written(seeing.seen(sees, Seeing.base(token)), query, source, false, request);
+            written = written(
+                    seeing.seen(sees, Seeing.base(token), link.kind == Kind.OWN), query, source, false, request);
             known.put(key, written);
         }
         return ResponseEntity.ok()
@@ -93,11 +105,36 @@ class FeedController {
     @GetMapping("/download.ics")
     ResponseEntity<byte[]> download(
             @PathVariable String token, @RequestParam MultiValueMap<String, String> query, HttpServletRequest request) {
-        List<Seen> seen = seeing.seen(seeing.open(token), token);
+        PublicLink link = seeing.open(token);
+        Written written =
+                link.kind == Kind.PLACE ? taken(link, "") : written(seeing.seen(link, token), query, "", true, request);
         return ResponseEntity.ok()
                 .header("Content-Type", TYPE)
                 .header("Content-Disposition", "attachment; filename=\"dates.ics\"")
-                .body(written(seen, query, "", true, request).text());
+                .body(written.text());
+    }
+
+    /** When a place is taken: the times and by which section. */
+    private Written taken(PublicLink link, String source) {
+        List<Taken> taken = seeing.taken(link);
+        String place = link.place == null ? "" : link.place;
+        ZoneId zone = taken.isEmpty() ? ZoneOffset.UTC : taken.get(0).zone();
+        List<FeedEntry> entries = taken.stream()
+                .map(one -> FeedEntry.of(
+                        ("place-" + one.by() + "-" + one.start()).replaceAll("[^A-Za-z0-9-]", "_") + "@matsuri",
+                        clock.instant(),
+                        one.start(),
+                        one.end(),
+                        one.by().course() + " " + one.by().section(),
+                        place))
+                .toList();
+        LocalDate first =
+                taken.isEmpty() ? LocalDate.EPOCH : taken.get(0).start().toLocalDate();
+        LocalDate last =
+                taken.isEmpty() ? first : taken.get(taken.size() - 1).end().toLocalDate();
+        byte[] text = FeedWriter.write(new FeedWriter.Head(place, source, zone, first, last), entries)
+                .getBytes(StandardCharsets.UTF_8);
+        return new Written(text, "\"" + DigestUtils.md5DigestAsHex(text) + "\"", clock.instant());
     }
 
     private Written written(

@@ -167,7 +167,7 @@ final class Feeds {
                 false,
                 null,
                 null,
-                List.of()));
+                which == Which.OPENS || contents.remind() == null ? List.of() : List.of(contents.remind())));
     }
 
     private String description(ShownThing thing) {

@@ -54,9 +54,9 @@ class LinkController {
     /**
      * A link.
      *
-     * @param kind "section" or "student"
+     * @param kind "section", "student", "place" or "own"
      * @param section code of the section; of a student the first of the course with that student
-     * @param student the student's name; empty for another kind
+     * @param student the student's name, or the place; empty for another kind
      * @param address what to open; empty while it is withdrawn
      */
     record LinkLine(
@@ -69,11 +69,18 @@ class LinkController {
             @Nullable LocalDate lastUsedOn,
             @Nullable LocalDate withdrawnOn) {}
 
-    /** Of which section, and of which of its students; null for the section itself. */
+    /**
+     * Of which section, and of which of its students; null for the section itself.
+     *
+     * @param place of one of the course's places in place of the section
+     * @param own of everything of the term, for oneself
+     */
     record LinkForm(
             @NotNull String course,
             @NotNull String section,
-            @Nullable String student) {}
+            @Nullable String student,
+            @Nullable String place,
+            @Nullable Boolean own) {}
 
     /** Of which section. */
     record SectionForm(@NotNull String course, @NotNull String section) {}
@@ -97,7 +104,7 @@ class LinkController {
 
     private LinkLine line(PublicLink link, Stored stored, Course course, HttpServletRequest request) {
         String section = link.section == null ? "" : link.section;
-        String name = "";
+        String name = link.place == null ? "" : link.place;
         if (link.kind == Kind.STUDENT) {
             for (Section of : course.sections()) {
                 for (Student student : of.students()) {
@@ -135,12 +142,28 @@ class LinkController {
         Stored stored = mayChange(by, termId);
         Course course = Find.course(stored.decisions(), form.course());
         Section section = Find.section(stored.decisions(), form.course(), form.section());
-        SectionRef ref = new SectionRef(course.code(), section.code());
         long workspace = access.workspace(termId);
-        PublicLink link = form.student() == null
+        return line(made(form, stored, workspace, course, section), stored, course, request);
+    }
+
+    private PublicLink made(LinkForm form, Stored stored, long workspace, Course course, Section section) {
+        SectionRef ref = new SectionRef(course.code(), section.code());
+        if (Boolean.TRUE.equals(form.own())) {
+            return links.own(stored, workspace);
+        }
+        if (form.place() != null) {
+            if (!Links.places(course).contains(form.place())) {
+                throw new Problem(
+                        HttpStatus.NOT_FOUND,
+                        "no-such-place",
+                        "No such place",
+                        "No section of " + course.code() + " meets in “" + form.place() + "”.");
+            }
+            return links.place(workspace, form.place());
+        }
+        return form.student() == null
                 ? links.section(stored, workspace, ref)
                 : links.student(stored, workspace, ref, student(section, form.student()));
-        return line(link, stored, course, request);
     }
 
     /** The term for someone who may change it, as it stands. */

@@ -1,20 +1,30 @@
 package app.matsuri.server.link;
 
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Student;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.server.clock.Today;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.link.PublicLink.Kind;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
+import app.matsuri.server.storage.TermWritten;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -68,6 +78,8 @@ public class Links {
                 .getResultStream()
                 .filter(link -> switch (link.kind) {
                     case SECTION -> isOf(link, stored.termId(), course.code());
+                    case PLACE -> places(course).contains(link.place);
+                    case OWN -> link.termId != null && link.termId == stored.termId();
                     case STUDENT ->
                         course.sections().stream()
                                 .flatMap(section -> section.students().stream())
@@ -110,6 +122,80 @@ public class Links {
                 });
     }
 
+    /** The places in which the sections of a course meet, in order. */
+    static Set<String> places(Course course) {
+        Set<String> places = new LinkedHashSet<>();
+        course.sections().forEach(section -> section.meets().forEach(pattern -> places.add(pattern.place())));
+        places.remove("");
+        return places;
+    }
+
+    /** The link of a place; made where the workspace has none that shows something. */
+    @Transactional
+    public PublicLink place(long workspaceId, String place) {
+        return entities.createQuery(
+                        "from PublicLink where workspaceId = :w and kind = :k and place = :p and withdrawnOn is null",
+                        PublicLink.class)
+                .setParameter("w", workspaceId)
+                .setParameter("k", Kind.PLACE)
+                .setParameter("p", place)
+                .getResultStream()
+                .findFirst()
+                .orElseGet(() -> {
+                    PublicLink link = new PublicLink();
+                    link.kind = Kind.PLACE;
+                    link.workspaceId = workspaceId;
+                    link.place = place;
+                    return made(link);
+                });
+    }
+
+    /** The link to everything of a term as it is planned, for who teaches it; made where there is none that shows something. */
+    @Transactional
+    public PublicLink own(Stored stored, long workspaceId) {
+        return entities.createQuery(
+                        "from PublicLink where termId = :t and kind = :k and withdrawnOn is null", PublicLink.class)
+                .setParameter("t", stored.termId())
+                .setParameter("k", Kind.OWN)
+                .getResultStream()
+                .findFirst()
+                .orElseGet(() -> {
+                    PublicLink link = new PublicLink();
+                    link.kind = Kind.OWN;
+                    link.workspaceId = workspaceId;
+                    link.termId = stored.termId();
+                    return made(link);
+                });
+    }
+
+    private List<Sees> own(PublicLink link) {
+        return terms(link).stream()
+                .filter(stored -> link.termId != null && stored.termId() == link.termId)
+                .flatMap(stored -> stored.decisions().courses().stream()
+                        .flatMap(course -> course.sections().stream()
+                                .map(section -> new Sees(stored, new SectionRef(course.code(), section.code()), null))))
+                .toList();
+    }
+
+    /** When a place is taken, and by which section; nothing else of it. */
+    public record Taken(LocalDateTime start, LocalDateTime end, ZoneId zone, SectionRef by) {}
+
+    /** When the place of a link is taken, over all terms of the workspace, in order of time. */
+    @Transactional(readOnly = true)
+    public List<Taken> taken(PublicLink link) {
+        List<Taken> taken = new ArrayList<>();
+        for (Stored stored : terms(link)) {
+            ZoneId zone = stored.decisions().term().zone();
+            for (SectionSchedule in : Schedule.of(stored.decisions()).sections()) {
+                in.sessions().all().stream()
+                        .filter(session -> session.place().equals(link.place))
+                        .forEach(s -> taken.add(new Taken(s.start(), s.end(), zone, in.ref())));
+            }
+        }
+        taken.sort(Comparator.comparing(Taken::start));
+        return taken;
+    }
+
     /** The link of a student on a section's roster; made where there is none that shows something. */
     @Transactional
     public PublicLink student(Stored stored, long workspaceId, SectionRef section, Student student) {
@@ -137,6 +223,47 @@ public class Links {
                 });
     }
 
+    /**
+     * Makes links for students that came to a roster, where others of their section have one. Part of the transaction that writes the
+     * roster.
+     */
+    @EventListener
+    void rosters(TermWritten written) {
+        for (Course course : written.after().decisions().courses()) {
+            for (Section section : course.sections()) {
+                Set<Student> was = written.before()
+                        .decisions()
+                        .course(course.code())
+                        .flatMap(c -> c.section(section.code()))
+                        .map(s -> Set.copyOf(s.students()))
+                        .orElse(Set.of());
+                List<Student> came = section.students().stream()
+                        .filter(student -> !was.contains(student))
+                        .toList();
+                if (!came.isEmpty() && !was.isEmpty()) {
+                    came(written.after(), new SectionRef(course.code(), section.code()), was, came);
+                }
+            }
+        }
+    }
+
+    private void came(Stored stored, SectionRef section, Set<Student> was, List<Student> came) {
+        long workspace = entities.createQuery("select workspaceId from TermRecord where id = :t", Long.class)
+                .setParameter("t", stored.termId())
+                .getSingleResult();
+        boolean handedOut = entities.createQuery(
+                        "from PublicLink where workspaceId = :w and kind = :k and withdrawnOn is null",
+                        PublicLink.class)
+                .setParameter("w", workspace)
+                .setParameter("k", Kind.STUDENT)
+                .getResultStream()
+                .anyMatch(link ->
+                        was.stream().anyMatch(student -> isOf(link, stored.termId(), section.course(), student)));
+        if (handedOut) {
+            came.forEach(student -> student(stored, workspace, section, student));
+        }
+    }
+
     private PublicLink made(PublicLink link) {
         link.madeOn = day();
         entities.persist(link);
@@ -150,7 +277,8 @@ public class Links {
      *
      * @throws Problem when the workspace has none
      */
-    private PublicLink find(long workspaceId, long id) {
+    @Transactional(readOnly = true)
+    public PublicLink find(long workspaceId, long id) {
         PublicLink link = entities.find(PublicLink.class, id);
         if (link == null || link.workspaceId != workspaceId) {
             throw new Problem(
@@ -205,6 +333,8 @@ public class Links {
         return switch (link.kind) {
             case SECTION -> section(link).stream().toList();
             case STUDENT -> student(link);
+            case OWN -> own(link);
+            case PLACE -> List.of();
         };
     }
 

@@ -22,7 +22,11 @@ public class PublicLink {
         /** What a section was told. */
         SECTION,
         /** What a student was told, in all courses of the workspace. */
-        STUDENT
+        STUDENT,
+        /** When a place is taken, and by which section. */
+        PLACE,
+        /** Everything of a term as it is planned, private notes too: one's own calendar. */
+        OWN
     }
 
     @Id
@@ -48,6 +52,9 @@ public class PublicLink {
 
     /** Of a student; null where there is none. */
     public @Nullable String mail;
+
+    /** Null for another kind of link. */
+    public @Nullable String place;
 
     /** How often it was made anew. */
     public int generation;

@@ -52,7 +52,7 @@ public class Previews {
         Stored stored = access.stands(by, Long.parseLong(termId));
         SectionRef section = new SectionRef(parts[0], parts[1]);
         Student student = parts.length < 3 ? null : student(stored, section, parts[2]);
-        return seeing.seen(List.of(new Sees(stored, section, student)), "/preview/" + termId + "/" + who);
+        return seeing.seen(List.of(new Sees(stored, section, student)), "/preview/" + termId + "/" + who, false);
     }
 
     /** Every section of the course as it is planned, for who teaches it. */

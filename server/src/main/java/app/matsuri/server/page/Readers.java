@@ -36,14 +36,16 @@ public class Readers {
         this.today = today;
     }
 
-    /** What is seen of a section; empty where the term has it no longer. */
-    public Optional<Shown> shown(Links.Sees sees) {
+    /**
+     * What is seen of a section, as it is planned where it is one's own; empty where the term has it no longer.
+     */
+    public Optional<Shown> shown(Links.Sees sees, boolean own) {
         Stored stored = sees.stored();
         Schedule schedule = schedules.get(
                 new Version(stored.termId(), stored.version()), version -> Schedule.of(stored.decisions()));
         LocalDateTime now = today.now(stored.decisions().term().zone());
         return schedule.section(sees.section().course(), sees.section().section())
-                .map(in -> Shown.of(schedule, in, reader(sees, in), now));
+                .map(in -> own ? Shown.planned(schedule, in, now) : Shown.of(schedule, in, reader(sees, in), now));
     }
 
     private Reader reader(Sees sees, SectionSchedule in) {

@@ -33,7 +33,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** Says in words what a reader sees of a section. */
-final class SectionPages {
+public final class SectionPages {
 
     /** How many that are still taken stand in the list; the rest are folded. */
     private static final int MISSED = 4;
@@ -339,7 +339,7 @@ final class SectionPages {
     private static final List<String> COLOURS = List.of("moss", "blue", "ochre", "plum", "teal", "olive");
 
     /** What the page of a section leads to. */
-    interface Addresses {
+    public interface Addresses {
         String home();
 
         String week(int number);

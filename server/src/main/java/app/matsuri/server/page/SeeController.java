@@ -1,17 +1,22 @@
 package app.matsuri.server.page;
 
-import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.shown.ShownThing;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.clock.Today;
 import app.matsuri.server.files.StoredFiles;
+import app.matsuri.server.link.Links.Taken;
 import app.matsuri.server.link.PublicLink;
+import app.matsuri.server.link.PublicLink.Kind;
 import app.matsuri.server.page.SectionPage.Thread;
 import app.matsuri.server.page.Seeing.Seen;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -39,9 +44,11 @@ class SeeController {
     private final Seeing seeing;
     private final Previews previews;
     private final StoredFiles files;
+    private final Today today;
 
-    SeeController(Seeing seeing, Previews previews, StoredFiles files) {
+    SeeController(Seeing seeing, Previews previews, StoredFiles files, Today today) {
         this.seeing = seeing;
+        this.today = today;
         this.previews = previews;
         this.files = files;
     }
@@ -72,6 +79,11 @@ class SeeController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
+        Optional<PublicLink> place =
+                Optional.ofNullable(path.get("token")).map(seeing::open).filter(link -> link.kind == Kind.PLACE);
+        if (place.isPresent()) {
+            return place(place.get(), path.getOrDefault("token", ""), request, response, model);
+        }
         List<Seen> all = seen(path, response, by);
         model.addAttribute(
                 "take", TakePage.Addresses.of(host(request), all.get(0).base(), ""));
@@ -97,6 +109,18 @@ class SeeController {
         model.addAttribute("whole", term);
         model.addAttribute("back", seen.one() ? "" : seen.base());
         return "section";
+    }
+
+    private String place(
+            PublicLink link, String token, HttpServletRequest request, HttpServletResponse response, Model model) {
+        response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(seeing.framedBy(link)));
+        List<Taken> taken = seeing.taken(link);
+        ZoneId zone = taken.isEmpty() ? ZoneOffset.UTC : taken.get(0).zone();
+        String name = link.place == null ? "" : link.place;
+        PageLocale.set(Locale.ENGLISH);
+        model.addAttribute("page", PlacePage.of(name, taken, seeing.words(Locale.ENGLISH), today.in(zone)));
+        model.addAttribute("take", TakePage.Addresses.of(host(request), Seeing.base(token), ""));
+        return "place";
     }
 
     /** A week on one sheet: to look at, to print, as a file, or as plain words. */
@@ -175,12 +199,13 @@ class SeeController {
             @RequestParam MultiValueMap<String, String> query,
             @RequestParam(defaultValue = "false") boolean busy,
             @RequestParam(defaultValue = "false") boolean allday,
+            @RequestParam(defaultValue = "") String remind,
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
         List<Seen> all = seen(path, response, by);
         TakePage.Asked asked = new TakePage.Asked(
-                query.getOrDefault("with", List.of()), query.getOrDefault("of", List.of()), busy, allday);
+                query.getOrDefault("with", List.of()), query.getOrDefault("of", List.of()), busy, allday, remind);
         model.addAttribute("page", TakePage.of(all, seeing.words(all.get(0)), host(request), asked));
         return "take";
     }
@@ -226,7 +251,7 @@ class SeeController {
                 .away();
     }
 
-    private static Map<String, Thread> threads(Seen seen) {
+    static Map<String, Thread> threads(Seen seen) {
         Map<String, Thread> threads = new HashMap<>();
         List<app.matsuri.core.plan.Unit> units = seen.course().units();
         for (int k = 0; k < units.size(); k++) {
@@ -241,7 +266,7 @@ class SeeController {
         return new SectionPages(seen.shown(), seeing.words(seen), addresses(seen), threads(seen));
     }
 
-    private static String subtitle(Seen seen) {
+    static String subtitle(Seen seen) {
         String term = seen.sees().stored().decisions().term().name();
         String by = seen.shown().instructor();
         return by.isEmpty() ? term : term + ". " + by;
@@ -252,31 +277,6 @@ class SeeController {
     }
 
     private static SectionPages.Addresses addresses(Seen seen) {
-        return new SectionPages.Addresses() {
-            @Override
-            public String home() {
-                return seen.home();
-            }
-
-            @Override
-            public String week(int number) {
-                return seen.home() + "week=" + number;
-            }
-
-            @Override
-            public String thing(ThingRef ref) {
-                return seen.thing(ref);
-            }
-
-            @Override
-            public String file(String file) {
-                return seen.file(file);
-            }
-
-            @Override
-            public String sheet(int week) {
-                return seen.sheet(week);
-            }
-        };
+        return seen.addresses();
     }
 }

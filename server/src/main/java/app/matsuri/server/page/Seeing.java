@@ -6,7 +6,9 @@ import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.shown.Shown;
 import app.matsuri.server.link.Links;
 import app.matsuri.server.link.Links.Sees;
+import app.matsuri.server.link.Links.Taken;
 import app.matsuri.server.link.PublicLink;
+import app.matsuri.server.link.PublicLink.Kind;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
@@ -38,34 +40,34 @@ public class Seeing {
      * @param base where the pages are
      * @param one whether there is no other section
      */
-    public record Seen(String base, Sees sees, Shown shown, boolean one) {
+    public record Seen(String base, Sees sees, Shown shown, boolean one, SectionPages.Addresses addresses) {
+
+        Seen(String base, Sees sees, Shown shown, boolean one) {
+            this(base, sees, shown, one, new OnTheServer(base, one ? "" : "of=" + encoded(key(sees)) + "&"));
+        }
+
+        /** The same with its pages elsewhere. */
+        Seen within(SectionPages.Addresses others) {
+            return new Seen(base, sees, shown, one, others);
+        }
 
         /** The section, as an address names it. */
         public String key() {
+            return key(sees);
+        }
+
+        private static String key(Sees sees) {
             return sees.stored().termId() + "/" + sees.section();
         }
 
         /** The page of the section, so that more can be asked for behind it. */
         public String home() {
-            return base() + (one ? "?" : "?of=" + encoded(key()) + "&");
+            return addresses.home();
         }
 
         /** Where a thing stands. */
         public String thing(ThingRef ref) {
-            return base() + "/thing?" + of() + "course=" + encoded(ref.course()) + "&id=" + encoded(ref.id());
-        }
-
-        private String of() {
-            return one ? "" : "of=" + encoded(key()) + "&";
-        }
-
-        /** The sheet of a week. */
-        String sheet(int week) {
-            return base() + "/sheet?" + of() + "week=" + week;
-        }
-
-        String file(String file) {
-            return base() + "/files/" + encoded(file) + (one ? "" : "?" + of());
+            return addresses.thing(ref);
         }
 
         Course course() {
@@ -74,6 +76,39 @@ public class Seeing {
 
         public ZoneId zone() {
             return sees.stored().decisions().term().zone();
+        }
+    }
+
+    /**
+     * The addresses of pages that this server answers.
+     *
+     * @param of which section, so that more can be asked for behind it; empty for the only one
+     */
+    private record OnTheServer(String base, String of) implements SectionPages.Addresses {
+
+        @Override
+        public String home() {
+            return base + "?" + of;
+        }
+
+        @Override
+        public String week(int number) {
+            return home() + "week=" + number;
+        }
+
+        @Override
+        public String thing(ThingRef ref) {
+            return base + "/thing?" + of + "course=" + encoded(ref.course()) + "&id=" + encoded(ref.id());
+        }
+
+        @Override
+        public String file(String file) {
+            return base + "/files/" + encoded(file) + (of.isEmpty() ? "" : "?" + of);
+        }
+
+        @Override
+        public String sheet(int week) {
+            return base + "/sheet?" + of + "week=" + week;
         }
     }
 
@@ -101,7 +136,7 @@ public class Seeing {
      * @throws NothingHere when it shows nothing any more
      */
     public List<Seen> seen(PublicLink link, String token) {
-        return seen(links.sees(link), base(token));
+        return seen(links.sees(link), base(token), link.kind == Kind.OWN);
     }
 
     /** Where the pages of a link are. */
@@ -117,12 +152,13 @@ public class Seeing {
     /**
      * What is shown of the sections of a link, at least one.
      *
+     * @param own whether it is shown to who teaches, as it is planned
      * @throws NothingHere when it shows nothing any more
      */
-    public List<Seen> seen(List<Sees> sees, String base) {
+    public List<Seen> seen(List<Sees> sees, String base, boolean own) {
         List<Seen> seen = new ArrayList<>();
         for (Sees one : sees) {
-            readers.shown(one).ifPresent(shown -> seen.add(new Seen(base, one, shown, sees.size() == 1)));
+            readers.shown(one, own).ifPresent(shown -> seen.add(new Seen(base, one, shown, sees.size() == 1)));
         }
         if (seen.isEmpty()) {
             throw new NothingHere();
@@ -141,6 +177,16 @@ public class Seeing {
         }
         return Optional.of(
                 seen.stream().filter(s -> of.equals(s.key())).findFirst().orElseThrow(NothingHere::new));
+    }
+
+    /** When the place of a link is taken. */
+    public List<Taken> taken(PublicLink link) {
+        return links.taken(link);
+    }
+
+    /** The words of whoever reads a page that is of no course. */
+    public PageWords words(Locale locale) {
+        return new PageWords(messages, locale, false);
     }
 
     /** The words of the section's course. */

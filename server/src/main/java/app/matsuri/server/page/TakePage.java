@@ -12,6 +12,7 @@ import java.util.Set;
  * @param kinds of entries
  * @param sections of the link; none where it has one
  * @param busy, allDay how they stand in the reader's calendar
+ * @param reminders before what is due
  */
 public record TakePage(
         String language,
@@ -22,10 +23,13 @@ public record TakePage(
         List<Choice> sections,
         boolean busy,
         boolean allDay,
+        List<Choice> reminders,
         Addresses addresses) {
 
     /** The kinds of entries, and those that are chosen where nothing is. */
     private static final List<String> KINDS = List.of("classes", "due", "opens", "closes", "notices");
+
+    private static final List<String> REMINDERS = List.of("60", "1440", "2880");
 
     private static final Set<String> USUAL = Set.of("classes", "due", "notices");
 
@@ -56,7 +60,7 @@ public record TakePage(
     }
 
     /** What was asked for. */
-    record Asked(List<String> with, List<String> of, boolean busy, boolean allDay) {}
+    record Asked(List<String> with, List<String> of, boolean busy, boolean allDay, String remind) {}
 
     static TakePage of(List<Seen> seen, PageWords words, String host, Asked asked) {
         boolean usual = asked.with().stream().noneMatch(KINDS::contains);
@@ -86,6 +90,13 @@ public record TakePage(
         if (asked.allDay()) {
             query.add("allday=true");
         }
+        List<Choice> reminders = REMINDERS.stream()
+                .map(minutes ->
+                        new Choice(minutes, words.say("take.remind." + minutes), minutes.equals(asked.remind())))
+                .toList();
+        if (!asked.remind().isEmpty() && REMINDERS.contains(asked.remind())) {
+            query.add("remind=" + asked.remind());
+        }
         String base = seen.get(0).base();
         return new TakePage(
                 words.language(),
@@ -96,6 +107,7 @@ public record TakePage(
                 sections,
                 asked.busy(),
                 asked.allDay(),
+                reminders,
                 Addresses.of(host, base, query.isEmpty() ? "" : "?" + String.join("&", query)));
     }
 }

@@ -12,6 +12,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,12 +29,14 @@ public class TermStore {
 
     private final EntityManager entities;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
     private final Cache<Long, Stored> loaded =
             Caffeine.newBuilder().maximumSize(200).build();
 
-    TermStore(EntityManager entities, Clock clock) {
+    TermStore(EntityManager entities, Clock clock, ApplicationEventPublisher events) {
         this.entities = entities;
         this.clock = clock;
+        this.events = events;
     }
 
     /** For how many days a deleted term can be brought back. */
@@ -246,6 +249,7 @@ public class TermStore {
                 loaded.put(after.termId(), after);
             }
         });
+        events.publishEvent(new TermWritten(before, after));
         return after;
     }
 

@@ -7,6 +7,7 @@ import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.Session;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
@@ -87,6 +88,11 @@ class StudentsController {
                 in.course().besides().publishing(),
                 week(in, today.in(stored.decisions().term().zone())),
                 weeks(in),
+                in.section().meets().stream()
+                        .map(MeetingPattern::place)
+                        .filter(place -> !place.isEmpty())
+                        .distinct()
+                        .toList(),
                 classes(in, today.now(stored.decisions().term().zone())),
                 findings.stream()
                         .filter(f ->

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param publishing how the course is shown
  * @param week number of the week of today
  * @param weeks those of the term, with their words
+ * @param places in which the section meets
  * @param classes those that are over, the last one first
  * @param closed what students cannot open
  */
@@ -36,6 +37,7 @@ public record StudentsView(
         Publishing publishing,
         int week,
         List<WeekWords> weeks,
+        List<String> places,
         List<PastClass> classes,
         List<FindingView> closed) {
 

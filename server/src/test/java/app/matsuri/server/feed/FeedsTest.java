@@ -71,7 +71,8 @@ class FeedsTest {
 
     private static Feeds feeds(Decisions plan, SectionSchedule in, boolean busy, boolean allDay) {
         Shown shown = Shown.of(Schedule.of(plan), in, Reader.CLASS, NOW);
-        FeedContents contents = new FeedContents(EnumSet.allOf(FeedContents.Kind.class), busy, allDay, true);
+        FeedContents contents =
+                new FeedContents(EnumSet.allOf(FeedContents.Kind.class), busy, allDay, java.time.Duration.ofHours(24));
         return new Feeds(
                 shown,
                 1,

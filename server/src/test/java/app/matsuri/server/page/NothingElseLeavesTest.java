@@ -223,6 +223,7 @@ class NothingElseLeavesTest {
                 "{\"course\":\"HYD 210\",\"section\":\"A\"}",
                 "{\"course\":\"HYD 210\",\"section\":\"B\"}",
                 "{\"course\":\"MAP 115\",\"section\":\"A\"}",
+                "{\"course\":\"HYD 210\",\"section\":\"A\",\"place\":\"Weir House 2\"}",
                 "{\"course\":\"HYD 210\",\"section\":\"A\",\"student\":\"4101\"}")) {
             JsonNode made = browser.post("/api/terms/" + term + "/links", form).body();
             links.add(URI.create(made.path("address").stringValue()).getPath());
@@ -289,7 +290,7 @@ class NothingElseLeavesTest {
         World world = world();
         String all = String.join("\n", crawled(world.links().get(0)).values());
         assertThat(all).contains("Why channels bend", "Field log 6", "Opens soon", "Quiz 1: stage and flow");
-        assertThat(String.join("\n", crawled(world.links().get(3)).values())).contains("HYD 210L");
+        assertThat(String.join("\n", crawled(world.links().get(4)).values())).contains("HYD 210L");
         String teacher = world.browser()
                 .get(world.browser()
                                 .get("/api/terms/" + world.term() + "/students?section=HYD%20210/A")

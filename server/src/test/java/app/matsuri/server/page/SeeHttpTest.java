@@ -3,11 +3,19 @@ package app.matsuri.server.page;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
+import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.Browser;
 import app.matsuri.server.ServerTest;
 import app.matsuri.server.account.Accounts;
+import java.io.ByteArrayInputStream;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -235,5 +243,91 @@ class SeeHttpTest {
                 "{\"kind\":\"set-publishing\",\"course\":\"HYD 210\",\"publishing\":{\"linkAroundClass\":true}}");
         String later = page(path + "?week=8");
         assertThat(later.substring(later.indexOf("id=\"week\""))).doesNotContain("https://meet.example/hyd");
+    }
+
+    private JsonNode other(String more) throws Exception {
+        Browser.Answer made = browser.post(
+                "/api/terms/" + term + "/links", "{\"course\":\"HYD 210\",\"section\":\"A\"," + more + "}");
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(200);
+        return made.body();
+    }
+
+    @Test
+    void whoSharesAPlaceSeesWhenItIsTakenAndByWhomAndNothingElse() throws Exception {
+        String path = path(other("\"place\":\"Weir House 2\""));
+        String page = page(path);
+        assertThat(page).contains("Weir House 2", "Fri 9 Oct", "10:00 to 10:50 HYD 210 A");
+        String feed = see(path + "/dates.ics").getContentAsString(StandardCharsets.UTF_8);
+        assertThat(feed).contains("SUMMARY:HYD 210 A", "LOCATION:Weir House 2");
+        assertThat(page + feed).doesNotContain("Pools", "Field log", "Reading Rivers");
+        assertThat(see(path + "/sheet").getStatus()).isEqualTo(404);
+        assertThat(browser.post(
+                                "/api/terms/" + term + "/links",
+                                "{\"course\":\"HYD 210\",\"section\":\"A\",\"place\":\"Nowhere\"}")
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void onesOwnCalendarHasWhatIsPlannedToldOrNot() throws Exception {
+        String path = path(other("\"own\":true"));
+        String feed = see(path + "/dates.ics").getContentAsString(StandardCharsets.UTF_8);
+        assertThat(feed).contains("What the river said", "MAP 115");
+        String asked = see(path + "/dates.ics?remind=1440").getContentAsString(StandardCharsets.UTF_8);
+        assertThat(asked).contains("BEGIN:VALARM", "TRIGGER:-P1D");
+        assertThat(see(path + "/dates.ics?remind=soon").getContentAsString(StandardCharsets.UTF_8))
+                .doesNotContain("VALARM");
+    }
+
+    @Test
+    void whoComesToARosterGetsALinkWhereTheOthersHaveOne() throws Exception {
+        String links = "/api/terms/" + term + "/links";
+        browser.post(links + "/students", "{\"course\":\"HYD 210\",\"section\":\"A\"}");
+        int before = browser.get(links + "?course=HYD%20210").body().size();
+        JsonNode students = Json.read(browser.plan(term))
+                .path("courses")
+                .get(0)
+                .path("sections")
+                .get(0)
+                .path("students");
+        String more = students.toString().replaceFirst("]$", ",{\"id\":\"4999\",\"name\":\"Juniper Vale\"}]");
+        Browser.Answer made = browser.change(
+                term,
+                1,
+                "{\"kind\":\"put-roster\",\"course\":\"HYD 210\",\"section\":\"A\",\"students\":" + more + "}");
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(200);
+        JsonNode now = browser.get(links + "?course=HYD%20210").body();
+        assertThat(now.size()).isEqualTo(before + 1);
+        assertThat(now.toString()).contains("Juniper Vale");
+    }
+
+    @Test
+    void whatALinkShowsIsKeptAsPagesThatOpenFromADisk() throws Exception {
+        long id = link("A", null).path("id").asLong();
+        byte[] bytes = browser.get("/api/terms/" + term + "/links/" + id + "/pages.zip")
+                .response()
+                .getContentAsByteArray();
+        Map<String, String> pages = new TreeMap<>();
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                pages.put(entry.getName(), new String(zip.readAllBytes(), StandardCharsets.UTF_8));
+            }
+        }
+        assertThat(pages).containsKeys("index.html", "index-week-6.html");
+        assertThat(pages.get("index.html"))
+                .contains("Why channels bend", "Autumn break")
+                .doesNotContain("/see/");
+        pages.forEach((name, text) -> {
+            Matcher links = Pattern.compile("(?:href|src)=\"([^\"#?:]+)\"").matcher(text);
+            while (name.endsWith(".html") && links.find()) {
+                if (!links.group(1).startsWith("style/")) {
+                    assertThat(pages).as(name).containsKey(links.group(1));
+                }
+            }
+        });
+        assertThat(Browser.of(mvc, accounts)
+                        .get("/api/terms/" + term + "/links/" + id + "/pages.zip")
+                        .status())
+                .isEqualTo(404);
     }
 }

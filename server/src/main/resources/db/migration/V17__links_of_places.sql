@@ -1,0 +1,1 @@
+alter table public_link add column place varchar(1000);
