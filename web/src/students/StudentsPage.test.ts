@@ -130,7 +130,7 @@ describe("links", () => {
     expect(asked.at(-2)!.key).toBe("POST withdrawal");
     await presses(at)("make anew");
     expect(asked.at(-2)!.key).toBe("POST renewal");
-    expect(at.find("a[download]").attributes("href")).toContain("students.csv?course=HYD%20210&section=A");
+    expect(at.find("details a[download]").attributes("href")).toContain("students.csv?course=HYD%20210&section=A");
   });
 
   it("gives one's own calendar, and when a place is taken", async () => {

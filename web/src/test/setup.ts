@@ -22,3 +22,9 @@ afterEach(() => {
   localStorage.clear();
   sessionStorage.clear();
 });
+
+// frames stay empty: what is in them is tried in a browser
+type Settings = { disableIframePageLoading: boolean; navigation: { disableChildFrameNavigation: boolean } };
+const { settings } = (window as unknown as { happyDOM: { settings: Settings } }).happyDOM;
+settings.disableIframePageLoading = true;
+settings.navigation.disableChildFrameNavigation = true;
