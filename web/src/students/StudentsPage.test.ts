@@ -1,8 +1,9 @@
 import { mount } from "@vue/test-utils";
 import { describe, expect, it, vi } from "vitest";
 import { frame, routed } from "../test/pages";
-import { type Asked, presses, server, settled, stubs } from "../test/stand";
+import { type Asked, Refused, presses, server, settled, stubs } from "../test/stand";
 import AfterClass from "./AfterClass.vue";
+import FramingField from "./FramingField.vue";
 import LinksPanel from "./LinksPanel.vue";
 import StudentsPage from "./StudentsPage.vue";
 
@@ -43,6 +44,7 @@ describe("what students see", () => {
       "GET students": () => VIEW,
       "GET telling": () => ({ differ: 1, sections: [TOLD] }),
       "GET links": () => [],
+      "GET framing": () => ({ hosts: [] }),
       "POST proposals": () => ({ quiet: true }),
     });
     const router = await routed("/terms/:termId/students", "/terms/7/students?section=HYD 210/A");
@@ -178,5 +180,33 @@ describe("after class", () => {
     const at = mount(AfterClass, { props: { course: "HYD 210", section: "A", classes, busy: false } });
     await presses(at)("take away");
     expect(at.emitted("put")![0]![0]).toMatchObject({ links: [] });
+  });
+});
+
+describe("frames", () => {
+  it("names the pages that may show it, says what is no host, and keeps what was typed", async () => {
+    const asked = server({
+      "GET framing": () => ({ hosts: ["a.example"] }),
+      "PUT framing": ({ body }) =>
+        (body as { hosts: string[] }).hosts.includes("no;host") ? new Refused("“no;host” is no host.") : body,
+    });
+    const at = mount(FramingField);
+    await settled();
+    const field = at.find("input");
+    expect(field.element.value).toBe("a.example");
+    await field.setValue("a.example, b.example");
+    await at.find("form").trigger("submit");
+    await settled();
+    expect(asked.at(-1)!.body).toEqual({ hosts: ["a.example", "b.example"] });
+    expect(at.find("[role=status]").text()).toBe("These may show it in a frame.");
+    await field.setValue("no;host");
+    await at.find("form").trigger("submit");
+    await settled();
+    expect(at.find("[role=status]").text()).toContain("is no host");
+    expect(field.element.value).toBe("no;host");
+    await field.setValue("");
+    await at.find("form").trigger("submit");
+    await settled();
+    expect(at.find("[role=status]").text()).toBe("No other page shows it in a frame.");
   });
 });

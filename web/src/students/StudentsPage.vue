@@ -11,6 +11,7 @@ import TellDialog from "../telling/TellDialog.vue";
 import { useTelling } from "../telling/useTelling";
 import { count, moment, weekdayDay } from "../ui/say";
 import AfterClass from "./AfterClass.vue";
+import FramingField from "./FramingField.vue";
 import LinksPanel from "./LinksPanel.vue";
 import { useStudents } from "./useStudents";
 
@@ -191,6 +192,7 @@ async function lookAt(other: string) {
             meeting links only from the day before a class until its end</label
           >
         </p>
+        <FramingField />
       </section>
       <section v-if="view.closed.length" class="panel" aria-labelledby="closed-head">
         <h2 id="closed-head">What they cannot open</h2>

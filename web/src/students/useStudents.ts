@@ -22,6 +22,26 @@ export function useStudents(termId: number, key: string) {
   return { state, section };
 }
 
+/** The hosts whose pages may show pages of links in a frame. */
+export function useFraming() {
+  const hosts = ref("");
+  const said = ref("");
+  const take = (framing: Schemas["Framing"]) => (hosts.value = framing.hosts.join(" "));
+  async function load() {
+    take(await ask(api.GET("/api/framing")));
+  }
+  async function save() {
+    try {
+      const named = hosts.value.split(/[\s,]+/).filter(Boolean);
+      take(await ask(api.PUT("/api/framing", { body: { hosts: named } })));
+      said.value = named.length ? "These may show it in a frame." : "No other page shows it in a frame.";
+    } catch (e) {
+      said.value = (e as Error).message;
+    }
+  }
+  return { hosts, said, load, save };
+}
+
 /** The links of a course: no decision of the plan, and so done at once and not undone. */
 export function useLinks(termId: number, course: () => string) {
   const lines = shallowRef<LinkLine[] | null>(null);

@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param cancelled whether it was told away
  * @param instanceOf where it is one of a series, which the series calls by this start; null for one alone
  * @param repeats where it is a series; null for one alone
- * @param alarms how long before its start; before the end of work that is due
+ * @param alarms how long before its end
  */
 public record FeedEntry(
         String uid,

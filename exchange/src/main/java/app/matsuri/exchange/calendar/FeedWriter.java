@@ -14,6 +14,7 @@ import net.fortuna.ical4j.model.DateList;
 import net.fortuna.ical4j.model.ParameterList;
 import net.fortuna.ical4j.model.component.VAlarm;
 import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.parameter.Related;
 import net.fortuna.ical4j.model.parameter.TzId;
 import net.fortuna.ical4j.model.parameter.Value;
 import net.fortuna.ical4j.model.property.Categories;
@@ -30,6 +31,7 @@ import net.fortuna.ical4j.model.property.Sequence;
 import net.fortuna.ical4j.model.property.Source;
 import net.fortuna.ical4j.model.property.Status;
 import net.fortuna.ical4j.model.property.Transp;
+import net.fortuna.ical4j.model.property.Trigger;
 import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.Url;
 import net.fortuna.ical4j.model.property.immutable.ImmutableAction;
@@ -121,7 +123,8 @@ public final class FeedWriter {
     }
 
     private static VAlarm alarm(Duration before, String title) {
-        VAlarm alarm = new VAlarm(before.negated());
+        VAlarm alarm = new VAlarm();
+        alarm.add(new Trigger(new ParameterList(List.of(Related.END)), before.negated()));
         alarm.add(ImmutableAction.DISPLAY);
         alarm.add(new Description(title));
         return alarm;

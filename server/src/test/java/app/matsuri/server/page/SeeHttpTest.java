@@ -10,6 +10,7 @@ import app.matsuri.server.account.Accounts;
 import java.io.ByteArrayInputStream;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
@@ -19,6 +20,7 @@ import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
@@ -274,7 +276,7 @@ class SeeHttpTest {
         String feed = see(path + "/dates.ics").getContentAsString(StandardCharsets.UTF_8);
         assertThat(feed).contains("What the river said", "MAP 115");
         String asked = see(path + "/dates.ics?remind=1440").getContentAsString(StandardCharsets.UTF_8);
-        assertThat(asked).contains("BEGIN:VALARM", "TRIGGER:-P1D");
+        assertThat(asked).contains("BEGIN:VALARM", "TRIGGER;RELATED=END:-P1D");
         assertThat(see(path + "/dates.ics?remind=soon").getContentAsString(StandardCharsets.UTF_8))
                 .doesNotContain("VALARM");
     }
@@ -329,5 +331,107 @@ class SeeHttpTest {
                         .get("/api/terms/" + term + "/links/" + id + "/pages.zip")
                         .status())
                 .isEqualTo(404);
+    }
+
+    @Test
+    void otherPagesMayFrameItWhereTheWorkspaceSaysSo() throws Exception {
+        String path = path(link("A", null));
+        assertThat(browser.get("/api/framing").body().path("hosts")).isEmpty();
+        Browser.Answer made = browser.ask(
+                HttpMethod.PUT,
+                "/api/framing",
+                "{\"hosts\":[\"courses.quillmarsh.example\"]}".getBytes(StandardCharsets.UTF_8),
+                "application/json");
+        assertThat(made.status()).isEqualTo(200);
+        assertThat(see(path).getHeader("Content-Security-Policy"))
+                .endsWith("frame-ancestors 'self' courses.quillmarsh.example");
+        for (String wrong : List.of("two words", "x; script-src *", "'none'")) {
+            Browser.Answer refused = browser.ask(
+                    HttpMethod.PUT,
+                    "/api/framing",
+                    ("{\"hosts\":[\"" + wrong + "\"]}").getBytes(StandardCharsets.UTF_8),
+                    "application/json");
+            assertThat(refused.status()).as(wrong).isEqualTo(422);
+        }
+        assertThat(browser.get("/api/framing").body().path("hosts").toString()).contains("quillmarsh");
+        Browser other = Browser.of(mvc, accounts);
+        assertThat(other.get("/api/framing").body().path("hosts")).isEmpty();
+    }
+
+    @Test
+    void theSheetIsAPageATableToPasteAndPlainWordsAlike() throws Exception {
+        String path = path(link("A", null));
+        String page = page(path + "/sheet?week=6");
+        String table = page(path + "/sheet.html?week=6");
+        String words = page(path + "/sheet.txt?week=6");
+        for (String part : List.of(
+                "From slope to flow", "Know what Manning", "Why channels bend", "CH2", "Read 12", "Weir House 2")) {
+            assertThat(page).contains(part);
+            assertThat(table).contains(part);
+            assertThat(words).contains(part);
+        }
+        assertThat(page).contains("before class 10:00", "hand in 23:59", "opens 10:50");
+        assertThat(table).contains("style=", "http://localhost/see/").doesNotContain("class=", "<link");
+        assertThat(words)
+                .contains("Wed 7 Oct", "○ Read 11: Meanders, before class 10:00 http://localhost/see/")
+                .doesNotContain("<");
+        assertThat(see(path + "/sheet?week=40").getStatus()).isEqualTo(404);
+    }
+
+    @Test
+    void whoTeachesSeesTheSheetOfEverySectionAsPlannedAndNobodyElseDoes() throws Exception {
+        JsonNode view = browser.get("/api/terms/" + term + "/students?section=HYD%20210/A")
+                .body();
+        String sheet = view.path("page").stringValue() + "/sheet?week=6&teacher=true";
+        String mine = browser.get(sheet).response().getContentAsString(StandardCharsets.UTF_8);
+        assertThat(mine).contains("Weir House 4", "Errors in gauging", "Ask who can bring a tape measure");
+        assertThat(Browser.of(mvc, accounts).get(sheet).status()).isEqualTo(404);
+        assertThat(see(sheet).getStatus()).as("without a sign-in").isEqualTo(401);
+        assertThat(browser.get("/preview/" + term + "/bm90aGluZw").status()).isEqualTo(404);
+        assertThat(browser.get("/preview/" + term + "/%21%21").status()).isEqualTo(404);
+    }
+
+    @Test
+    void theViewOfWhatStudentsSeeHasPastClassesWeeksAndWhatTheyCannotOpen() throws Exception {
+        String path = "/api/terms/" + term + "/students?section=HYD%20210/A";
+        JsonNode view = browser.get(path).body();
+        assertThat(view.path("people")).hasSize(24);
+        assertThat(view.path("week").asInt()).isEqualTo(6);
+        assertThat(view.path("weeks").get(5).path("headline").stringValue()).isEqualTo("From slope to flow");
+        JsonNode last = view.path("classes").get(0);
+        String session = last.path("session").stringValue();
+        Browser.Answer made = browser.change(
+                term,
+                1,
+                "{\"kind\":\"put-session-links\",\"course\":\"HYD 210\",\"section\":\"A\",\"session\":\""
+                        + session.substring(0, 16)
+                        + "\",\"links\":[{\"title\":\"Film of the bend\",\"url\":\"https://films.example/bend\"}]}");
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(200);
+        assertThat(browser.get(path).body().path("classes").get(0).path("links").toString())
+                .contains("films.example");
+        assertThat(page(path(link("A", null)) + "?term=true"))
+                .as("it is seen at once")
+                .contains("https://films.example/bend", "Film of the bend");
+        assertThat(browser.get("/api/terms/" + term + "/students?section=ZZ/Z").status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void aDraftIsSeenByNobodyUntilItIsGivenOut() throws Exception {
+        String path = path(link("A", null));
+        String item = "{\"kind\":\"put-item\",\"course\":\"HYD 210\",\"unit\":\"CH\",\"item\":{\"id\":\"bend\","
+                + "\"kind\":\"homework\",\"title\":\"Bend sheet\",\"draft\":true,\"due\":{\"at\":\"2026-10-09T17:00\"}}}";
+        Browser.Answer put = browser.post(
+                "/api/terms/" + term + "/changes", "{\"version\":1,\"seen\":true,\"change\":" + item + "}");
+        assertThat(put.status()).as(put.body().toString()).isEqualTo(200);
+        assertThat(page(path)).doesNotContain("Bend sheet");
+        assertThat(browser.get("/api/terms/" + term + "/wall").body().toString())
+                .contains("\"draft\":true");
+        Browser.Answer out = browser.post(
+                "/api/terms/" + term + "/changes",
+                "{\"version\":2,\"seen\":true,\"change\":{\"kind\":\"set-draft\",\"course\":\"HYD 210\",\"items\":[\"bend\"],"
+                        + "\"draft\":false}}");
+        assertThat(out.status()).as(out.body().toString()).isEqualTo(200);
+        assertThat(page(path)).contains("Bend sheet");
     }
 }
