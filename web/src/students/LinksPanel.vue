@@ -140,6 +140,10 @@ td:last-child {
   text-align: right;
 }
 td .do {
+  display: inline-block;
+  min-height: 26px;
+  line-height: 26px;
+  margin-top: 2px;
   white-space: nowrap;
   margin-left: 8px;
 }

@@ -29,7 +29,7 @@ class TellingJourneysTest {
             page.click(".sees input");
             page.seeText("[data-date='2026-10-14']", "CH2");
             page.press("Apply");
-            page.seeText(".band .told", "18");
+            page.seeText(".band .told", "19");
             page.stand("2026-10-14");
             page.keys(Keys.ENTER);
             page.seeText(".slip", "told Fri 9 Oct");
@@ -40,7 +40,7 @@ class TellingJourneysTest {
             page.gone(".p-dialog");
             page.gone(".slip .toldso");
             page.hold("z", Keys.CONTROL);
-            page.seeText(".band .told", "18");
+            page.seeText(".band .told", "19");
         }
     }
 
