@@ -85,8 +85,11 @@ class SeeController {
             return place(place.get(), path.getOrDefault("token", ""), request, response, model);
         }
         List<Seen> all = seen(path, response, by);
-        model.addAttribute(
-                "take", TakePage.Addresses.of(host(request), all.get(0).base(), ""));
+        if (path.containsKey("token")) {
+            // a preview has no feed of its own
+            model.addAttribute(
+                    "take", TakePage.Addresses.of(host(request), all.get(0).base(), ""));
+        }
         Optional<Seen> one = Seeing.asked(all, of);
         if (one.isEmpty()) {
             model.addAttribute(
