@@ -49,6 +49,8 @@ class ArchitectureTest {
             .definedBy("app.matsuri.core.rollover")
             .layer("shown")
             .definedBy("app.matsuri.core.shown")
+            .layer("reminding")
+            .definedBy("app.matsuri.core.reminding")
             .whereLayer("session")
             .mayOnlyBeAccessedByLayers(
                     "plan",
@@ -61,7 +63,8 @@ class ArchitectureTest {
                     "gradebook",
                     "lookback",
                     "rollover",
-                    "shown")
+                    "shown",
+                    "reminding")
             .whereLayer("plan")
             .mayOnlyBeAccessedByLayers(
                     "flow",
@@ -73,7 +76,8 @@ class ArchitectureTest {
                     "gradebook",
                     "lookback",
                     "rollover",
-                    "shown")
+                    "shown",
+                    "reminding")
             .whereLayer("flow")
             .mayOnlyBeAccessedByLayers(
                     "schedule",
@@ -84,10 +88,19 @@ class ArchitectureTest {
                     "gradebook",
                     "lookback",
                     "rollover",
-                    "shown")
+                    "shown",
+                    "reminding")
             .whereLayer("schedule")
             .mayOnlyBeAccessedByLayers(
-                    "change", "findings", "proposal", "repace", "gradebook", "lookback", "rollover", "shown")
+                    "change",
+                    "findings",
+                    "proposal",
+                    "repace",
+                    "gradebook",
+                    "lookback",
+                    "rollover",
+                    "shown",
+                    "reminding")
             .whereLayer("change")
             .mayOnlyBeAccessedByLayers("findings", "proposal", "repace", "rollover")
             .whereLayer("findings")
@@ -101,6 +114,8 @@ class ArchitectureTest {
             .whereLayer("rollover")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("shown")
+            .mayOnlyBeAccessedByLayers("reminding")
+            .whereLayer("reminding")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("proposal")
             .mayNotBeAccessedByAnyLayer();

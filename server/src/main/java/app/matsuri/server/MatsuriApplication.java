@@ -13,10 +13,12 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The server: HTTP, accounts, storage and history around the rules. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
+@EnableScheduling
 public class MatsuriApplication {
 
     public static void main(String[] arguments) throws IOException {

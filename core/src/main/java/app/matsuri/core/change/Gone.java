@@ -66,6 +66,8 @@ public final class Gone {
         out = out.withBesides(out.besides()
                 .withNotices(out.besides().notices().stream().map(this::notice).toList())
                 .withRhythms(out.besides().rhythms().stream().map(this::rhythm).toList())
+                .withReminders(
+                        With.without(out.besides().reminders(), r -> r.item() != null && items.contains(r.item())))
                 .withTook(With.without(out.besides().took(), t -> units.contains(t.unit())))
                 .withWaits(With.without(
                         out.besides().waits(),

@@ -155,7 +155,8 @@ final class CourseRolled {
                 .withUnits(List.of())
                 .withBesides(Besides.NONE
                         .withWeights(old.besides().weights())
-                        .withPublishing(old.besides().publishing()));
+                        .withPublishing(old.besides().publishing())
+                        .withReminders(old.besides().reminders()));
     }
 
     /** The course of the new term without the units that come; refuses where they stand there and nobody said again. */

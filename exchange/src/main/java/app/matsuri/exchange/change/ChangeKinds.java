@@ -43,6 +43,7 @@ import app.matsuri.core.change.plan.BringCourses;
 import app.matsuri.core.change.plan.PutCourse;
 import app.matsuri.core.change.plan.PutItem;
 import app.matsuri.core.change.plan.PutLesson;
+import app.matsuri.core.change.plan.PutReminders;
 import app.matsuri.core.change.plan.PutUnit;
 import app.matsuri.core.change.plan.RememberPace;
 import app.matsuri.core.change.plan.RemoveCourse;
@@ -124,6 +125,7 @@ final class ChangeKinds {
                         ChangeKind.of("tell", Tell.class).otherwise("why", ""),
                         ChangeKind.of("set-weights", SetWeights.class),
                         ChangeKind.of("set-publishing", SetPublishing.class),
+                        ChangeKind.of("put-reminders", PutReminders.class),
                         ChangeKind.of("shift", Shift.class)
                                 .least("week", 1)
                                 .least("by", -1000)

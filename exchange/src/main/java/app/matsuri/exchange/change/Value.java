@@ -15,6 +15,7 @@ import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Publishing;
+import app.matsuri.core.plan.Reminder;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Student;
@@ -98,6 +99,7 @@ record Value<T>(BiFunction<In, String, T> read, Function<T, Object> write, Map<S
         object(WeekNote.class, BesidesReader::weekNote, BesidesWriter::weekNote, "weekNote");
         object(Weights.class, BesidesReader::costs, BesidesWriter::weights, "weights");
         object(Publishing.class, BesidesReader::shown, BesidesWriter::publishing, "publishing");
+        object(Reminder.class, BesidesReader::reminder, BesidesWriter::reminder, "reminder");
         object(Took.class, BesidesReader::took, BesidesWriter::took, "took");
         object(Change.class, ChangeJson::change, ChangeJson::write, "change");
         object(PutDates.Entry.class, RedateJson::entry, RedateJson::entry, "dates");

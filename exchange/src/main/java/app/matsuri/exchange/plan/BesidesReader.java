@@ -10,6 +10,7 @@ import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Publishing;
+import app.matsuri.core.plan.Reminder;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Took;
 import app.matsuri.core.plan.Waiting;
@@ -42,6 +43,7 @@ public final class BesidesReader {
                 in.objects("weekNotes", BesidesReader::weekNote),
                 weights(in),
                 publishing(in.object("publishing", BesidesReader::shown)),
+                in.objects("reminders", BesidesReader::reminder),
                 in.objects("took", BesidesReader::took),
                 in.objects("waits", BesidesReader::waiting));
     }
@@ -80,6 +82,56 @@ public final class BesidesReader {
         boolean linkAroundClass = in.flag("linkAroundClass", false);
         in.extra();
         return language == null ? null : new Publishing(language, twelveHours, linkAroundClass);
+    }
+
+    /** Of what a course reminds; null when a fault leaves it without meaning. */
+    public static @Nullable Reminder reminder(In in) {
+        String id = in.id("id");
+        List<String> kinds = in.texts("kinds", "a kind of work", x -> x);
+        String item = in.text("item", null);
+        boolean marked = in.flag("marked", false);
+        String before = in.word("before", "due", Words.all(Reminder.Before.class));
+        Reminder.Lead lead = in.object("lead", BesidesReader::lead);
+        String to = in.word("to", "students", Words.all(Reminder.Whom.class));
+        boolean mail = in.flag("mail", true);
+        boolean feed = in.flag("feed", true);
+        in.extra();
+        if (lead == null && !in.has("lead")) {
+            in.faults().fatal(in.pointer(), "“lead” is missing: say how long before, such as {\"minutes\": 60}.");
+        }
+        return id == null || before == null || lead == null || to == null
+                ? null
+                : new Reminder(
+                        id,
+                        kinds,
+                        item,
+                        marked,
+                        Words.constant(Reminder.Before.class, before),
+                        lead,
+                        Words.constant(Reminder.Whom.class, to),
+                        mail,
+                        feed);
+    }
+
+    private static Reminder.@Nullable Lead lead(In in) {
+        int most = Reminder.Lead.MOST_DAYS;
+        Integer minutes = in.number("minutes", 0, 0);
+        Integer days = in.number("days", 0, 0);
+        LocalTime at = in.time("at");
+        in.extra();
+        if (minutes == null || days == null) {
+            return null;
+        }
+        if (days > most || minutes > most * 24 * 60) {
+            in.faults().fatal(in.pointer(), "A reminder comes " + most + " days before at the most.");
+            return null;
+        }
+        if (at == null && days > 0) {
+            in.faults()
+                    .fatal(in.pointer(), "Say at what time of day, such as “at”: “09:00”, or how many minutes before.");
+            return null;
+        }
+        return at == null ? Reminder.Lead.minutes(minutes) : Reminder.Lead.days(days, at);
     }
 
     private static Weights weights(In in) {

@@ -4,6 +4,7 @@ import app.matsuri.core.plan.DayNote;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Publishing;
+import app.matsuri.core.plan.Reminder;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Took;
 import app.matsuri.core.plan.Waiting;
@@ -101,7 +102,6 @@ public final class BesidesWriter {
         return out;
     }
 
-    /** Costs that differ from the usual ones, by their names. */
     /** How a course is shown to its students, as far as it is not as usual. */
     public static Map<String, Object> publishing(Publishing publishing) {
         return new Out()
@@ -111,6 +111,30 @@ public final class BesidesWriter {
                 .map();
     }
 
+    /** Of what a course reminds. */
+    public static Map<String, Object> reminder(Reminder reminder) {
+        Reminder.Lead lead = reminder.lead();
+        return new Out()
+                .put("id", reminder.id())
+                .some("kinds", reminder.kinds())
+                .some("item", reminder.item())
+                .unless(false, "marked", reminder.marked())
+                .put("before", Words.word(reminder.before()))
+                .put(
+                        "lead",
+                        lead.at() == null
+                                ? Map.of("minutes", lead.minutes())
+                                : new Out()
+                                        .put("days", lead.days())
+                                        .put("at", lead.at().toString())
+                                        .map())
+                .unless("students", "to", Words.word(reminder.to()))
+                .unless(true, "mail", reminder.mail())
+                .unless(true, "feed", reminder.feed())
+                .map();
+    }
+
+    /** Costs that differ from the usual ones, by their names. */
     public static Map<String, Integer> weights(Weights weights) {
         Map<String, Integer> differ = new LinkedHashMap<>();
         weights.costs().forEach((cost, n) -> {

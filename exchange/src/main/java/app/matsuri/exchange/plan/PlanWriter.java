@@ -109,6 +109,11 @@ public final class PlanWriter {
                 .put("units", course.units().stream().map(PlanWriter::unit).toList())
                 .some("weights", BesidesWriter.weights(besides.weights()))
                 .some("publishing", BesidesWriter.publishing(besides.publishing()))
+                .some(
+                        "reminders",
+                        besides.reminders().stream()
+                                .map(BesidesWriter::reminder)
+                                .toList())
                 .some("took", besides.took().stream().map(BesidesWriter::took).toList())
                 .some("waits", BesidesWriter.waits(besides.waits()))
                 .some(

@@ -91,6 +91,7 @@ class ChangeJsonTest {
                 "{'kind':'put-session-links','course':'C','section':'A','session':'2026-10-05T10:00',"
                         + "'links':[{'title':'Film','url':'https://films.example/1'}]}",
                 "{'kind':'set-publishing','course':'C','publishing':{'language':'de','linkAroundClass':true}}",
+                "{'kind':'put-reminders','course':'C','reminders':[{'id':'r','kinds':['quiz'],'marked':true,'before':'closes','lead':{'minutes':60}},{'id':'s','before':'session','lead':{'days':1,'at':'09:00'},'to':'instructor','feed':false}]}",
                 "{'kind':'set-draft','course':'C','units':['U'],'items':['I'],'draft':true}",
                 "{'kind':'put-adjustment','course':'C','section':'A','adjustment':{'item':'I','student':'7','due':{'at':'2026-10-20T17:00'},'why':'ill'}}",
                 "{'kind':'order-day','course':'C','items':['I','J']}",

@@ -5,6 +5,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** A person who may sign in. */
 @Entity
@@ -22,4 +23,10 @@ public class Account {
     public Instant createdAt;
     public boolean twelveHours;
     public String weekStart = "MO";
+
+    /** Where reminders for who teaches go; empty for nowhere. */
+    public String mail = "";
+
+    /** Minutes before the next class at which the person is told of it; null for not. */
+    public @Nullable Integer classReminder;
 }

@@ -5,6 +5,8 @@ import app.matsuri.server.access.Colleague;
 import app.matsuri.server.access.Colleague.Role;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
+import app.matsuri.server.mail.Letters;
+import app.matsuri.server.settings.Tokens;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import jakarta.persistence.EntityManager;
@@ -37,13 +39,13 @@ class ColleagueController {
 
     private final EntityManager entities;
     private final TermStore store;
-    private final Outbox outbox;
+    private final Letters letters;
     private final Clock clock;
 
-    ColleagueController(EntityManager entities, TermStore store, Outbox outbox, Clock clock) {
+    ColleagueController(EntityManager entities, TermStore store, Letters letters, Clock clock) {
         this.entities = entities;
         this.store = store;
-        this.outbox = outbox;
+        this.letters = letters;
         this.clock = clock;
     }
 
@@ -145,8 +147,8 @@ class ColleagueController {
             colleague.firstDay = form.first();
             colleague.lastDay = form.last();
         }
-        String token = InvitationToken.fresh();
-        colleague.tokenHash = InvitationToken.hash(token);
+        String token = Tokens.fresh();
+        colleague.tokenHash = Tokens.hash(token);
         entities.persist(colleague);
         String term = stored.decisions().term().name();
         String what = switch (colleague.role) {
@@ -156,7 +158,7 @@ class ColleagueController {
                 "take the classes of " + colleague.course + " " + colleague.section + ", "
                         + Say.days(colleague.firstDay, colleague.lastDay);
         };
-        outbox.send(
+        letters.write(
                 by.workspaceId(),
                 colleague.mail,
                 by.displayName() + " invites you to " + term,
@@ -180,10 +182,5 @@ class ColleagueController {
             throw new Problem(
                     HttpStatus.NOT_FOUND, "no-such-colleague", "No such colleague", "That invitation is gone already.");
         }
-    }
-
-    @GetMapping("/outbox")
-    List<Outbox.Mail> outbox(@AuthenticationPrincipal SignedIn by) {
-        return outbox.of(by.workspaceId());
     }
 }

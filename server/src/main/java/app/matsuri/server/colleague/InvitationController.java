@@ -4,6 +4,7 @@ import app.matsuri.server.access.Colleague;
 import app.matsuri.server.account.Accounts;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
+import app.matsuri.server.settings.Tokens;
 import jakarta.persistence.EntityManager;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -105,7 +106,7 @@ class InvitationController {
 
     private Colleague find(String token) {
         return entities.createQuery("from Colleague where tokenHash = :h and withdrawn = false", Colleague.class)
-                .setParameter("h", InvitationToken.hash(token))
+                .setParameter("h", Tokens.hash(token))
                 .getResultStream()
                 .findFirst()
                 .orElseThrow(() -> new Problem(

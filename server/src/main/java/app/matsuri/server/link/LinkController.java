@@ -7,9 +7,9 @@ import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Student;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
-import app.matsuri.server.colleague.Outbox;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.link.PublicLink.Kind;
+import app.matsuri.server.mail.Letters;
 import app.matsuri.server.storage.Stored;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
@@ -22,6 +22,7 @@ import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -43,12 +44,12 @@ class LinkController {
 
     private final Access access;
     private final Links links;
-    private final Outbox outbox;
+    private final Letters letters;
 
-    LinkController(Access access, Links links, Outbox outbox) {
+    LinkController(Access access, Links links, Letters letters) {
         this.access = access;
         this.links = links;
-        this.outbox = outbox;
+        this.letters = letters;
     }
 
     /**
@@ -117,7 +118,7 @@ class LinkController {
         }
         return new LinkLine(
                 link.id,
-                link.kind.name().toLowerCase(java.util.Locale.ROOT),
+                link.kind.name().toLowerCase(Locale.ROOT),
                 section,
                 name,
                 link.open() ? address(link, request) : "",
@@ -247,7 +248,7 @@ class LinkController {
             if (student.mail().isBlank()) {
                 without++;
             } else if (mail) {
-                outbox.send(
+                letters.write(
                         workspace,
                         student.mail(),
                         "Your dates of " + course.code() + " " + course.title(),

@@ -10,10 +10,8 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.util.Base64;
-import java.util.HexFormat;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
 import org.slf4j.Logger;
@@ -26,7 +24,7 @@ import org.springframework.stereotype.Component;
  * database alone has no address. HMAC by RFC 2104 with SHA-256.
  */
 @Component
-class LinkKey {
+public class LinkKey {
 
     private static final Logger LOG = LoggerFactory.getLogger(LinkKey.class);
     private static final int BYTES = 32;
@@ -82,23 +80,23 @@ class LinkKey {
 
     /** What the address of a link ends with. */
     String token(PublicLink link) {
+        return sign("link " + link.id + " " + link.generation);
+    }
+
+    /** What shows that words were written here, and not by somebody who made them up. */
+    public String sign(String words) {
         try {
             Mac mac = Mac.getInstance("HmacSHA256");
             mac.init(new SecretKeySpec(key, "HmacSHA256"));
-            byte[] of = ("link " + link.id + " " + link.generation).getBytes(StandardCharsets.US_ASCII);
+            byte[] of = words.getBytes(StandardCharsets.UTF_8);
             return Base64.getUrlEncoder().withoutPadding().encodeToString(mac.doFinal(of));
         } catch (GeneralSecurityException e) {
             throw new IllegalStateException(e);
         }
     }
 
-    /** What is kept of a token, in hexadecimal. */
-    static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+    /** Whether two are the same, found out in the same time wherever they differ. */
+    public static boolean same(String one, String other) {
+        return MessageDigest.isEqual(one.getBytes(StandardCharsets.UTF_8), other.getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -9,6 +9,7 @@ import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.server.clock.Today;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.link.PublicLink.Kind;
+import app.matsuri.server.settings.Tokens;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import app.matsuri.server.storage.TermWritten;
@@ -54,7 +55,7 @@ public class Links {
     public Optional<PublicLink> opened(String token) {
         Optional<PublicLink> link = entities.createQuery(
                         "from PublicLink where hash = :h and withdrawnOn is null", PublicLink.class)
-                .setParameter("h", LinkKey.hash(token))
+                .setParameter("h", Tokens.hash(token))
                 .getResultStream()
                 .findFirst();
         link.ifPresent(found -> {
@@ -196,17 +197,22 @@ public class Links {
         return taken;
     }
 
-    /** The link of a student on a section's roster; made where there is none that shows something. */
-    @Transactional
-    public PublicLink student(Stored stored, long workspaceId, SectionRef section, Student student) {
-        return entities.createQuery(
+    /** The links of students in a workspace that show something, to find many by. */
+    @Transactional(readOnly = true)
+    public LinksOfStudents ofStudents(long workspaceId) {
+        return new LinksOfStudents(entities.createQuery(
                         "from PublicLink where workspaceId = :w and kind = :k and withdrawnOn is null",
                         PublicLink.class)
                 .setParameter("w", workspaceId)
                 .setParameter("k", Kind.STUDENT)
-                .getResultStream()
-                .filter(link -> isOf(link, stored.termId(), section.course(), student))
-                .findFirst()
+                .getResultList());
+    }
+
+    /** The link of a student on a section's roster; made where there is none that shows something. */
+    @Transactional
+    public PublicLink student(Stored stored, long workspaceId, SectionRef section, Student student) {
+        return ofStudents(workspaceId)
+                .of(stored.termId(), section.course(), student)
                 .orElseGet(() -> {
                     Person person = Person.of(student);
                     PublicLink link = new PublicLink();
@@ -251,14 +257,10 @@ public class Links {
         long workspace = entities.createQuery("select workspaceId from TermRecord where id = :t", Long.class)
                 .setParameter("t", stored.termId())
                 .getSingleResult();
-        boolean handedOut = entities.createQuery(
-                        "from PublicLink where workspaceId = :w and kind = :k and withdrawnOn is null",
-                        PublicLink.class)
-                .setParameter("w", workspace)
-                .setParameter("k", Kind.STUDENT)
-                .getResultStream()
-                .anyMatch(link ->
-                        was.stream().anyMatch(student -> isOf(link, stored.termId(), section.course(), student)));
+        LinksOfStudents links = ofStudents(workspace);
+        boolean handedOut = was.stream()
+                .anyMatch(student ->
+                        links.of(stored.termId(), section.course(), student).isPresent());
         if (handedOut) {
             came.forEach(student -> student(stored, workspace, section, student));
         }
@@ -268,7 +270,7 @@ public class Links {
         link.madeOn = day();
         entities.persist(link);
         entities.flush();
-        link.hash = LinkKey.hash(key.token(link));
+        link.hash = Tokens.hash(key.token(link));
         return link;
     }
 
@@ -305,7 +307,7 @@ public class Links {
     public PublicLink renew(long workspaceId, long id) {
         PublicLink link = find(workspaceId, id);
         link.generation++;
-        link.hash = LinkKey.hash(key.token(link));
+        link.hash = Tokens.hash(key.token(link));
         link.madeOn = day();
         link.withdrawnOn = null;
         link.lastUsedOn = null;

@@ -32,7 +32,8 @@ public final class PageWords {
         this.time = DateTimeFormatter.ofPattern(twelveHours ? "h:mm a" : "HH:mm", locale);
     }
 
-    Locale locale() {
+    /** The language. */
+    public Locale locale() {
         return locale;
     }
 

@@ -2,6 +2,7 @@ package app.matsuri.server.page;
 
 import app.matsuri.server.link.Links.Taken;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,7 +25,7 @@ public record PlacePage(String language, String title, List<Day> days, String zo
         for (Taken one : taken) {
             LocalDate day = one.start().toLocalDate();
             if (!day.isBefore(today) && (days.containsKey(day) || days.size() < DAYS)) {
-                days.computeIfAbsent(day, d -> new java.util.ArrayList<>())
+                days.computeIfAbsent(day, d -> new ArrayList<>())
                         .add(words.say("span", words.time(one.start()), words.end(one.start(), one.end())) + " "
                                 + one.by().course() + " " + one.by().section());
             }

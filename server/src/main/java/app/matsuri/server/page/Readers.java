@@ -41,11 +41,16 @@ public class Readers {
      */
     public Optional<Shown> shown(Links.Sees sees, boolean own) {
         Stored stored = sees.stored();
-        Schedule schedule = schedules.get(
-                new Version(stored.termId(), stored.version()), version -> Schedule.of(stored.decisions()));
+        Schedule schedule = schedule(stored);
         LocalDateTime now = today.now(stored.decisions().term().zone());
         return schedule.section(sees.section().course(), sees.section().section())
                 .map(in -> own ? Shown.planned(schedule, in, now) : Shown.of(schedule, in, reader(sees, in), now));
+    }
+
+    /** What follows from a term as it is stored. */
+    public Schedule schedule(Stored stored) {
+        return schedules.get(
+                new Version(stored.termId(), stored.version()), version -> Schedule.of(stored.decisions()));
     }
 
     private Reader reader(Sees sees, SectionSchedule in) {

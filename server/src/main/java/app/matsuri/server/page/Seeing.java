@@ -112,7 +112,8 @@ public class Seeing {
         }
     }
 
-    static String encoded(String text) {
+    /** A text as one part of an address. */
+    public static String encoded(String text) {
         return URLEncoder.encode(text, StandardCharsets.UTF_8).replace("+", "%20");
     }
 
@@ -191,7 +192,11 @@ public class Seeing {
 
     /** The words of the section's course. */
     public PageWords words(Seen seen) {
-        Publishing publishing = seen.course().besides().publishing();
+        return words(seen.course().besides().publishing());
+    }
+
+    /** The words of a course that is shown so. */
+    public PageWords words(Publishing publishing) {
         return new PageWords(messages, Locale.forLanguageTag(publishing.language()), publishing.twelveHours());
     }
 }

@@ -63,6 +63,7 @@ final class BesidesRows {
                         n -> new WeekNote(n.firstDay, none(n.section), n.headline, RowReader.texts(n.targets))),
                 Objects.requireNonNullElse(RowReader.read(row.weights, BesidesReader::costs), Weights.USUAL),
                 Objects.requireNonNullElse(RowReader.read(row.publishing, BesidesReader::shown), Publishing.USUAL),
+                RowReader.list(row.reminders, BesidesReader::reminder),
                 RowReader.list(row.took, BesidesReader::took),
                 RowReader.list(row.waits, BesidesReader::waiting));
     }

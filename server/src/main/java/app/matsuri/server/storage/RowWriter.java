@@ -121,6 +121,9 @@ final class RowWriter {
         Map<String, Object> publishing =
                 BesidesWriter.publishing(course.besides().publishing());
         row.publishing = publishing.isEmpty() ? null : json(publishing);
+        row.reminders = list(course.besides().reminders().stream()
+                .map(BesidesWriter::reminder)
+                .toList());
         row.took =
                 list(course.besides().took().stream().map(BesidesWriter::took).toList());
         row.waits = list(BesidesWriter.waits(course.besides().waits()));

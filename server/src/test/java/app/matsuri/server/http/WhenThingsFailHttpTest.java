@@ -10,9 +10,9 @@ import static org.mockito.Mockito.reset;
 import app.matsuri.server.Browser;
 import app.matsuri.server.DemoTest;
 import app.matsuri.server.ServerTest;
-import app.matsuri.server.colleague.Outbox;
 import app.matsuri.server.gradebook.GradeBook;
 import app.matsuri.server.history.History;
+import app.matsuri.server.mail.Letters;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -28,14 +28,14 @@ class WhenThingsFailHttpTest extends DemoTest {
     History history;
 
     @MockitoSpyBean
-    Outbox outbox;
+    Letters letters;
 
     @MockitoSpyBean
     GradeBook book;
 
     @AfterEach
     void works() {
-        reset(history, outbox, book);
+        reset(history, letters, book);
     }
 
     private static RuntimeException full() {
@@ -69,7 +69,7 @@ class WhenThingsFailHttpTest extends DemoTest {
 
     @Test
     void anInvitationWhoseMailCannotBeSentInvitesNobody() throws Exception {
-        doThrow(full()).when(outbox).send(anyLong(), anyString(), anyString(), anyString());
+        doThrow(full()).when(letters).write(anyLong(), anyString(), anyString(), anyString());
         plain(browser.post(
                 at + "/colleagues", "{\"role\":\"reader\",\"name\":\"B. Sayer\",\"mail\":\"b@quillmarsh.example\"}"));
         assertThat(browser.get(at + "/colleagues").body().size()).isZero();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.plan.Student;
+import app.matsuri.server.settings.Tokens;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -32,7 +33,7 @@ class LinkKeyTest {
         Path file = data.resolve(LinkKey.NAME);
         assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
                 .isEqualTo("rw-------");
-        assertThat(LinkKey.hash(token)).matches("[0-9a-f]{64}").doesNotContain(token);
+        assertThat(Tokens.hash(token)).matches("[0-9a-f]{64}").doesNotContain(token);
     }
 
     @Test

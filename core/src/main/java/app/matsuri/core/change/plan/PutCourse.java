@@ -7,6 +7,7 @@ import app.matsuri.core.change.Refused;
 import app.matsuri.core.change.Scopes;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.Reminder;
 import app.matsuri.core.plan.With;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -31,13 +32,19 @@ public record PutCourse(@Nullable String was, Course course) implements Change {
         Course full = before.course(old)
                 .filter(c -> course.sections().isEmpty() && course.units().isEmpty())
                 .map(c -> course.withSections(c.sections()).withUnits(c.units()).withBesides(c.besides()))
-                .orElse(course);
+                .orElse(before.course(old).isPresent() ? course : anew());
         List<Course> courses = With.put(before.courses(), c -> c.code().equals(old), full);
         List<Closure> closures = before.term().closures().stream()
                 .map(c -> Scopes.renamed(c, old, course.code()))
                 .toList();
         courses = Scopes.renamed(courses, old, course.code());
         return Outcome.of(before.withCourses(courses).withTerm(before.term().withClosures(closures)));
+    }
+
+    /** A course that was not there begins with the usual reminder, unless it brings something of its own. */
+    private Course anew() {
+        boolean bare = course.units().isEmpty() && course.besides().reminders().isEmpty();
+        return bare ? course.withBesides(course.besides().withReminders(List.of(Reminder.USUAL))) : course;
     }
 
     @Override

@@ -21,9 +21,10 @@ public record RemoveItem(String course, String item) implements Change {
         Course without = in.withUnits(in.units().stream()
                 .map(u -> u.withItems(With.without(u.items(), i -> gone.contains(i.id()))))
                 .toList());
-        return Outcome.of(before.withCourse(without.withSections(without.sections().stream()
+        Course out = without.withSections(without.sections().stream()
                 .map(s -> s.withAdjustments(With.without(s.adjustments(), a -> gone.contains(a.item()))))
-                .toList())));
+                .toList());
+        return Outcome.of(before.withCourse(out.withBesides(out.besides().withoutRemindersOf(gone))));
     }
 
     private Set<String> inside(Course in) {

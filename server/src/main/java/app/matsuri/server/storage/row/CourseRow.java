@@ -30,6 +30,7 @@ public final class CourseRow implements Row {
     public int weekLimit;
     public @Nullable String weights;
     public @Nullable String publishing;
+    public @Nullable String reminders;
     public @Nullable String took;
     public @Nullable String waits;
     public int dayLimit;

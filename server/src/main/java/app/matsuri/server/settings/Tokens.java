@@ -1,4 +1,4 @@
-package app.matsuri.server.colleague;
+package app.matsuri.server.settings;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -7,22 +7,22 @@ import java.security.SecureRandom;
 import java.util.Base64;
 import java.util.HexFormat;
 
-/** What the link of an invitation ends with; only its hash is kept. */
-final class InvitationToken {
+/** What addresses end with that nobody can guess; only their hashes are kept. */
+public final class Tokens {
 
     private static final SecureRandom RANDOM = new SecureRandom();
 
-    private InvitationToken() {}
+    private Tokens() {}
 
     /** One that nobody can guess. */
-    static String fresh() {
+    public static String fresh() {
         byte[] random = new byte[24];
         RANDOM.nextBytes(random);
         return Base64.getUrlEncoder().withoutPadding().encodeToString(random);
     }
 
     /** What is kept of one, in hexadecimal. */
-    static String hash(String token) {
+    public static String hash(String token) {
         try {
             return HexFormat.of()
                     .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));

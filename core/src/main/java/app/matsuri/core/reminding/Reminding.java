@@ -1,0 +1,42 @@
+package app.matsuri.core.reminding;
+
+import app.matsuri.core.plan.Reminder;
+import app.matsuri.core.plan.SectionRef;
+import app.matsuri.core.plan.ThingRef;
+import java.time.LocalDateTime;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * That some are reminded of one thing at one moment.
+ *
+ * @param reminder why
+ * @param thing the work; null for a class
+ * @param title of the work, or the titles of the class's lessons, which may be empty
+ * @param date what it comes before, as it was told
+ * @param at when, in the term's zone
+ * @param students ids, in the order of the roster; none where it goes to who teaches
+ */
+public record Reminding(
+        Reminder reminder,
+        SectionRef section,
+        @Nullable ThingRef thing,
+        String title,
+        LocalDateTime date,
+        LocalDateTime at,
+        List<String> students) {
+
+    public Reminding {
+        students = List.copyOf(students);
+    }
+
+    /** What names it, whenever it comes: it stays one when its date is told to be another. */
+    public String key() {
+        return section + "|" + reminder.id() + "|" + (thing == null ? date : thing.course() + "|" + thing.id());
+    }
+
+    /** Whether it goes to who teaches. */
+    public boolean own() {
+        return reminder.to() == Reminder.Whom.INSTRUCTOR;
+    }
+}

@@ -1,0 +1,108 @@
+package app.matsuri.server.reminder;
+
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.ThingRef;
+import app.matsuri.core.reminding.Reminding;
+import app.matsuri.server.mail.Letter;
+import app.matsuri.server.mail.Letters;
+import app.matsuri.server.page.PageWords;
+import app.matsuri.server.page.Seeing;
+import app.matsuri.server.reminder.MailPage.Line;
+import app.matsuri.server.reminder.Refusals.Reader;
+import app.matsuri.server.reminder.ReminderPlans.Planned;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.ITemplateEngine;
+import org.thymeleaf.context.Context;
+
+/** Letters in words: as a page, and the same as plain words. */
+@Component
+class ReminderLetters {
+
+    private final ITemplateEngine templates;
+    private final Seeing seeing;
+    private final Letters letters;
+    private final Refusals refusals;
+
+    ReminderLetters(ITemplateEngine templates, Seeing seeing, Letters letters, Refusals refusals) {
+        this.templates = templates;
+        this.seeing = seeing;
+        this.letters = letters;
+        this.refusals = refusals;
+    }
+
+    /**
+     * Who a letter goes to.
+     *
+     * @param page where their own page is, with the host; empty for none
+     */
+    record To(long workspaceId, String name, String mail, String page) {}
+
+    /** A letter that reminds of one or more things at one moment. */
+    Letter remind(To to, List<Planned> of) {
+        PageWords words = words(of.get(0).course());
+        List<Line> lines = of.stream().map(one -> line(words, one, to.page())).toList();
+        String subject = lines.size() == 1
+                ? lines.get(0).title() + ": " + lines.get(0).when()
+                : words.say("mail.remind.subject", lines.size());
+        return letter(
+                to, words, subject, words.say("mail.remind"), lines, of.get(0).at());
+    }
+
+    private static Line line(PageWords words, Planned one, String page) {
+        Reminding reminding = one.reminding();
+        String course = reminding.section().course();
+        String when = words.moment(reminding.date());
+        String said = switch (reminding.reminder().before()) {
+            case OPENS -> words.say("opens.at", when);
+            case DUE -> words.say("due.on", when);
+            case CLOSES -> words.say("closes.at", when);
+            case SESSION -> when;
+        };
+        ThingRef thing = reminding.thing();
+        String title = thing == null && reminding.title().isEmpty() ? words.say("feed.class") : reminding.title();
+        String address = thing == null || page.isEmpty()
+                ? ""
+                : page + "/thing?of=" + Seeing.encoded(one.stored().termId() + "/" + reminding.section()) + "&course="
+                        + Seeing.encoded(thing.course()) + "&id=" + Seeing.encoded(thing.id());
+        return new Line(words.say("feed.entry", course, title), said, "", address);
+    }
+
+    PageWords words(Course course) {
+        return seeing.words(course.besides().publishing());
+    }
+
+    /** A letter with some lines, at a moment. */
+    Letter letter(To to, PageWords words, String subject, String intro, List<Line> lines, Instant moment) {
+        String stop = letters.address() + "/reminders/" + refusals.token(new Reader(to.workspaceId(), to.mail()));
+        MailPage page = new MailPage(
+                words.language(), subject, words.say("mail.hello", to.name()), intro, lines, to.page(), stop);
+        Letter letter = new Letter();
+        letter.workspaceId = to.workspaceId();
+        letter.recipient = to.mail();
+        letter.subject = subject;
+        letter.html = templates.process("mail", new Context(words.locale(), Map.of("page", page)));
+        letter.body = plain(letter.html);
+        letter.stopAddress = stop;
+        letter.moment = moment;
+        return letter;
+    }
+
+    /** The words of a page, a paragraph a line, each link with its address behind it. */
+    static String plain(String html) {
+        List<String> lines = new ArrayList<>();
+        for (Element paragraph : Jsoup.parse(html).select("p")) {
+            for (Element link : paragraph.select("a")) {
+                link.after(" <" + link.attr("href").replace("<", "").replace(">", "") + ">");
+            }
+            lines.add(paragraph.wholeText().strip());
+        }
+        return lines.stream().filter(line -> !line.isEmpty()).collect(Collectors.joining("\n\n", "", "\n"));
+    }
+}

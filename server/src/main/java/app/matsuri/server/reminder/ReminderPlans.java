@@ -1,0 +1,117 @@
+package app.matsuri.server.reminder;
+
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Student;
+import app.matsuri.core.plan.ThingRef;
+import app.matsuri.core.reminding.Reminding;
+import app.matsuri.core.reminding.Remindings;
+import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.server.gradebook.GradeBook;
+import app.matsuri.server.page.Readers;
+import app.matsuri.server.storage.Stored;
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What will go out by itself, and to whom. */
+@Component
+class ReminderPlans {
+
+    private final Readers readers;
+    private final GradeBook book;
+    private final EntityManager entities;
+
+    ReminderPlans(Readers readers, GradeBook book, EntityManager entities) {
+        this.readers = readers;
+        this.book = book;
+        this.entities = entities;
+    }
+
+    /**
+     * One reminding of a term.
+     *
+     * @param stopped whether somebody stopped it
+     */
+    record Planned(Stored stored, Reminding reminding, boolean stopped) {
+
+        ZoneId zone() {
+            return stored.decisions().term().zone();
+        }
+
+        /** When it goes out. */
+        Instant at() {
+            return instant(reminding.at());
+        }
+
+        /** What it comes before. */
+        Instant date() {
+            return instant(reminding.date());
+        }
+
+        private Instant instant(LocalDateTime local) {
+            return local.atZone(zone()).toInstant();
+        }
+
+        Course course() {
+            return stored.decisions().course(reminding.section().course()).orElseThrow();
+        }
+
+        /** The students that it goes to; none where it goes to who teaches. */
+        List<Student> students() {
+            Set<String> ids = Set.copyOf(reminding.students());
+            return course().section(reminding.section().section()).orElseThrow().students().stream()
+                    .filter(student -> ids.contains(student.id()))
+                    .toList();
+        }
+    }
+
+    /**
+     * All remindings of a term, or of one course of it, as they are seen at a moment, in order of time.
+     *
+     * @param course code; null for all
+     */
+    List<Planned> of(Stored stored, @Nullable String course, Instant now) {
+        List<Course> courses = stored.decisions().courses().stream()
+                .filter(c -> course == null || c.code().equals(course))
+                .filter(c -> !c.besides().reminders().isEmpty())
+                .toList();
+        if (courses.isEmpty()) {
+            return List.of();
+        }
+        Schedule schedule = readers.schedule(stored);
+        LocalDateTime local = now.atZone(stored.decisions().term().zone()).toLocalDateTime();
+        Map<String, Map<String, Set<ThingRef>>> handedIn = new HashMap<>();
+        book.of(stored.termId())
+                .forEach(one -> handedIn.computeIfAbsent(one.course(), c -> new HashMap<>())
+                        .computeIfAbsent(one.student(), s -> new HashSet<>())
+                        .add(new ThingRef(one.course(), one.item())));
+        Set<String> stopped = stopped(stored.termId());
+        List<Planned> planned = new ArrayList<>();
+        for (Course of : courses) {
+            for (SectionSchedule in : schedule.sections(of.code())) {
+                Map<String, Set<ThingRef>> done = handedIn.getOrDefault(of.code(), Map.of());
+                Remindings.of(schedule, in, done, local)
+                        .forEach(r -> planned.add(new Planned(stored, r, stopped.contains(r.key()))));
+            }
+        }
+        planned.sort(Comparator.comparing(Planned::at).thenComparing(Planned::date));
+        return planned;
+    }
+
+    private Set<String> stopped(long termId) {
+        return new HashSet<>(entities.createQuery("select name from StoppedReminding where termId = :t", String.class)
+                .setParameter("t", termId)
+                .getResultList());
+    }
+}

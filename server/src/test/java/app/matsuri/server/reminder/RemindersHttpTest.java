@@ -1,0 +1,203 @@
+package app.matsuri.server.reminder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import app.matsuri.exchange.plan.Json;
+import app.matsuri.server.Browser;
+import app.matsuri.server.DemoTest;
+import app.matsuri.server.mail.Letter;
+import app.matsuri.server.mail.Letters;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import tools.jackson.databind.JsonNode;
+
+/** Reminders over HTTP: what will go out is listed, goes out once, and to nobody who wants none. public.md, "Reminders and mail". */
+class RemindersHttpTest extends DemoTest {
+
+    private static final String USUAL =
+            "{\"kind\":\"put-reminders\",\"course\":\"HYD 210\",\"reminders\":[{\"id\":\"day-before\",\"lead\":"
+                    + "{\"days\":1,\"at\":\"09:00\"}}]}";
+
+    @Autowired
+    Letters letters;
+
+    @Autowired
+    ReminderRounds rounds;
+
+    private long version = 1;
+
+    @BeforeEach
+    void remindOfAllThatIsDue() throws Exception {
+        view();
+        version = browser.change(term, version, USUAL).body().path("version").asLong();
+    }
+
+    private JsonNode view() throws Exception {
+        Browser.Answer answer = browser.get(at + "/reminders?course=HYD%20210");
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private int run(String until) throws Exception {
+        Browser.Answer answer = browser.post(at + "/reminders/clock", "{\"until\":\"" + until + "\"}");
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body().path("letters").asInt();
+    }
+
+    private List<Letter> outbox() {
+        return letters.of(browser.person().workspaceId());
+    }
+
+    private static JsonNode first(JsonNode view) {
+        return view.path("coming").path(0);
+    }
+
+    @Test
+    void whatWillGoOutIsListedAndThenGoesOutOnceToEach() throws Exception {
+        JsonNode view = view();
+        assertThat(view.path("still").asBoolean()).isTrue();
+        assertThat(view.path("simulated").asBoolean()).isTrue();
+        JsonNode first = first(view);
+        assertThat(first.path("readers").asInt()).isPositive();
+        String at = first.path("at").stringValue();
+        assertThat(at).endsWith("T09:00");
+        assertThat(outbox()).as("nothing goes out before").isEmpty();
+        int expected = (int) StreamSupport.stream(view.path("coming").spliterator(), false)
+                .filter(c -> c.path("at").stringValue().equals(at))
+                .filter(c -> c.path("section")
+                        .stringValue()
+                        .equals(first.path("section").stringValue()))
+                .mapToInt(c -> c.path("readers").asInt())
+                .max()
+                .orElseThrow();
+        assertThat(run(at)).isGreaterThanOrEqualTo(expected);
+        List<String> readers = outbox().stream().map(l -> l.recipient).toList();
+        assertThat(readers).as("one letter to each").doesNotHaveDuplicates();
+        int sent = outbox().size();
+        assertThat(run(at)).as("the same moment again").isZero();
+        assertThat(outbox()).hasSize(sent);
+        JsonNode gone = view().path("gone").path(0);
+        assertThat(gone.path("sent").asInt()).isEqualTo(first.path("readers").asInt());
+        assertThat(first(view()).path("at").stringValue()).isGreaterThan(at);
+    }
+
+    @Test
+    void aLetterSaysWhatIsDueInWordsAndHowToGetNoMore() throws Exception {
+        run(first(view()).path("at").stringValue());
+        Letter letter = outbox().get(0);
+        assertThat(letter.body).contains("due", "No reminders any more <" + letter.stopAddress + ">");
+        assertThat(letter.html).contains(letter.stopAddress).doesNotContain("<script");
+        MockHttpServletResponse wire =
+                browser.get("/api/outbox/" + letter.id + "/letter.eml").response();
+        assertThat(wire.getContentAsString())
+                .contains("List-Unsubscribe: <" + letter.stopAddress + ">")
+                .contains("List-Unsubscribe-Post: List-Unsubscribe=One-Click")
+                .contains("multipart");
+        assertThat(browser.get("/api/outbox").body().path(0).path("state").stringValue())
+                .isEqualTo("sent");
+    }
+
+    @Test
+    void whoSaysNoRemindersGetsNoneUntilTheyWantThemAgain() throws Exception {
+        run(first(view()).path("at").stringValue());
+        Letter letter = outbox().get(0);
+        String path = URI.create(letter.stopAddress).getPath();
+        assertThat(page(path)).contains(letter.recipient);
+        run(first(view()).path("at").stringValue());
+        assertThat(outbox().stream().filter(l -> l.recipient.equals(letter.recipient)))
+                .as("looking changes nothing")
+                .hasSize(2);
+        MockHttpServletResponse pressed = mvc.perform(post(path)
+                        .contentType("application/x-www-form-urlencoded")
+                        .content("List-Unsubscribe=One-Click"))
+                .andReturn()
+                .getResponse();
+        assertThat(pressed.getStatus()).as("one press, without a cookie").isEqualTo(200);
+        run(first(view()).path("at").stringValue());
+        assertThat(outbox().stream().filter(l -> l.recipient.equals(letter.recipient)))
+                .hasSize(2);
+        assertThat(first(view()).path("withoutAddress").asInt()).isEqualTo(1);
+        mvc.perform(post(path).param("again", "true"));
+        run(first(view()).path("at").stringValue());
+        assertThat(outbox().stream().filter(l -> l.recipient.equals(letter.recipient)))
+                .hasSize(3);
+        assertThat(mvc.perform(get(path + "x")).andReturn().getResponse().getStatus())
+                .as("an address that somebody made up")
+                .isEqualTo(404);
+    }
+
+    private String page(String path) throws Exception {
+        return mvc.perform(get(path)).andReturn().getResponse().getContentAsString(StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void oneThatWasStoppedDoesNotGoOut() throws Exception {
+        JsonNode first = first(view());
+        String name = Json.MAPPER.writeValueAsString(first.path("name").stringValue());
+        browser.post(at + "/reminders/stop", "{\"name\":" + name + ",\"stopped\":true}");
+        assertThat(first(view()).path("stopped").asBoolean()).isTrue();
+        run(first.path("at").stringValue());
+        assertThat(outbox().stream()
+                        .filter(l -> l.body.contains(first.path("title").stringValue())))
+                .isEmpty();
+    }
+
+    @Test
+    void aServerThatWasDownSendsLateOnlyWhatIsStillToCome() throws Exception {
+        JsonNode view = view();
+        List<Instant> moments = new ArrayList<>();
+        view.path("coming")
+                .forEach(c -> moments.add(LocalDateTime.parse(c.path("date").stringValue())
+                        .atZone(ZoneId.of("America/Chicago"))
+                        .toInstant()));
+        rounds.run(browser.person().workspaceId(), moments.get(0).plusSeconds(60));
+        List<Letter.State> states =
+                outbox().stream().map(l -> l.state).distinct().toList();
+        assertThat(states).contains(Letter.State.MISSED);
+        assertThat(view().path("gone").toString()).contains("\"missed\":");
+        int written = outbox().size();
+        rounds.run(browser.person().workspaceId(), moments.get(0).plusSeconds(60));
+        assertThat(outbox()).hasSize(written);
+    }
+
+    @Test
+    void aLetterIsLookedAtBeforeItGoesAndTimeDoesNotRunBack() throws Exception {
+        JsonNode first = first(view());
+        String name = URLEncoder.encode(first.path("name").stringValue(), StandardCharsets.UTF_8);
+        JsonNode letter = browser.get(at + "/reminders/letter?course=HYD%20210&name=" + name)
+                .body();
+        assertThat(letter.path("body").stringValue())
+                .contains(first.path("title").stringValue());
+        run("2026-10-20T12:00");
+        assertThat(browser.post(at + "/reminders/clock", "{\"until\":\"2026-10-10T12:00\"}")
+                        .status())
+                .isEqualTo(409);
+        assertThat(browser.get(at + "/reminders/letter?course=HYD%20210&name=nothing")
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void theInstructorIsRemindedWhereThereIsAnAddress() throws Exception {
+        browser.change(
+                term,
+                version,
+                "{\"kind\":\"put-reminders\",\"course\":\"HYD 210\",\"reminders\":[{\"id\":\"c\",\"before\":\"session\","
+                        + "\"to\":\"instructor\",\"lead\":{\"minutes\":60}}]}");
+        assertThat(first(view()).path("readers").asInt()).isZero();
+        assertThat(run(first(view()).path("at").stringValue())).isZero();
+    }
+}
