@@ -188,7 +188,55 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["outbox"];
+        get: operations["all_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox/{id}/letter.eml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wire"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox/{id}/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1195,6 +1243,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/reminders/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["run"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/reminders/letter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["letter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/reminders/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/repeats": {
         parameters: {
             query?: never;
@@ -1544,6 +1656,12 @@ export interface components {
             kind: "arrange-unit";
             unit: string;
         };
+        Arriving: {
+            body: string;
+            html: string;
+            recipient: string;
+            subject: string;
+        };
         BeginMidWeekChange: {
             anyDay?: boolean;
             course: string;
@@ -1667,7 +1785,7 @@ export interface components {
         };
         Change: {
             held?: boolean;
-        } & (components["schemas"]["AddClosureChange"] | components["schemas"]["RemoveClosureChange"] | components["schemas"]["SetTermChange"] | components["schemas"]["PutCourseChange"] | components["schemas"]["RemoveCourseChange"] | components["schemas"]["PutSectionChange"] | components["schemas"]["RemoveSectionChange"] | components["schemas"]["PutUnitChange"] | components["schemas"]["RemoveUnitChange"] | components["schemas"]["PutLessonChange"] | components["schemas"]["RemoveLessonChange"] | components["schemas"]["PutItemChange"] | components["schemas"]["RemoveItemChange"] | components["schemas"]["ArrangeItemsChange"] | components["schemas"]["DateUnitChange"] | components["schemas"]["ArrangeLessonsChange"] | components["schemas"]["ArrangeUnitChange"] | components["schemas"]["PutSessionLinksChange"] | components["schemas"]["SetDraftChange"] | components["schemas"]["OrderDayChange"] | components["schemas"]["PutDatesChange"] | components["schemas"]["PutAdjustmentChange"] | components["schemas"]["RedateChange"] | components["schemas"]["PutNoticeChange"] | components["schemas"]["RemoveNoticeChange"] | components["schemas"]["MoveNoticeChange"] | components["schemas"]["ArrangeNoticeChange"] | components["schemas"]["ChangeNoticeSeriesChange"] | components["schemas"]["PutRhythmChange"] | components["schemas"]["RemoveRhythmChange"] | components["schemas"]["PutDayNoteChange"] | components["schemas"]["PutWeekNoteChange"] | components["schemas"]["RememberPaceChange"] | components["schemas"]["BringCoursesChange"] | components["schemas"]["TellChange"] | components["schemas"]["SetWeightsChange"] | components["schemas"]["SetPublishingChange"] | components["schemas"]["ShiftChange"] | components["schemas"]["MoveChange"] | components["schemas"]["PinChange"] | components["schemas"]["RecordTaughtChange"] | components["schemas"]["RecordHeldChange"] | components["schemas"]["RemoveRecordChange"] | components["schemas"]["HoldEmptyChange"] | components["schemas"]["LeaveOutChange"] | components["schemas"]["SetLengthChange"] | components["schemas"]["JoinChange"] | components["schemas"]["SetGapChange"] | components["schemas"]["BeginMidWeekChange"] | components["schemas"]["ChangeSessionChange"] | components["schemas"]["RestoreSessionChange"] | components["schemas"]["ChangeSeriesChange"] | components["schemas"]["PutClosureChange"] | components["schemas"]["MarkDaysChange"] | components["schemas"]["FirstPlanDayChange"] | components["schemas"]["SetRotationChange"] | components["schemas"]["PutRosterChange"] | components["schemas"]["TogetherChange"]);
+        } & (components["schemas"]["AddClosureChange"] | components["schemas"]["RemoveClosureChange"] | components["schemas"]["SetTermChange"] | components["schemas"]["PutCourseChange"] | components["schemas"]["RemoveCourseChange"] | components["schemas"]["PutSectionChange"] | components["schemas"]["RemoveSectionChange"] | components["schemas"]["PutUnitChange"] | components["schemas"]["RemoveUnitChange"] | components["schemas"]["PutLessonChange"] | components["schemas"]["RemoveLessonChange"] | components["schemas"]["PutItemChange"] | components["schemas"]["RemoveItemChange"] | components["schemas"]["ArrangeItemsChange"] | components["schemas"]["DateUnitChange"] | components["schemas"]["ArrangeLessonsChange"] | components["schemas"]["ArrangeUnitChange"] | components["schemas"]["PutSessionLinksChange"] | components["schemas"]["SetDraftChange"] | components["schemas"]["OrderDayChange"] | components["schemas"]["PutDatesChange"] | components["schemas"]["PutAdjustmentChange"] | components["schemas"]["RedateChange"] | components["schemas"]["PutNoticeChange"] | components["schemas"]["RemoveNoticeChange"] | components["schemas"]["MoveNoticeChange"] | components["schemas"]["ArrangeNoticeChange"] | components["schemas"]["ChangeNoticeSeriesChange"] | components["schemas"]["PutRhythmChange"] | components["schemas"]["RemoveRhythmChange"] | components["schemas"]["PutDayNoteChange"] | components["schemas"]["PutWeekNoteChange"] | components["schemas"]["RememberPaceChange"] | components["schemas"]["BringCoursesChange"] | components["schemas"]["TellChange"] | components["schemas"]["SetWeightsChange"] | components["schemas"]["SetPublishingChange"] | components["schemas"]["PutRemindersChange"] | components["schemas"]["ShiftChange"] | components["schemas"]["MoveChange"] | components["schemas"]["PinChange"] | components["schemas"]["RecordTaughtChange"] | components["schemas"]["RecordHeldChange"] | components["schemas"]["RemoveRecordChange"] | components["schemas"]["HoldEmptyChange"] | components["schemas"]["LeaveOutChange"] | components["schemas"]["SetLengthChange"] | components["schemas"]["JoinChange"] | components["schemas"]["SetGapChange"] | components["schemas"]["BeginMidWeekChange"] | components["schemas"]["ChangeSessionChange"] | components["schemas"]["RestoreSessionChange"] | components["schemas"]["ChangeSeriesChange"] | components["schemas"]["PutClosureChange"] | components["schemas"]["MarkDaysChange"] | components["schemas"]["FirstPlanDayChange"] | components["schemas"]["SetRotationChange"] | components["schemas"]["PutRosterChange"] | components["schemas"]["TogetherChange"]);
         ChangeNoticeSeriesChange: {
             course: string;
             from: string;
@@ -1714,6 +1832,10 @@ export interface components {
             state: string;
             taught: boolean;
         };
+        ClockForm: {
+            /** Format: date-time */
+            until: string;
+        };
         ClosureView: {
             days: string;
             /** Format: date */
@@ -1752,6 +1874,22 @@ export interface components {
             time?: string | null;
             /** Format: int32 */
             weekday: number;
+        };
+        Coming: {
+            /** Format: date-time */
+            at: string;
+            before: string;
+            /** Format: date-time */
+            date: string;
+            mail: boolean;
+            name: string;
+            /** Format: int32 */
+            readers: number;
+            section: string;
+            stopped: boolean;
+            title: string;
+            /** Format: int32 */
+            withoutAddress: number;
         };
         ComparisonColumn: {
             appear: string[];
@@ -2418,11 +2556,14 @@ export interface components {
         };
         Mail: {
             body: string;
+            fault: string;
+            html: boolean;
             /** Format: int64 */
             id: number;
             recipient: string;
             /** Format: date-time */
             sentAt: string;
+            state: string;
             subject: string;
         };
         MarkDaysChange: {
@@ -2731,6 +2872,7 @@ export interface components {
             dayNotes?: components["schemas"]["PlanDayNote"][];
             notices?: components["schemas"]["PlanNotice"][];
             publishing?: components["schemas"]["PlanPublishing"];
+            reminders?: components["schemas"]["PlanReminder"][];
             requiredMinutes?: number | null;
             rhythms?: components["schemas"]["PlanRhythm"][];
             sections?: components["schemas"]["PlanSection"][];
@@ -2863,6 +3005,23 @@ export interface components {
             language?: "en" | "de" | "fr" | "es";
             linkAroundClass?: boolean;
             twelveHours?: boolean;
+        };
+        PlanReminder: {
+            /** @enum {unknown} */
+            before?: "opens" | "due" | "closes" | "session";
+            feed?: boolean;
+            id: string;
+            item?: string;
+            kinds?: string[];
+            lead: {
+                at?: string;
+                days?: number;
+                minutes?: number;
+            };
+            mail?: boolean;
+            marked?: boolean;
+            /** @enum {unknown} */
+            to?: "students" | "instructor";
         };
         PlanRepeat: {
             from?: string;
@@ -3179,6 +3338,12 @@ export interface components {
             kind: "put-notice";
             notice: components["schemas"]["PlanNotice"];
         };
+        PutRemindersChange: {
+            course: string;
+            /** @constant */
+            kind: "put-reminders";
+            reminders?: components["schemas"]["PlanReminder"][] | null;
+        };
         PutRhythmChange: {
             course: string;
             /** @constant */
@@ -3219,6 +3384,10 @@ export interface components {
             /** @constant */
             kind: "put-week-note";
             note: components["schemas"]["PlanWeekNote"];
+        };
+        Ran: {
+            /** Format: int32 */
+            letters: number;
         };
         RecordHeldChange: {
             course: string;
@@ -3269,6 +3438,19 @@ export interface components {
             /** @constant */
             kind: "remember-pace";
             took?: components["schemas"]["PlanTook"][] | null;
+        };
+        RemindersView: {
+            coming: components["schemas"]["Coming"][];
+            gone: components["schemas"]["Gone"][];
+            /** Format: int32 */
+            instructors: number;
+            /** Format: int32 */
+            more: number;
+            /** Format: date-time */
+            now: string;
+            reminders: unknown[];
+            simulated: boolean;
+            still: boolean;
         };
         RemoveClosureChange: {
             first: string;
@@ -3764,6 +3946,10 @@ export interface components {
             text: string;
             /** Format: time-local */
             time: string;
+        };
+        StopForm: {
+            name: string;
+            stopped: boolean;
         };
         StudentLine: {
             id: string;
@@ -4600,7 +4786,7 @@ export interface operations {
             };
         };
     };
-    outbox: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -4616,6 +4802,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Mail"][];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mail"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    wire: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "message/rfc822": string;
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": string;
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */
@@ -6845,6 +7124,143 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Made"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    view: {
+        parameters: {
+            query: {
+                course: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemindersView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    run: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ran"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    letter: {
+        parameters: {
+            query: {
+                course: string;
+                name: string;
+            };
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Arriving"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StopForm"];
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */

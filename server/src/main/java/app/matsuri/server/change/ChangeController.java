@@ -103,10 +103,12 @@ class ChangeController {
      * A change on top of the version on which it was looked at.
      *
      * @param seen whether students who were told anything are told what it alters; yes where not said
+     * @param digest whether those who are told that something moved get a letter of it; no where not said
      */
     record ChangeRequest(
             long version,
             @Nullable Boolean seen,
+            @Nullable Boolean digest,
 
             @Schema(type = "object", description = "See docs/plan-file.md")
             JsonNode change) {}
@@ -194,7 +196,9 @@ class ChangeController {
             @ParameterObject @ModelAttribute Looked looked,
             @RequestBody ChangeRequest request) {
         boolean seen = !Boolean.FALSE.equals(request.seen());
-        return made(changes.make(by, termId, request.version(), ChangeGiven.read(request.change()), seen), looked);
+        ChangeGiven given = ChangeGiven.read(request.change());
+        ChangeService.Telling telling = new ChangeService.Telling(seen, Boolean.TRUE.equals(request.digest()));
+        return made(changes.make(by, termId, request.version(), given, telling), looked);
     }
 
     @PostMapping(path = "/undo", consumes = "application/json")

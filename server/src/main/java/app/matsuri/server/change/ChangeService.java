@@ -20,6 +20,7 @@ import app.matsuri.server.whatif.WhatIfs;
 import java.time.LocalDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -36,6 +37,7 @@ public class ChangeService {
     private final Proposals proposals;
     private final Computing computing;
     private final WhatIfs whatIfs;
+    private final ApplicationEventPublisher events;
 
     ChangeService(
             TermStore store,
@@ -45,7 +47,8 @@ public class ChangeService {
             Moment moment,
             Proposals proposals,
             Computing computing,
-            WhatIfs whatIfs) {
+            WhatIfs whatIfs,
+            ApplicationEventPublisher events) {
         this.store = store;
         this.access = access;
         this.history = history;
@@ -54,6 +57,7 @@ public class ChangeService {
         this.proposals = proposals;
         this.computing = computing;
         this.whatIfs = whatIfs;
+        this.events = events;
     }
 
     /**
@@ -63,6 +67,21 @@ public class ChangeService {
      */
     public record Made(
             Stored stored, String sentence, @Nullable Schedule schedule) {}
+
+    /**
+     * What students hear of a change.
+     *
+     * @param seen those that were told anything are told what it alters
+     * @param digest those who are told that something moved get a letter of it
+     */
+    public record Telling(boolean seen, boolean digest) {
+
+        /** They are told, without a letter. */
+        public static final Telling USUAL = new Telling(true, false);
+    }
+
+    /** That those who were told that something moved are to get a letter of it; part of the transaction that tells them. */
+    public record DigestWanted(Stored before, Stored after) {}
 
     /**
      * Makes a term.
@@ -87,10 +106,10 @@ public class ChangeService {
     /**
      * Makes a change on top of the version on which it was looked at; in a what-if, beside the plan.
      *
-     * @param seen students that were told anything are told what it alters
+     * @param telling what students hear of it
      */
     @Transactional
-    public Made make(SignedIn by, long termId, long version, ChangeGiven given, boolean seen) {
+    public Made make(SignedIn by, long termId, long version, ChangeGiven given, Telling telling) {
         Stored before = access.change(by, termId);
         TermStore.expect(before, version);
         if (before.whatIf() != null) {
@@ -98,7 +117,7 @@ public class ChangeService {
             String said = Change.said(change, before.decisions());
             return new Made(whatIfs.append(before, access.stands(by, termId), change), said, null);
         }
-        Proposal proposal = proposals.of(before, given, seen);
+        Proposal proposal = proposals.of(before, given, telling.seen());
         if (proposal.nothing()) {
             // what is so already is no step that somebody could want to take back
             return new Made(before, proposal.does() + ": it is so already", proposal.schedule());
@@ -106,6 +125,9 @@ public class ChangeService {
         LocalDateTime now = today.now(before.decisions().term().zone());
         Decisions after = Untold.at(now, before.decisions(), proposal.after());
         Stored stored = step(by, before, Kind.CHANGE, null, proposal.step(), store.delta(before, after), after);
+        if (telling.digest()) {
+            events.publishEvent(new DigestWanted(before, stored));
+        }
         return new Made(stored, proposal.step(), proposal.schedule());
     }
 

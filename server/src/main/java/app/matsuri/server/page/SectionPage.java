@@ -1,5 +1,7 @@
 package app.matsuri.server.page;
 
+import app.matsuri.core.shown.ShownMove;
+import java.time.LocalDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -83,7 +85,23 @@ public record SectionPage(
     public record Due(String title, String address, String when, String words, String course) {}
 
     /** A date that moved. */
-    public record Moved(String title, String from, String to, String why, String gone) {}
+    public record Moved(String title, String from, String to, String why, String gone) {
+
+        /** The same in words. */
+        public static Moved of(ShownMove move, PageWords words) {
+            boolean day = move.what().equals("lesson");
+            String title = switch (move.what()) {
+                case "opens" -> words.say("moved.opens", move.title());
+                case "closes" -> words.say("moved.closes", move.title());
+                default -> move.title();
+            };
+            LocalDateTime from = move.from();
+            LocalDateTime to = move.to();
+            String was = from == null ? "" : day ? words.day(from.toLocalDate()) : words.moment(from);
+            String is = to == null ? "" : day ? words.day(to.toLocalDate()) : words.moment(to);
+            return new Moved(title, was, is, move.why(), to == null ? words.say("moved.gone", title, was) : "");
+        }
+    }
 
     /** A unit's files and links. */
     public record Unit(Thread thread, String title, List<Material> materials) {}

@@ -281,17 +281,7 @@ public final class SectionPages {
     }
 
     private Moved moved(ShownMove move) {
-        boolean day = move.what().equals("lesson");
-        String title = switch (move.what()) {
-            case "opens" -> words.say("moved.opens", move.title());
-            case "closes" -> words.say("moved.closes", move.title());
-            default -> move.title();
-        };
-        LocalDateTime from = move.from();
-        LocalDateTime to = move.to();
-        String was = from == null ? "" : day ? words.day(from.toLocalDate()) : words.moment(from);
-        String is = to == null ? "" : day ? words.day(to.toLocalDate()) : words.moment(to);
-        return new Moved(title, was, is, move.why(), to == null ? words.say("moved.gone", title, was) : "");
+        return Moved.of(move, words);
     }
 
     private String told() {

@@ -17,6 +17,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
+import org.jsoup.nodes.TextNode;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
@@ -99,7 +100,7 @@ class ReminderLetters {
         List<String> lines = new ArrayList<>();
         for (Element paragraph : Jsoup.parse(html).select("p")) {
             for (Element link : paragraph.select("a")) {
-                link.after(" <" + link.attr("href").replace("<", "").replace(">", "") + ">");
+                link.after(new TextNode(" <" + link.attr("href") + ">"));
             }
             lines.add(paragraph.wholeText().strip());
         }

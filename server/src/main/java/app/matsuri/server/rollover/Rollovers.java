@@ -170,7 +170,8 @@ class Rollovers {
         }
         Stored into = ends.stored() == null ? changes.begin(by, ends.to()) : ends.stored();
         long on = ends.stored() == null ? into.version() : version;
-        ChangeService.Made made = changes.make(by, into.termId(), on, new ChangeGiven(over.change(), false), false);
+        ChangeService.Made made = changes.make(
+                by, into.termId(), on, new ChangeGiven(over.change(), false), new ChangeService.Telling(false, false));
         return new Done(into.termId(), made.sentence());
     }
 
