@@ -1796,6 +1796,7 @@ export interface components {
         };
         ChangeRequest: {
             change: components["schemas"]["Change"];
+            digest?: boolean | null;
             seen?: boolean | null;
             /** Format: int64 */
             version: number;
@@ -3242,6 +3243,10 @@ export interface components {
             toldTest?: number;
         };
         Preferences: {
+            /** Format: int32 */
+            classReminder?: number | null;
+            /** Format: email */
+            mail?: string | null;
             twelveHours: boolean;
             weekStart: string;
         };
@@ -3441,7 +3446,7 @@ export interface components {
         };
         RemindersView: {
             coming: components["schemas"]["Coming"][];
-            gone: components["schemas"]["Gone"][];
+            gone: components["schemas"]["WentOut"][];
             /** Format: int32 */
             instructors: number;
             /** Format: int32 */
@@ -4316,6 +4321,23 @@ export interface components {
             firstVisit: boolean;
             /** Format: date */
             today: string;
+        };
+        WentOut: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            failed: number;
+            /** Format: int64 */
+            letter: number;
+            /** Format: int32 */
+            missed: number;
+            /** Format: int32 */
+            sent: number;
+            title: string;
+            /** Format: int32 */
+            unsure: number;
+            /** Format: int32 */
+            waiting: number;
         };
         WhatIfView: {
             broken?: string | null;

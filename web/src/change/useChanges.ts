@@ -40,6 +40,8 @@ export interface ChangeState<V> {
   applying: Ref<boolean>;
   /** Students are told what the proposal alters; otherwise it waits. */
   seen: Ref<boolean>;
+  /** Whoever is told that something moved gets a letter of it; said anew for each change. */
+  digest: Ref<boolean>;
   /** Shows what is proposed as students would see it, or not yet. */
   see(seen: boolean): Promise<void>;
   /** Proposes the same change with some of it said otherwise; what is undefined is not said. */
@@ -85,6 +87,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
   const busy = ref(false);
   const applying = ref(false);
   const seen = ref(true);
+  const digest = ref(false);
   const shown = computed(() => (proposal.value && source.of(proposal.value)) ?? view.value);
 
   let queue: Promise<unknown> = Promise.resolve();
@@ -158,12 +161,13 @@ export function useChanges<V extends { version: number }>(termId: number, source
     const made = await ask(
       api.POST("/api/terms/{termId}/changes", {
         params: { path: { termId }, query: source.query() },
-        body: { version, seen: seen.value, change },
+        body: { version, seen: seen.value, ...(digest.value ? { digest: true } : {}), change },
       }),
     );
     proposal.value = null;
     pending.value = null;
     seen.value = true;
+    digest.value = false;
     await show(made);
     done.value = { text: made.sentence, undo: true };
     return made.sentence;
@@ -192,6 +196,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
     proposal.value = null;
     pending.value = null;
     seen.value = true;
+    digest.value = false;
     problem.value = "";
   }
 
@@ -213,6 +218,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
     busy,
     applying,
     seen,
+    digest,
     async see(now) {
       seen.value = now;
       await doing(async () => {

@@ -84,6 +84,31 @@ async function leave() {
             >
           </fieldset>
           <p class="soft">In months and for new terms. The weeks of a term begin as its Term view says.</p>
+          <fieldset>
+            <legend>Before my next class</legend>
+            <label
+              ><select
+                class="field"
+                aria-label="Remind me before my next class"
+                :value="me.preferences.classReminder ?? ''"
+                @change="set({ classReminder: Number(($event.target as HTMLSelectElement).value) || undefined })"
+              >
+                <option value="">no reminder</option>
+                <option v-for="m in [5, 10, 15, 30, 60]" :key="m" :value="m">{{ m }} minutes before</option>
+              </select></label
+            >
+          </fieldset>
+          <fieldset>
+            <legend>My mail address</legend>
+            <input
+              class="field"
+              type="email"
+              aria-label="My mail address"
+              placeholder="for reminders to who teaches"
+              :value="me.preferences.mail ?? ''"
+              @change="set({ mail: ($event.target as HTMLInputElement).value })"
+            />
+          </fieldset>
           <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
           <button type="button" class="btn" @click="leave">Sign out</button>
         </form>

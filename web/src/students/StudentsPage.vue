@@ -7,6 +7,7 @@ import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
+import RemindersPanel from "../reminder/RemindersPanel.vue";
 import TellDialog from "../telling/TellDialog.vue";
 import { useTelling } from "../telling/useTelling";
 import { count, moment, weekdayDay } from "../ui/say";
@@ -149,6 +150,13 @@ async function lookAt(other: string) {
         :section="view.section"
         :students="view.people.length"
         :places="view.places"
+      />
+      <RemindersPanel
+        :term-id="termId"
+        :course="view.course"
+        :section="view.section"
+        :version="view.version"
+        @put="state.propose($event)"
       />
       <AfterClass
         :course="view.course"

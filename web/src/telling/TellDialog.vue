@@ -14,7 +14,7 @@ const props = defineProps<{
   here: string;
 }>();
 const emit = defineEmits<{ done: [] }>();
-const { problem, busy, propose } = props.state;
+const { problem, busy, digest, propose } = props.state;
 
 type Section = Schemas["SectionTold"];
 const key = (s: Section) => `${s.course}/${s.section}`;
@@ -156,6 +156,9 @@ function close() {
       </p>
       <label for="tell-why">Why, in one sentence <span class="soft">stands beside what moved</span></label>
       <input id="tell-why" v-model="why" class="field long" maxlength="1000" autocomplete="off" autofocus />
+      <p v-if="section.students" class="ticks">
+        <label><input v-model="digest" type="checkbox" />mail each student what moved</label>
+      </p>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p class="actions">
         <button type="button" class="btn quiet" @click="close">

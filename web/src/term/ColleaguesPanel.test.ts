@@ -100,7 +100,7 @@ describe("colleagues", () => {
     const { at, button } = await panel(LINES, { "GET outbox": () => [mail] });
     await button("outbox").trigger("click");
     await settled();
-    expect(at.find("article a").attributes("href")).toBe("/invitation/abc-1");
+    expect(at.find("article .body a").attributes("href")).toBe("/invitation/abc-1");
     expect(at.find("article .body").text()).toBe("Take it at /invitation/abc-1 within a week.");
   });
 });

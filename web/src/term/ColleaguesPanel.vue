@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { type CalendarView, type Schemas, api, ask } from "../api/client";
+import OutboxDialog from "../mail/OutboxDialog.vue";
 import DateField from "../ui/DateField.vue";
-import { moment, span } from "../ui/say";
+import { span } from "../ui/say";
 
 /** Who else may change or see this term, and the simulated outbox with their invitations. */
 const props = defineProps<{ term: CalendarView }>();
 type Line = Schemas["ColleagueLine"];
 const lines = shallowRef<Line[] | null>(null);
-const mails = shallowRef<Schemas["Mail"][] | null>(null);
+const outbox = ref(false);
 const inviting = ref(false);
 const role = ref<"co-teacher" | "reader" | "substitute">("co-teacher");
 const name = ref("");
@@ -82,10 +82,6 @@ function withdraw(line: Line) {
     ),
   );
 }
-async function showOutbox() {
-  mails.value = await ask(api.GET("/api/outbox"));
-}
-const parts = (body: string) => body.split(/(\/invitation\/\S+)/);
 </script>
 
 <template>
@@ -93,7 +89,7 @@ const parts = (body: string) => body.split(/(\/invitation\/\S+)/);
     <h2>
       Colleagues
       <span class="side">
-        <button type="button" class="do" @click="doing(showOutbox)">outbox</button>
+        <button type="button" class="do" @click="outbox = true">outbox</button>
         <button type="button" class="do more" @click="inviting = !inviting">invite someone</button>
       </span>
     </h2>
@@ -148,26 +144,7 @@ const parts = (body: string) => body.split(/(\/invitation\/\S+)/);
       </div>
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <Dialog
-      :visible="mails !== null"
-      modal
-      header="Outbox (simulated: nothing is sent)"
-      :style="{ width: '640px' }"
-      @update:visible="mails = null"
-    >
-      <p v-if="!mails?.length">Nothing was sent yet.</p>
-      <article v-for="m in mails ?? []" :key="m.id">
-        <p>
-          <b>{{ m.subject }}</b> <span class="soft">to {{ m.recipient }}, {{ moment(m.sentAt) }}</span>
-        </p>
-        <p class="body">
-          <template v-for="(part, n) in parts(m.body)" :key="n"
-            ><a v-if="part.startsWith('/invitation/')" :href="part">{{ part }}</a
-            ><template v-else>{{ part }}</template></template
-          >
-        </p>
-      </article>
-    </Dialog>
+    <OutboxDialog v-if="outbox" @close="outbox = false" />
   </section>
 </template>
 
@@ -177,14 +154,5 @@ p {
 }
 .more {
   margin-left: 12px;
-}
-.body {
-  white-space: pre-wrap;
-  border-left: 2px solid var(--rule-firm);
-  padding-left: 10px;
-  overflow-wrap: anywhere;
-}
-a {
-  color: inherit;
 }
 </style>

@@ -83,7 +83,7 @@ public class Accounts implements UserDetailsService {
     @Transactional(readOnly = true)
     public Preferences preferences(SignedIn by) {
         Account account = entities.find(Account.class, by.accountId());
-        return new Preferences(account.twelveHours, account.weekStart);
+        return new Preferences(account.twelveHours, account.weekStart, account.mail, account.classReminder);
     }
 
     /** Keeps how the person reads times and weeks. */
@@ -92,6 +92,8 @@ public class Accounts implements UserDetailsService {
         Account account = entities.find(Account.class, by.accountId());
         account.twelveHours = preferences.twelveHours();
         account.weekStart = preferences.weekStart();
+        account.mail = preferences.mail() == null ? "" : preferences.mail().strip();
+        account.classReminder = preferences.classReminder();
     }
 
     private static SignedIn signedIn(Account account) {

@@ -14,7 +14,7 @@ import app.matsuri.server.mail.Letters;
 import app.matsuri.server.reminder.ReminderLetters.To;
 import app.matsuri.server.reminder.ReminderPlans.Planned;
 import app.matsuri.server.reminder.RemindersView.Coming;
-import app.matsuri.server.reminder.RemindersView.Gone;
+import app.matsuri.server.reminder.RemindersView.WentOut;
 import app.matsuri.server.settings.MatsuriProperties;
 import app.matsuri.server.storage.Stored;
 import jakarta.persistence.EntityManager;
@@ -148,7 +148,7 @@ class ReminderController {
                 planned.stopped());
     }
 
-    private List<Gone> gone(long termId, String course, ZoneId zone) {
+    private List<WentOut> gone(long termId, String course, ZoneId zone) {
         record Moment(Instant at, String title) {}
         Map<Moment, List<Letter>> moments = new LinkedHashMap<>();
         entities.createQuery(
@@ -169,7 +169,7 @@ class ReminderController {
                 .map(e -> {
                     Map<Letter.State, Integer> states = new EnumMap<>(Letter.State.class);
                     e.getValue().forEach(l -> states.merge(l.state, 1, Integer::sum));
-                    return new Gone(
+                    return new WentOut(
                             LocalDateTime.ofInstant(e.getKey().at(), zone),
                             e.getKey().title(),
                             e.getValue().get(0).id,

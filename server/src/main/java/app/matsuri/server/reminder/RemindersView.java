@@ -19,7 +19,7 @@ public record RemindersView(
         List<Object> reminders,
         List<Coming> coming,
         int more,
-        List<Gone> gone,
+        List<WentOut> gone,
         LocalDateTime now,
         boolean simulated,
         boolean still,
@@ -52,6 +52,6 @@ public record RemindersView(
      *
      * @param letter id of one of its letters, to look at
      */
-    public record Gone(
+    public record WentOut(
             LocalDateTime at, String title, long letter, int sent, int waiting, int failed, int missed, int unsure) {}
 }
