@@ -98,7 +98,7 @@ describe("reminders", () => {
     await settled();
     expect(at.text()).toContain("wren@quillmarsh.example");
     const broken = await panel(VIEW, {
-      "POST stop": () => new Refused(500, "It is not stored."),
+      "POST stop": () => new Refused("It is not stored."),
     });
     await broken.press("stop");
     await settled();

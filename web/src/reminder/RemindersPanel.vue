@@ -136,8 +136,8 @@ function went(g: Schemas["WentOut"]): string {
             <tr v-for="c in coming" :key="c.name + c.at" :class="{ gone: c.stopped }">
               <td>{{ moment(c.at) }}</td>
               <td>
-                <b>{{ title(c) }}</b>
-                <span class="soft">{{ c.section }}, {{ WHAT[c.before] }} {{ moment(c.date) }}</span>
+                <b>{{ title(c) }}</b
+                ><span class="soft">, {{ c.section }}: {{ WHAT[c.before] }} {{ moment(c.date) }}</span>
                 <br />
                 <span class="soft">{{ c.stopped ? "stopped" : to(c) }}</span>
               </td>
@@ -203,6 +203,10 @@ function went(g: Schemas["WentOut"]): string {
 </template>
 
 <style scoped>
+h2 .side {
+  float: right;
+  font-weight: 400;
+}
 h3 {
   font-size: 14px;
   margin: 8px 0 2px;

@@ -51,6 +51,8 @@ class ArchitectureTest {
             .definedBy("app.matsuri.core.shown")
             .layer("reminding")
             .definedBy("app.matsuri.core.reminding")
+            .layer("runlist")
+            .definedBy("app.matsuri.core.runlist")
             .whereLayer("session")
             .mayOnlyBeAccessedByLayers(
                     "plan",
@@ -64,7 +66,8 @@ class ArchitectureTest {
                     "lookback",
                     "rollover",
                     "shown",
-                    "reminding")
+                    "reminding",
+                    "runlist")
             .whereLayer("plan")
             .mayOnlyBeAccessedByLayers(
                     "flow",
@@ -77,7 +80,8 @@ class ArchitectureTest {
                     "lookback",
                     "rollover",
                     "shown",
-                    "reminding")
+                    "reminding",
+                    "runlist")
             .whereLayer("flow")
             .mayOnlyBeAccessedByLayers(
                     "schedule",
@@ -89,7 +93,8 @@ class ArchitectureTest {
                     "lookback",
                     "rollover",
                     "shown",
-                    "reminding")
+                    "reminding",
+                    "runlist")
             .whereLayer("schedule")
             .mayOnlyBeAccessedByLayers(
                     "change",
@@ -100,7 +105,8 @@ class ArchitectureTest {
                     "lookback",
                     "rollover",
                     "shown",
-                    "reminding")
+                    "reminding",
+                    "runlist")
             .whereLayer("change")
             .mayOnlyBeAccessedByLayers("findings", "proposal", "repace", "rollover")
             .whereLayer("findings")
@@ -116,6 +122,8 @@ class ArchitectureTest {
             .whereLayer("shown")
             .mayOnlyBeAccessedByLayers("reminding")
             .whereLayer("reminding")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("runlist")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("proposal")
             .mayNotBeAccessedByAnyLayer();

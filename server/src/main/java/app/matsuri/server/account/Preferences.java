@@ -22,10 +22,14 @@ public record Preferences(
         @NotNull @Pattern(regexp = "MO|SU", message = "A week begins on MO or SU.")
         String weekStart,
 
-        @Nullable @Size(max = 200, message = "At most 200 characters.") @Email(message = "That is no mail address: it has the form name@place.")
+        @Nullable
+        @Size(max = 200, message = "At most 200 characters.")
+        @Email(message = "That is no mail address: it has the form name@place.")
         String mail,
 
-        @Nullable @Min(value = 1, message = "Give 1 to 1440 minutes.") @Max(value = 1440, message = "Give 1 to 1440 minutes.")
+        @Nullable
+        @Min(value = 1, message = "Give 1 to 1440 minutes.")
+        @Max(value = 1440, message = "Give 1 to 1440 minutes.")
         Integer classReminder) {
 
     /** The cookie that says which clock, so that every page and file is written for it. */

@@ -1,5 +1,6 @@
 package app.matsuri.server.link;
 
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Find;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Section;
@@ -55,9 +56,9 @@ class LinkController {
     /**
      * A link.
      *
-     * @param kind "section", "student", "place" or "own"
+     * @param kind "section", "student", "place", "run" or "own"
      * @param section code of the section; of a student the first of the course with that student
-     * @param student the student's name, or the place; empty for another kind
+     * @param student the student's name, the place, or the days; empty for another kind
      * @param address what to open; empty while it is withdrawn
      */
     record LinkLine(
@@ -75,13 +76,19 @@ class LinkController {
      *
      * @param place of one of the course's places in place of the section
      * @param own of everything of the term, for oneself
+     * @param first of the classes of some days, for whoever takes them: the first of those days; null for another link
+     * @param last the last of them
+     * @param all of all courses of the term, and not of the section alone
      */
     record LinkForm(
             @NotNull String course,
             @NotNull String section,
             @Nullable String student,
             @Nullable String place,
-            @Nullable Boolean own) {}
+            @Nullable Boolean own,
+            @Nullable LocalDate first,
+            @Nullable LocalDate last,
+            @Nullable Boolean all) {}
 
     /** Of which section. */
     record SectionForm(@NotNull String course, @NotNull String section) {}
@@ -105,7 +112,9 @@ class LinkController {
 
     private LinkLine line(PublicLink link, Stored stored, Course course, HttpServletRequest request) {
         String section = link.section == null ? "" : link.section;
-        String name = link.place == null ? "" : link.place;
+        String name = link.firstDay != null && link.lastDay != null
+                ? Say.days(link.firstDay, link.lastDay)
+                : link.place == null ? "" : link.place;
         if (link.kind == Kind.STUDENT) {
             for (Section of : course.sections()) {
                 for (Student student : of.students()) {
@@ -151,6 +160,17 @@ class LinkController {
         SectionRef ref = new SectionRef(course.code(), section.code());
         if (Boolean.TRUE.equals(form.own())) {
             return links.own(stored, workspace);
+        }
+        if (form.first() != null) {
+            LocalDate last = form.last() == null ? form.first() : form.last();
+            if (last.isBefore(form.first())) {
+                throw new Problem(
+                        HttpStatus.BAD_REQUEST,
+                        "days-out-of-order",
+                        "From when to when?",
+                        "The last day lies before the first: choose a later one.");
+            }
+            return links.run(stored, workspace, Boolean.TRUE.equals(form.all()) ? null : ref, form.first(), last);
         }
         if (form.place() != null) {
             if (!Links.places(course).contains(form.place())) {

@@ -81,6 +81,10 @@ public class Links {
                     case SECTION -> isOf(link, stored.termId(), course.code());
                     case PLACE -> places(course).contains(link.place);
                     case OWN -> link.termId != null && link.termId == stored.termId();
+                    case RUN ->
+                        link.termId != null
+                                && link.termId == stored.termId()
+                                && (link.course == null || course.code().equals(link.course));
                     case STUDENT ->
                         course.sections().stream()
                                 .flatMap(section -> section.students().stream())
@@ -167,6 +171,34 @@ public class Links {
                     link.termId = stored.termId();
                     return made(link);
                 });
+    }
+
+    /**
+     * A link to the classes of some days, made anew for each who takes them.
+     *
+     * @param section null for every class of the term
+     * @param first inclusive, as is the last
+     */
+    @Transactional
+    public PublicLink run(
+            Stored stored, long workspaceId, @Nullable SectionRef section, LocalDate first, LocalDate last) {
+        PublicLink link = new PublicLink();
+        link.kind = Kind.RUN;
+        link.workspaceId = workspaceId;
+        link.termId = stored.termId();
+        link.course = section == null ? null : section.course();
+        link.section = section == null ? null : section.section();
+        link.firstDay = first;
+        link.lastDay = last;
+        return made(link);
+    }
+
+    /** The term of a link; empty where it is there no longer. */
+    @Transactional(readOnly = true)
+    public Optional<Stored> term(PublicLink link) {
+        return terms(link).stream()
+                .filter(stored -> link.termId != null && stored.termId() == link.termId)
+                .findFirst();
     }
 
     private List<Sees> own(PublicLink link) {
@@ -336,7 +368,7 @@ public class Links {
             case SECTION -> section(link).stream().toList();
             case STUDENT -> student(link);
             case OWN -> own(link);
-            case PLACE -> List.of();
+            case PLACE, RUN -> List.of();
         };
     }
 

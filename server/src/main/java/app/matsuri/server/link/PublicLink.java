@@ -25,6 +25,8 @@ public class PublicLink {
         STUDENT,
         /** When a place is taken, and by which section. */
         PLACE,
+        /** The classes of some days as they are planned, with steps and private notes, for whoever takes them. */
+        RUN,
         /** Everything of a term as it is planned, private notes too: one's own calendar. */
         OWN
     }
@@ -55,6 +57,12 @@ public class PublicLink {
 
     /** Null for another kind of link. */
     public @Nullable String place;
+
+    /** The first day whose classes it shows; null for another kind of link. */
+    public @Nullable LocalDate firstDay;
+
+    /** The last one. */
+    public @Nullable LocalDate lastDay;
 
     /** How often it was made anew. */
     public int generation;

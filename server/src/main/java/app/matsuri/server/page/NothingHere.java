@@ -7,7 +7,7 @@ public final class NothingHere extends RuntimeException {
 
     public NothingHere() {}
 
-    NothingHere(Throwable cause) {
+    public NothingHere(Throwable cause) {
         super(cause);
     }
 }

@@ -1,5 +1,6 @@
 package app.matsuri.server.page;
 
+import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Which;
@@ -108,6 +109,17 @@ public final class SectionPages {
                         .toList(),
                 words.say("zone", zone),
                 addresses.sheet(number));
+    }
+
+    /** How the units of a course are drawn, by their ids. */
+    public static Map<String, Thread> threads(Course course) {
+        Map<String, Thread> threads = new HashMap<>();
+        List<app.matsuri.core.plan.Unit> units = course.units();
+        for (int k = 0; k < units.size(); k++) {
+            threads.put(
+                    units.get(k).id(), thread(units.get(k).code(), units.get(k).colour(), k));
+        }
+        return threads;
     }
 
     /** "HYD 210 Reading Rivers, A". */

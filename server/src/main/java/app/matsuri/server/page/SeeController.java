@@ -2,21 +2,14 @@ package app.matsuri.server.page;
 
 import app.matsuri.core.shown.ShownThing;
 import app.matsuri.server.account.SignedIn;
-import app.matsuri.server.clock.Today;
 import app.matsuri.server.files.StoredFiles;
-import app.matsuri.server.link.Links.Taken;
 import app.matsuri.server.link.PublicLink;
-import app.matsuri.server.link.PublicLink.Kind;
 import app.matsuri.server.page.SectionPage.Thread;
 import app.matsuri.server.page.Seeing.Seen;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.ZoneId;
-import java.time.ZoneOffset;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -44,11 +37,11 @@ class SeeController {
     private final Seeing seeing;
     private final Previews previews;
     private final StoredFiles files;
-    private final Today today;
+    private final List<LinkPage> others;
 
-    SeeController(Seeing seeing, Previews previews, StoredFiles files, Today today) {
+    SeeController(Seeing seeing, Previews previews, StoredFiles files, List<LinkPage> others) {
         this.seeing = seeing;
-        this.today = today;
+        this.others = List.copyOf(others);
         this.previews = previews;
         this.files = files;
     }
@@ -79,10 +72,15 @@ class SeeController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        Optional<PublicLink> place =
-                Optional.ofNullable(path.get("token")).map(seeing::open).filter(link -> link.kind == Kind.PLACE);
-        if (place.isPresent()) {
-            return place(place.get(), path.getOrDefault("token", ""), request, response, model);
+        String token = path.get("token");
+        if (token != null) {
+            PublicLink link = seeing.open(token);
+            Optional<LinkPage> other =
+                    others.stream().filter(page -> page.kind() == link.kind).findFirst();
+            if (other.isPresent()) {
+                response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(seeing.framedBy(link)));
+                return other.get().page(link, new LinkPage.Asked(host(request), token, query), model);
+            }
         }
         List<Seen> all = seen(path, response, by);
         if (path.containsKey("token")) {
@@ -112,18 +110,6 @@ class SeeController {
         model.addAttribute("whole", term);
         model.addAttribute("back", seen.one() ? "" : seen.base());
         return "section";
-    }
-
-    private String place(
-            PublicLink link, String token, HttpServletRequest request, HttpServletResponse response, Model model) {
-        response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(seeing.framedBy(link)));
-        List<Taken> taken = seeing.taken(link);
-        ZoneId zone = taken.isEmpty() ? ZoneOffset.UTC : taken.get(0).zone();
-        String name = link.place == null ? "" : link.place;
-        PageLocale.set(Locale.ENGLISH);
-        model.addAttribute("page", PlacePage.of(name, taken, seeing.words(Locale.ENGLISH), today.in(zone)));
-        model.addAttribute("take", TakePage.Addresses.of(host(request), Seeing.base(token), ""));
-        return "place";
     }
 
     /** A week on one sheet: to look at, to print, as a file, or as plain words. */
@@ -245,6 +231,17 @@ class SeeController {
             @PathVariable String file,
             @RequestParam(required = false) @Nullable String of,
             HttpServletResponse response) {
+        String token = path.get("token");
+        if (token != null) {
+            PublicLink link = seeing.open(token);
+            Optional<StoredFiles.Content> content = others.stream()
+                    .filter(page -> page.kind() == link.kind)
+                    .findFirst()
+                    .flatMap(page -> page.file(link, file));
+            if (content.isPresent()) {
+                return content.get().away();
+            }
+        }
         Seen seen = Seeing.asked(seen(path, response, by), of).orElseThrow(NothingHere::new);
         if (seen.shown().files().noneMatch(f -> f.file().equals(file))) {
             throw new NothingHere();
@@ -255,14 +252,7 @@ class SeeController {
     }
 
     static Map<String, Thread> threads(Seen seen) {
-        Map<String, Thread> threads = new HashMap<>();
-        List<app.matsuri.core.plan.Unit> units = seen.course().units();
-        for (int k = 0; k < units.size(); k++) {
-            threads.put(
-                    units.get(k).id(),
-                    SectionPages.thread(units.get(k).code(), units.get(k).colour(), k));
-        }
-        return threads;
+        return SectionPages.threads(seen.course());
     }
 
     private SectionPages pages(Seen seen) {

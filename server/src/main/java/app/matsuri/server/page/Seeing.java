@@ -185,6 +185,11 @@ public class Seeing {
         return links.taken(link);
     }
 
+    /** From here on, what this request is answered with is in the language of the words. */
+    public void speak(PageWords words) {
+        PageLocale.set(words.locale());
+    }
+
     /** The words of whoever reads a page that is of no course. */
     public PageWords words(Locale locale) {
         return new PageWords(messages, locale, false);

@@ -7,11 +7,11 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.RuleSaid;
-import app.matsuri.core.plan.Step;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.proposal.Moved;
 import app.matsuri.core.proposal.Proposal;
+import app.matsuri.core.runlist.TimedStep;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.NoticeDates;
 import app.matsuri.core.schedule.Resolved;
@@ -184,32 +184,13 @@ final class DayContents {
         }
     }
 
-    /**
-     * The steps that begin in one session of a lesson, on the clock; none where another lesson has its beginning.
-     *
-     * @param first whether nothing stands in the session before it
-     */
+    /** The steps of a lesson in one of its sessions; none where another lesson has its beginning. */
     private List<StepView> steps(Placement placement, int slot, boolean first) {
-        if (!first) {
-            return List.of();
-        }
-        int from = 0;
-        for (int i = 0; i < slot; i++) {
-            from += follows.sessions().get(placement.slots().get(i).session()).minutes();
-        }
-        Session session = follows.sessions().get(placement.slots().get(slot).session());
-        boolean last = slot == placement.slots().size() - 1;
-        List<StepView> steps = new ArrayList<>();
-        int at = 0;
-        for (Step step : placement.lesson().details().steps()) {
-            boolean here = at >= from && (last || at < from + session.minutes());
-            if (here) {
-                steps.add(new StepView(
-                        session.start().plusMinutes(at - from).toLocalTime(), step.minutes(), step.text()));
-            }
-            at += step.minutes();
-        }
-        return steps;
+        return !first
+                ? List.of()
+                : TimedStep.of(follows, placement, slot, 0).stream()
+                        .map(step -> new StepView(step.start().toLocalTime(), step.minutes(), step.text()))
+                        .toList();
     }
 
     private void collectItems() {
