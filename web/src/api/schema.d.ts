@@ -2438,7 +2438,12 @@ export interface components {
             url: string;
         };
         LinkForm: {
+            all?: boolean | null;
             course: string;
+            /** Format: date */
+            first?: string | null;
+            /** Format: date */
+            last?: string | null;
             own?: boolean | null;
             place?: string | null;
             section: string;
@@ -3974,6 +3979,8 @@ export interface components {
             redo?: string | null;
             section: string;
             sections: string[];
+            /** Format: date */
+            today: string;
             undo?: string | null;
             /** Format: int64 */
             version: number;
@@ -4301,6 +4308,7 @@ export interface components {
             usual: number;
         };
         WeekWords: {
+            days: string[];
             /** Format: date */
             first: string;
             headline: string;

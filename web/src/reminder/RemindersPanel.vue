@@ -136,8 +136,9 @@ function went(g: Schemas["WentOut"]): string {
             <tr v-for="c in coming" :key="c.name + c.at" :class="{ gone: c.stopped }">
               <td>{{ moment(c.at) }}</td>
               <td>
-                <b>{{ title(c) }}</b
-                ><span class="soft">, {{ c.section }}: {{ WHAT[c.before] }} {{ moment(c.date) }}</span>
+                <b>{{ title(c) }}</b><span class="soft"
+                  >, {{ c.section }}: {{ WHAT[c.before] }} {{ moment(c.date) }}</span
+                >
                 <br />
                 <span class="soft">{{ c.stopped ? "stopped" : to(c) }}</span>
               </td>

@@ -17,7 +17,9 @@ watch(
 );
 const here = computed(() => lines.value?.filter((l) => l.section === props.section) ?? []);
 const page = computed(() => here.value.filter((l) => l.kind === "section"));
-const others = computed(() => lines.value?.filter((l) => l.kind === "own" || l.kind === "place") ?? []);
+const others = computed(
+  () => lines.value?.filter((l) => l.kind === "own" || l.kind === "place" || l.kind === "run") ?? [],
+);
 const people = computed(() => here.value.filter((l) => l.kind === "student"));
 const open = computed(() => people.value.filter((l) => l.address));
 const table = computed(
@@ -25,7 +27,11 @@ const table = computed(
     `/api/terms/${props.termId}/links/students.csv?course=${encodeURIComponent(props.course)}&section=${encodeURIComponent(props.section)}`,
 );
 const name = (line: LinkLine) =>
-  line.kind === "own" ? "My own calendar" : line.kind === "place" ? line.student : `Page of section ${line.section}`;
+  ({
+    own: "My own calendar",
+    place: line.student,
+    run: `Classes of ${line.student}${line.section ? `, section ${line.section}` : ""}`,
+  })[line.kind] ?? `Page of section ${line.section}`;
 /** The pages as files that open from a disk, to be kept after the term. */
 const zip = (line: LinkLine) => `/api/terms/${props.termId}/links/${line.id}/pages.zip`;
 const opened = (line: LinkLine) =>

@@ -71,8 +71,11 @@ export function useLinks(termId: number, course: () => string) {
       busy.value = false;
     }
   }
-  /** Makes the link of a section, or of one of its students or places, or one's own; it is the same where there is one. */
-  const make = (section: string, of: { student?: string; place?: string; own?: boolean } = {}) =>
+  /** Makes the link of a section, of one of its students, places or days, or one's own; it is the same where there is one. */
+  const make = (
+    section: string,
+    of: { student?: string; place?: string; own?: boolean; first?: string; last?: string; all?: boolean } = {},
+  ) =>
     doing(() =>
       ask(
         api.POST("/api/terms/{termId}/links", {

@@ -1,5 +1,6 @@
 import { mount } from "@vue/test-utils";
 import { describe, expect, it, vi } from "vitest";
+import { defineComponent } from "vue";
 import { frame, routed } from "../test/pages";
 import { presses, server, settled, stubs } from "../test/stand";
 import WeekPage from "./WeekPage.vue";
@@ -7,6 +8,7 @@ import WeekPage from "./WeekPage.vue";
 const week = (number: number, first: string, headline = "", targets: string[] = []) => ({
   number,
   first,
+  days: [first, "2026-10-06"],
   headline,
   targets,
 });
@@ -22,19 +24,29 @@ const VIEW = {
   places: ["Weir House 2"],
   classes: [],
   closed: [],
+  today: "2026-10-06",
   week: 6,
   weeks: [week(5, "2026-09-28", "From stage to flow", ["Read a gauge"]), week(6, "2026-10-05")],
 };
+
+const DateField = defineComponent({
+  props: ["id", "modelValue"],
+  template: "<input :id='id' @input='$emit(`update:modelValue`, $event.target.value)' />",
+});
 
 async function page() {
   const asked = server({
     "GET students": () => VIEW,
     "POST proposals": () => ({ quiet: true }),
+    "POST links": () => ({ address: "http://localhost/see/days" }),
+    "GET links": () => [],
     "GET sheet.html": () => "<table>",
     "GET sheet.txt": () => "words",
   });
   const router = await routed("/terms/:termId/week", "/terms/7/week");
-  const at = mount(WeekPage, { global: { plugins: [router], stubs: { ...frame, ...stubs, ChangeLine: true } } });
+  const at = mount(WeekPage, {
+    global: { plugins: [router], stubs: { ...frame, ...stubs, DateField, ChangeLine: true } },
+  });
   await settled();
   return { at, asked, router };
 }
@@ -51,6 +63,23 @@ describe("the sheet of a week", () => {
     expect(src()).toContain("week=5");
     expect(router.currentRoute.value.query.week).toBe("5");
     expect((at.find("#week-headline").element as HTMLInputElement).value).toBe("From stage to flow");
+  });
+
+  it("shows one day of mine, and gives its classes to whoever takes them", async () => {
+    const { at, asked } = await page();
+    await at.findAll("input[type=radio]")[2]!.setValue(true);
+    expect(at.find("iframe").attributes("src")).toBe("/preview/day?day=2026-10-06");
+    await presses(at)("Mon 5 Oct");
+    expect(at.find("iframe").attributes("src")).toBe("/preview/day?day=2026-10-05");
+    await at.find("#run-first").setValue("2026-10-05");
+    await at.find("form").trigger("submit");
+    await settled();
+    expect(asked.find((a) => a.key === "POST links")!.body).toEqual({
+      course: "HYD 210",
+      section: "A",
+      first: "2026-10-05",
+      all: false,
+    });
   });
 
   it("takes headline and targets in one go, begun from an earlier week's", async () => {

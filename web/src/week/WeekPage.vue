@@ -6,7 +6,9 @@ import { useStepKeys } from "../change/useStepKeys";
 import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
-import { useStudents } from "../students/useStudents";
+import { useLinks, useStudents } from "../students/useStudents";
+import DateField from "../ui/DateField.vue";
+import { weekdayDay } from "../ui/say";
 
 /** One week on one sheet, for the class or for who teaches: its words are typed here, the rest comes from the plan. */
 const route = useRoute();
@@ -15,10 +17,17 @@ const termId = Number(route.params.termId);
 const { state, section } = useStudents(termId, String(route.query.section ?? ""));
 const { view, problem, busy } = state;
 const number = ref(Number(route.query.week ?? 0));
-const teacher = ref(false);
+/** For whom the sheet is; or one day of who teaches, class by class. */
+const whom = ref<"class" | "teacher" | "day">("class");
+const teacher = computed(() => whom.value === "teacher");
+const day = ref("");
+const first = ref("");
+const last = ref("");
+const all = ref(false);
 const headline = ref("");
 const targets = ref("");
 const said = ref("");
+const links = useLinks(termId, () => view.value?.course ?? "");
 const frame = useTemplateRef<HTMLIFrameElement>("frame");
 
 useStepKeys(state);
@@ -26,7 +35,22 @@ onMounted(async () => {
   document.title = "Week, Matsuri";
   await state.load();
   number.value ||= view.value?.week ?? 1;
+  day.value = view.value?.today ?? "";
 });
+const shown = computed(() => (whom.value === "day" ? `/preview/day?day=${day.value}` : address("sheet")));
+/** A link of some days for whoever takes their classes, into the clipboard. */
+async function giveDays() {
+  const v = view.value;
+  if (!v) return;
+  const line = await links.make(v.section, { first: first.value, last: last.value || undefined, all: all.value });
+  if (!line) return;
+  try {
+    await navigator.clipboard.writeText(line.address);
+    said.value = "Copied. Whoever has it sees these classes, with steps and private notes, and no names.";
+  } catch {
+    said.value = line.address;
+  }
+}
 const key = computed(() => (view.value ? `${view.value.course}/${view.value.section}` : ""));
 const week = computed(() => view.value?.weeks.find((w) => w.number === number.value));
 const before = computed(() =>
@@ -141,12 +165,38 @@ const print = () => frame.value?.contentWindow?.print();
       </p>
       <fieldset>
         <legend>The sheet is for</legend>
-        <label><input v-model="teacher" type="radio" :value="false" /> the class: what it was told</label>
-        <label
-          ><input v-model="teacher" type="radio" :value="true" /> who teaches: the plan, with steps and notes</label
-        >
+        <label><input v-model="whom" type="radio" value="class" /> the class: what it was told</label>
+        <label><input v-model="whom" type="radio" value="teacher" /> who teaches: the plan, with steps and notes</label>
+        <label><input v-model="whom" type="radio" value="day" /> one day: all my classes, on the clock</label>
       </fieldset>
-      <form @submit.prevent="save">
+      <p v-if="whom === 'day'" class="days" role="group" aria-label="Days">
+        <button
+          v-for="d in week?.days ?? []"
+          :key="d"
+          type="button"
+          class="plain"
+          :aria-pressed="d === day"
+          @click="day = d"
+        >
+          {{ weekdayDay(d) }}
+        </button>
+      </p>
+      <form v-if="whom === 'day'" @submit.prevent="giveDays">
+        <label for="run-first">For whoever takes them, from</label>
+        <DateField id="run-first" v-model="first" :term-id="termId" :section="key" />
+        <label for="run-last">to</label>
+        <DateField id="run-last" v-model="last" :term-id="termId" :section="key" empty="that day" />
+        <p>
+          <label
+            ><input v-model="all" type="checkbox" /> all courses, not {{ view.course }} {{ view.section }} alone</label
+          >
+        </p>
+        <p class="acts">
+          <button type="submit" class="btn" :disabled="!first || links.busy.value">Copy a link to them</button>
+        </p>
+        <p v-if="links.problem.value" class="problem" role="alert">{{ links.problem.value }}</p>
+      </form>
+      <form v-if="whom !== 'day'" @submit.prevent="save">
         <label for="week-headline">Headline</label>
         <input id="week-headline" v-model="headline" class="field" maxlength="300" autocomplete="off" />
         <label for="week-targets">By the end of the week, a line each</label>
@@ -160,16 +210,16 @@ const print = () => frame.value?.contentWindow?.print();
       </form>
       <p class="acts">
         <button type="button" class="btn" @click="print">Print</button>
-        <button type="button" class="btn" @click="copy">Copy</button>
-        <a class="btn" :href="address('sheet.html')" :download="`week-${number}.html`">File</a>
+        <button v-if="whom !== 'day'" type="button" class="btn" @click="copy">Copy</button>
+        <a v-if="whom !== 'day'" class="btn" :href="address('sheet.html')" :download="`week-${number}.html`">File</a>
       </p>
       <p v-if="said" role="status">{{ said }}</p>
     </aside>
     <iframe
       ref="frame"
-      :key="`${view.version} ${address('sheet')}`"
-      :src="address('sheet')"
-      title="The sheet of the week"
+      :key="`${view.version} ${shown}`"
+      :src="shown"
+      :title="whom === 'day' ? 'The classes of the day' : 'The sheet of the week'"
     ></iframe>
   </main>
   <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
@@ -200,6 +250,16 @@ h1 {
 .weeks button {
   min-height: 26px;
 }
+.days {
+  display: grid;
+  grid-template-columns: repeat(2, 1fr);
+  margin: 0 0 6px;
+}
+.days button {
+  min-height: 28px;
+  text-align: center;
+}
+.days [aria-pressed="true"],
 .weeks [aria-pressed="true"] {
   background: var(--ink);
   color: var(--paper);

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -84,6 +85,18 @@ public class Accounts implements UserDetailsService {
     public Preferences preferences(SignedIn by) {
         Account account = entities.find(Account.class, by.accountId());
         return new Preferences(account.twelveHours, account.weekStart, account.mail, account.classReminder);
+    }
+
+    /** Minutes before the next class at which somebody of a workspace wants to be told of it; null for nobody. */
+    @Transactional(readOnly = true)
+    public @Nullable Integer classReminder(long workspaceId) {
+        return entities.createQuery(
+                        "select classReminder from Account where workspaceId = :w and classReminder is not null order by id",
+                        Integer.class)
+                .setParameter("w", workspaceId)
+                .getResultStream()
+                .findFirst()
+                .orElse(null);
     }
 
     /** Keeps how the person reads times and weeks. */

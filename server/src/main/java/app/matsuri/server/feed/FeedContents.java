@@ -13,13 +13,15 @@ import org.springframework.util.MultiValueMap;
  *
  * @param busy classes take the reader's time
  * @param allDay what is due lasts the whole day
- * @param remind how long before what is due an alarm sounds; null for none
+ * @param remind how long before what is due an alarm sounds; null for as the course says
+ * @param silent no alarm sounds
  */
 record FeedContents(
         Set<Kind> kinds,
         boolean busy,
         boolean allDay,
-        @Nullable Duration remind) {
+        @Nullable Duration remind,
+        boolean silent) {
 
     /** The kinds of entries. */
     enum Kind {
@@ -49,7 +51,8 @@ record FeedContents(
                 kinds.isEmpty() ? USUAL : kinds,
                 "true".equals(query.getFirst("busy")),
                 "true".equals(query.getFirst("allday")),
-                remind(query.getFirst("remind")));
+                remind(query.getFirst("remind")),
+                "none".equals(query.getFirst("remind")));
     }
 
     /** Minutes, up to two weeks; what is no such number is none. */

@@ -1,8 +1,10 @@
 package app.matsuri.server.feed;
 
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.plan.Reminder.Whom;
 import app.matsuri.exchange.calendar.FeedEntry;
 import app.matsuri.exchange.calendar.FeedWriter;
+import app.matsuri.server.account.Accounts;
 import app.matsuri.server.link.Links.Sees;
 import app.matsuri.server.link.Links.Taken;
 import app.matsuri.server.link.PublicLink;
@@ -24,6 +26,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.DigestUtils;
@@ -49,15 +52,17 @@ class FeedController {
 
     private final Seeing seeing;
     private final Clock clock;
+    private final Accounts accounts;
     /** Calendars ask again and again: what was written stays until a term changes or something else may be seen. */
     private final Cache<Key, Written> known = Caffeine.newBuilder()
             .maximumWeight(40_000_000)
             .weigher(FeedController::weight)
             .build();
 
-    FeedController(Seeing seeing, Clock clock) {
+    FeedController(Seeing seeing, Clock clock, Accounts accounts) {
         this.seeing = seeing;
         this.clock = clock;
+        this.accounts = accounts;
     }
 
     /** An address, and the terms and versions that it shows. */
@@ -83,15 +88,16 @@ class FeedController {
                     .body(taken.text());
         }
         List<Sees> sees = seeing.sees(link);
+        Whose whose = whose(link);
         Key key = new Key(
-                source,
+                source + " " + whose.classes(),
                 sees.stream()
                         .map(s -> s.stored().termId() + " " + s.stored().version())
                         .toList());
         Written written = known.getIfPresent(key);
         if (written == null || !clock.instant().isBefore(written.until())) {
             written = written(
-                    seeing.seen(sees, Seeing.base(token), link.kind == Kind.OWN), query, source, false, request);
+                    seeing.seen(sees, Seeing.base(token), link.kind == Kind.OWN), whose, query, source, false, request);
             known.put(key, written);
         }
         return ResponseEntity.ok()
@@ -106,8 +112,9 @@ class FeedController {
     ResponseEntity<byte[]> download(
             @PathVariable String token, @RequestParam MultiValueMap<String, String> query, HttpServletRequest request) {
         PublicLink link = seeing.open(token);
-        Written written =
-                link.kind == Kind.PLACE ? taken(link, "") : written(seeing.seen(link, token), query, "", true, request);
+        Written written = link.kind == Kind.PLACE
+                ? taken(link, "")
+                : written(seeing.seen(link, token), whose(link), query, "", true, request);
         return ResponseEntity.ok()
                 .header("Content-Type", TYPE)
                 .header("Content-Disposition", "attachment; filename=\"dates.ics\"")
@@ -137,8 +144,18 @@ class FeedController {
         return new Written(text, "\"" + DigestUtils.md5DigestAsHex(text) + "\"", clock.instant());
     }
 
+    /** To whom a feed belongs, and how long before each class they want to be told of it; null for not. */
+    private record Whose(Whom to, @Nullable Integer classes) {}
+
+    private Whose whose(PublicLink link) {
+        return link.kind == Kind.OWN
+                ? new Whose(Whom.INSTRUCTOR, accounts.classReminder(link.workspaceId))
+                : new Whose(Whom.STUDENTS, null);
+    }
+
     private Written written(
             List<Seen> all,
+            Whose whose,
             MultiValueMap<String, String> query,
             String source,
             boolean away,
@@ -159,6 +176,7 @@ class FeedController {
                     one.zone(),
                     seeing.words(one),
                     contents,
+                    new Alarms(one.reminders(), whose.to(), whose.classes(), contents),
                     ref -> host + one.thing(ref),
                     host + one.home());
             entries.addAll(feeds.entries());

@@ -34,6 +34,7 @@ final class Feeds {
     private final ZoneId zone;
     private final PageWords words;
     private final FeedContents contents;
+    private final Alarms alarms;
     private final Function<ThingRef, String> address;
     private final String page;
     private final Instant stamp;
@@ -50,6 +51,7 @@ final class Feeds {
             ZoneId zone,
             PageWords words,
             FeedContents contents,
+            Alarms alarms,
             Function<ThingRef, String> address,
             String page) {
         this.shown = shown;
@@ -57,6 +59,7 @@ final class Feeds {
         this.zone = zone;
         this.words = words;
         this.contents = contents;
+        this.alarms = alarms;
         this.address = address;
         this.page = page;
         LocalDateTime at = shown.told();
@@ -148,13 +151,15 @@ final class Feeds {
         }
         String what = which.name().toLowerCase(Locale.ROOT);
         boolean day = contents.allDay() && which != Which.OPENS;
-        String key = which == Which.DUE ? "feed.entry" : "feed." + what;
+        String key = which == Which.DUE ? "feed.entry" : which == Which.OPENS ? "feed.opens" : "feed.closes";
+        LocalDateTime end =
+                day ? at.toLocalDate().plusDays(1).atStartOfDay() : which == Which.OPENS ? at.plusMinutes(MINUTES) : at;
         entries.add(new FeedEntry(
                 uid(what, thing.ref().course(), thing.ref().id()),
                 sequence(what, thing.ref().id()),
                 stamp,
                 day ? at.toLocalDate().atStartOfDay() : which == Which.OPENS ? at : at.minusMinutes(MINUTES),
-                day ? at.toLocalDate().plusDays(1).atStartOfDay() : which == Which.OPENS ? at.plusMinutes(MINUTES) : at,
+                end,
                 day,
                 words.say(key, shown.section().course(), thing.title()),
                 description(thing),
@@ -167,7 +172,7 @@ final class Feeds {
                 false,
                 null,
                 null,
-                which == Which.OPENS || contents.remind() == null ? List.of() : List.of(contents.remind())));
+                alarms.of(thing, which, at, end)));
     }
 
     private String description(ShownThing thing) {
@@ -270,7 +275,14 @@ final class Feeds {
         }
         shown.sessions().stream().filter(s -> !s.timed()).forEach(session -> {
             LocalDateTime day = session.day().atStartOfDay();
-            entries.add(wholeDay(session, day));
+            entries.add(session(
+                    uid("class", shown.section().course(), session.name().toString()),
+                    session,
+                    day,
+                    day.plusDays(1),
+                    title(session),
+                    null,
+                    null));
         });
     }
 
@@ -288,42 +300,23 @@ final class Feeds {
             String title,
             @Nullable LocalDateTime instanceOf,
             FeedEntry.@Nullable Repeats repeats) {
+        boolean timed = session.timed();
         return new FeedEntry(
                 uid,
                 Math.max(0, shown.tellings() - 1),
                 stamp,
                 start,
                 end,
-                false,
+                !timed,
                 title,
                 session.link(),
                 session.place(),
                 page,
                 words.say("feed.class"),
-                contents.busy(),
+                timed && contents.busy(),
                 false,
                 instanceOf,
                 repeats,
-                List.of());
-    }
-
-    private FeedEntry wholeDay(ShownSession session, LocalDateTime day) {
-        return new FeedEntry(
-                uid("class", shown.section().course(), session.name().toString()),
-                Math.max(0, shown.tellings() - 1),
-                stamp,
-                day,
-                day.plusDays(1),
-                true,
-                title(session),
-                session.link(),
-                session.place(),
-                page,
-                words.say("feed.class"),
-                false,
-                false,
-                null,
-                null,
-                List.of());
+                timed ? alarms.ofClass(start, end) : List.of());
     }
 }

@@ -2,6 +2,7 @@ package app.matsuri.server.page;
 
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Publishing;
+import app.matsuri.core.plan.Reminder;
 import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.shown.Shown;
 import app.matsuri.server.link.Links;
@@ -72,6 +73,11 @@ public class Seeing {
 
         Course course() {
             return sees.stored().decisions().course(sees.section().course()).orElseThrow();
+        }
+
+        /** Of what its course reminds. */
+        public List<Reminder> reminders() {
+            return course().besides().reminders();
         }
 
         public ZoneId zone() {

@@ -29,7 +29,7 @@ public record TakePage(
     /** The kinds of entries, and those that are chosen where nothing is. */
     private static final List<String> KINDS = List.of("classes", "due", "opens", "closes", "notices");
 
-    private static final List<String> REMINDERS = List.of("60", "1440", "2880");
+    private static final List<String> REMINDERS = List.of("none", "60", "1440", "2880");
 
     private static final Set<String> USUAL = Set.of("classes", "due", "notices");
 

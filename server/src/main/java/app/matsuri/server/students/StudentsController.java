@@ -86,6 +86,7 @@ class StudentsController {
                         .map(s -> new Person(s.id(), s.name(), Previews.address(termId, ref, s.id())))
                         .toList(),
                 in.course().besides().publishing(),
+                moment.day(stored.decisions()),
                 week(in, today.in(stored.decisions().term().zone())),
                 weeks(in),
                 in.section().meets().stream()
@@ -119,6 +120,7 @@ class StudentsController {
             weeks.add(new WeekWords(
                     k,
                     first,
+                    first.datesUntil(first.plusDays(7)).toList(),
                     note == null ? null : note.section(),
                     note == null ? "" : note.headline(),
                     note == null ? List.of() : note.targets()));

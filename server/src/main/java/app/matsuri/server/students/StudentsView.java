@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param page where the page is, as the class sees it
  * @param people the students of the section, each with where the page is as they see it
  * @param publishing how the course is shown
+ * @param today the day
  * @param week number of the week of today
  * @param weeks those of the term, with their words
  * @param places in which the section meets
@@ -35,6 +36,7 @@ public record StudentsView(
         String page,
         List<Person> people,
         Publishing publishing,
+        LocalDate today,
         int week,
         List<WeekWords> weeks,
         List<String> places,
@@ -45,10 +47,16 @@ public record StudentsView(
      * The words of a week.
      *
      * @param first its first day
+     * @param days its seven days
      * @param section the section that the words are for; null for all of the course
      */
     public record WeekWords(
-            int number, LocalDate first, @Nullable String section, String headline, List<String> targets) {}
+            int number,
+            LocalDate first,
+            List<LocalDate> days,
+            @Nullable String section,
+            String headline,
+            List<String> targets) {}
 
     /** A student. */
     public record Person(String id, String name, String page) {}

@@ -14,6 +14,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.Reminder.Whom;
 import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
@@ -71,14 +72,15 @@ class FeedsTest {
 
     private static Feeds feeds(Decisions plan, SectionSchedule in, boolean busy, boolean allDay) {
         Shown shown = Shown.of(Schedule.of(plan), in, Reader.CLASS, NOW);
-        FeedContents contents =
-                new FeedContents(EnumSet.allOf(FeedContents.Kind.class), busy, allDay, java.time.Duration.ofHours(24));
+        FeedContents contents = new FeedContents(
+                EnumSet.allOf(FeedContents.Kind.class), busy, allDay, java.time.Duration.ofHours(24), false);
         return new Feeds(
                 shown,
                 1,
                 plan.term().zone(),
                 words(),
                 contents,
+                new Alarms(List.of(), Whom.STUDENTS, null, contents),
                 ref -> "http://localhost/see/x/thing?id=" + ref.id().replaceAll("\\W", "_"),
                 "http://localhost/see/x");
     }

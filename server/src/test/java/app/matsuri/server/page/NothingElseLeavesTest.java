@@ -286,6 +286,22 @@ class NothingElseLeavesTest {
     }
 
     @Test
+    void aRunListHasWhatIsPlannedAndPrivateButNobodysNameAndNoExtension() throws Exception {
+        World world = world();
+        JsonNode made = world.browser()
+                .post(
+                        "/api/terms/" + world.term() + "/links",
+                        "{\"course\":\"HYD 210\",\"section\":\"A\",\"all\":true,\"first\":\"2026-10-05\",\"last\":\"2026-10-23\"}")
+                .body();
+        String all = String.join(
+                "\n",
+                crawled(URI.create(made.path("address").stringValue()).getPath())
+                        .values());
+        assertThat(all).contains("Xprivateday", "Why channels bend");
+        assertThat(all).doesNotContain("Wren Oakes", "wren.oakes", "Larkspur", "Xextensionwhy", "11:11");
+    }
+
+    @Test
     void theSearchFindsWhatIsThere() throws Exception {
         World world = world();
         String all = String.join("\n", crawled(world.links().get(0)).values());

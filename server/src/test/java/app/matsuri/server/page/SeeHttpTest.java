@@ -277,8 +277,25 @@ class SeeHttpTest {
         assertThat(feed).contains("What the river said", "MAP 115");
         String asked = see(path + "/dates.ics?remind=1440").getContentAsString(StandardCharsets.UTF_8);
         assertThat(asked).contains("BEGIN:VALARM", "TRIGGER;RELATED=END:-P1D");
-        assertThat(see(path + "/dates.ics?remind=soon").getContentAsString(StandardCharsets.UTF_8))
+        browser.change(
+                term,
+                1,
+                "{\"kind\":\"put-reminders\",\"course\":\"HYD 210\",\"reminders\":[{\"id\":\"r\",\"kinds\":[\"quiz\"],"
+                        + "\"to\":\"instructor\",\"lead\":{\"minutes\":60}},{\"id\":\"c\",\"before\":\"session\",\"to\":\"instructor\","
+                        + "\"lead\":{\"minutes\":10}},{\"id\":\"s\",\"lead\":{\"minutes\":7}}]}");
+        assertThat(see(path + "/dates.ics").getContentAsString(StandardCharsets.UTF_8))
+                .as("as the course says, before the end of each entry: a class of 50 minutes, ten before its start")
+                .contains("TRIGGER;RELATED=END:-PT1H\r\n")
+                .as("what students are reminded of is not one's own")
+                .doesNotContain("-PT7M");
+        assertThat(see(path(link("A", null)) + "/dates.ics").getContentAsString(StandardCharsets.UTF_8))
+                .contains("-PT7M")
+                .doesNotContain("-PT1H");
+        assertThat(see(path + "/dates.ics?remind=none").getContentAsString(StandardCharsets.UTF_8))
                 .doesNotContain("VALARM");
+        assertThat(see(path + "/dates.ics?remind=soon").getContentAsString(StandardCharsets.UTF_8))
+                .as("what is no number is as if nothing were said")
+                .contains("VALARM");
     }
 
     @Test
