@@ -6,6 +6,7 @@ import { ref } from "vue";
 import type { Schemas } from "../api/client";
 import { me, prefer } from "../api/me";
 import { useDoing } from "../ui/useDoing";
+import NextClass from "./NextClass.vue";
 import TryingBar from "./TryingBar.vue";
 import Lantern from "./Lantern.vue";
 
@@ -115,6 +116,7 @@ async function leave() {
       </Popover>
     </div>
   </header>
+  <NextClass />
   <TryingBar />
 </template>
 

@@ -18,7 +18,7 @@ const { state, section } = useStudents(termId, String(route.query.section ?? "")
 const { view, problem, busy } = state;
 const number = ref(Number(route.query.week ?? 0));
 /** For whom the sheet is; or one day of who teaches, class by class. */
-const whom = ref<"class" | "teacher" | "day">("class");
+const whom = ref<"class" | "teacher" | "day">(route.query.day ? "day" : "class");
 const teacher = computed(() => whom.value === "teacher");
 const day = ref("");
 const first = ref("");
