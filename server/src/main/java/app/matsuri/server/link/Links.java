@@ -38,12 +38,14 @@ public class Links {
     private final LinkKey key;
     private final TermStore store;
     private final Today today;
+    private final LinkUses uses;
 
-    Links(EntityManager entities, LinkKey key, TermStore store, Today today) {
+    Links(EntityManager entities, LinkKey key, TermStore store, Today today, LinkUses uses) {
         this.entities = entities;
         this.key = key;
         this.store = store;
         this.today = today;
+        this.uses = uses;
     }
 
     private LocalDate day() {
@@ -51,18 +53,14 @@ public class Links {
     }
 
     /** What an address shows, and that it was opened today; empty where it shows nothing, never or no longer. */
-    @Transactional
+    @Transactional(readOnly = true)
     public Optional<PublicLink> opened(String token) {
         Optional<PublicLink> link = entities.createQuery(
                         "from PublicLink where hash = :h and withdrawnOn is null", PublicLink.class)
                 .setParameter("h", Tokens.hash(token))
                 .getResultStream()
                 .findFirst();
-        link.ifPresent(found -> {
-            if (!day().equals(found.lastUsedOn)) {
-                found.lastUsedOn = day();
-            }
-        });
+        link.ifPresent(found -> uses.opened(found, day()));
         return link;
     }
 
@@ -72,8 +70,9 @@ public class Links {
     }
 
     /** The links that concern a course of a term, oldest first: those of its sections, and those of students on its rosters. */
-    @Transactional(readOnly = true)
+    @Transactional
     public List<PublicLink> of(Stored stored, long workspaceId, Course course) {
+        uses.write();
         return entities.createQuery("from PublicLink where workspaceId = :w order by id", PublicLink.class)
                 .setParameter("w", workspaceId)
                 .getResultStream()

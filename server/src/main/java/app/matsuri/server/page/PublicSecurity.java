@@ -25,7 +25,7 @@ class PublicSecurity {
      * @param hosts parted by spaces; none where empty
      */
     static String policy(String hosts) {
-        return "default-src 'none'; style-src 'self'; font-src 'self'; img-src 'self' data:; base-uri 'none'; form-action"
+        return "default-src 'none'; style-src 'self'; font-src 'self'; img-src 'self' data:; base-uri 'self'; form-action"
                 + " 'self'; frame-ancestors 'self' " + hosts;
     }
 

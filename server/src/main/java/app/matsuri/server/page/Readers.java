@@ -1,6 +1,7 @@
 package app.matsuri.server.page;
 
 import app.matsuri.core.gradebook.HandIn;
+import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
@@ -13,6 +14,7 @@ import app.matsuri.server.link.Links.Sees;
 import app.matsuri.server.storage.Stored;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import java.util.Set;
@@ -29,6 +31,14 @@ public class Readers {
     private final Cache<Version, Schedule> schedules =
             Caffeine.newBuilder().maximumSize(50).build();
 
+    /** What was looked at within the last minute: a class that opens its page at once sees the same. */
+    private final Cache<Look, Shown> shown = Caffeine.newBuilder()
+            .maximumSize(100)
+            .expireAfterWrite(Duration.ofMinutes(2))
+            .build();
+
+    private record Look(Version version, SectionRef section, Reader reader, boolean own, LocalDateTime now) {}
+
     private record Version(long termId, long version) {}
 
     Readers(GradeBook book, Today today) {
@@ -44,7 +54,13 @@ public class Readers {
         Schedule schedule = schedule(stored);
         LocalDateTime now = today.now(stored.decisions().term().zone());
         return schedule.section(sees.section().course(), sees.section().section())
-                .map(in -> own ? Shown.planned(schedule, in, now) : Shown.of(schedule, in, reader(sees, in), now));
+                .map(in -> {
+                    Reader reader = reader(sees, in);
+                    Version version = new Version(stored.termId(), stored.version());
+                    return shown.get(
+                            new Look(version, sees.section(), reader, own, now),
+                            look -> own ? Shown.planned(schedule, in, now) : Shown.of(schedule, in, reader, now));
+                });
     }
 
     /** What follows from a term as it is stored. */
@@ -53,16 +69,20 @@ public class Readers {
                 new Version(stored.termId(), stored.version()), version -> Schedule.of(stored.decisions()));
     }
 
+    /** Who has neither handed anything in nor dates of their own sees what the class sees. */
     private Reader reader(Sees sees, SectionSchedule in) {
         if (sees.student() == null) {
             return Reader.CLASS;
         }
         String id = sees.student().id();
-        Set<ThingRef> handedIn = book.of(sees.stored().termId()).stream()
-                .filter(one -> one.student().equals(id)
-                        && one.course().equals(in.course().code()))
+        Set<ThingRef> handedIn = book.of(sees.stored().termId(), id).stream()
+                .filter(one -> one.course().equals(in.course().code()))
                 .map((HandIn one) -> new ThingRef(one.course(), one.item()))
                 .collect(Collectors.toSet());
-        return new Reader(id, handedIn);
+        boolean own = sees.stored().decisions().courses().stream()
+                .flatMap(course -> course.sections().stream())
+                .flatMap(section -> section.adjustments().stream())
+                .anyMatch(adjustment -> id.equals(adjustment.student()));
+        return own || !handedIn.isEmpty() ? new Reader(id, handedIn) : Reader.CLASS;
     }
 }

@@ -9,10 +9,12 @@ import app.matsuri.server.page.Seeing.Seen;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -36,23 +38,31 @@ class SeeController {
 
     private final Seeing seeing;
     private final Previews previews;
+    private final SectionHtml sections;
     private final StoredFiles files;
     private final List<LinkPage> others;
 
-    SeeController(Seeing seeing, Previews previews, StoredFiles files, List<LinkPage> others) {
+    SeeController(Seeing seeing, SectionHtml sections, Previews previews, StoredFiles files, List<LinkPage> others) {
         this.seeing = seeing;
         this.others = List.copyOf(others);
         this.previews = previews;
+        this.sections = sections;
         this.files = files;
     }
 
+    private static final MediaType HTML = new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8);
+
     private List<Seen> seen(Map<String, String> path, HttpServletResponse response, @Nullable SignedIn by) {
-        List<Seen> seen;
         String token = path.get("token");
-        if (token != null) {
-            PublicLink link = seeing.open(token);
+        return seen(path, token == null ? null : seeing.open(token), response, by);
+    }
+
+    private List<Seen> seen(
+            Map<String, String> path, @Nullable PublicLink link, HttpServletResponse response, @Nullable SignedIn by) {
+        List<Seen> seen;
+        if (link != null) {
             response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(seeing.framedBy(link)));
-            seen = seeing.seen(link, token);
+            seen = seeing.seen(link, path.getOrDefault("token", ""));
         } else {
             response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(""));
             seen = previews.seen(by, path.getOrDefault("termId", ""), path.getOrDefault("who", ""));
@@ -61,8 +71,8 @@ class SeeController {
         return seen;
     }
 
-    @GetMapping
-    String page(
+    @GetMapping({"", "/"})
+    Object page(
             @PathVariable Map<String, String> path,
             @AuthenticationPrincipal @Nullable SignedIn by,
             @RequestParam(required = false) @Nullable String of,
@@ -73,8 +83,8 @@ class SeeController {
             HttpServletResponse response,
             Model model) {
         String token = path.get("token");
-        if (token != null) {
-            PublicLink link = seeing.open(token);
+        PublicLink link = token == null ? null : seeing.open(token);
+        if (token != null && link != null) {
             Optional<LinkPage> other =
                     others.stream().filter(page -> page.kind() == link.kind).findFirst();
             if (other.isPresent()) {
@@ -82,14 +92,14 @@ class SeeController {
                 return other.get().page(link, new LinkPage.Asked(host(request), token, query), model);
             }
         }
-        List<Seen> all = seen(path, response, by);
-        if (path.containsKey("token")) {
-            // a preview has no feed of its own
-            model.addAttribute(
-                    "take", TakePage.Addresses.of(host(request), all.get(0).base(), ""));
-        }
+        List<Seen> all = seen(path, link, response, by);
         Optional<Seen> one = Seeing.asked(all, of);
         if (one.isEmpty()) {
+            if (token != null) {
+                // a preview has no feed of its own
+                model.addAttribute(
+                        "take", TakePage.Addresses.of(host(request), all.get(0).base(), ""));
+            }
             model.addAttribute(
                     "page",
                     DuePage.of(
@@ -106,10 +116,9 @@ class SeeController {
         if (seen.shown().begun() && seen.shown().week(number).isEmpty()) {
             throw new NothingHere();
         }
-        model.addAttribute("page", pages(seen).page(subtitle(seen), zone(seen), number, term));
-        model.addAttribute("whole", term);
-        model.addAttribute("back", seen.one() ? "" : seen.base());
-        return "section";
+        return ResponseEntity.ok()
+                .contentType(HTML)
+                .body(sections.page(seen, number, term, path.containsKey("token"), host(request)));
     }
 
     /** A week on one sheet: to look at, to print, as a file, or as plain words. */

@@ -44,7 +44,17 @@ public class Seeing {
     public record Seen(String base, Sees sees, Shown shown, boolean one, SectionPages.Addresses addresses) {
 
         Seen(String base, Sees sees, Shown shown, boolean one) {
-            this(base, sees, shown, one, new OnTheServer(base, one ? "" : "of=" + encoded(key(sees)) + "&"));
+            this(
+                    base,
+                    sees,
+                    shown,
+                    one,
+                    new OnTheServer(base, base + "/", one ? "" : "of=" + encoded(key(sees)) + "&"));
+        }
+
+        /** The same with addresses that are read from where its pages are. */
+        Seen fromThere() {
+            return within(new OnTheServer("", "", one ? "" : "of=" + encoded(key(sees)) + "&"));
         }
 
         /** The same with its pages elsewhere. */
@@ -88,9 +98,11 @@ public class Seeing {
     /**
      * The addresses of pages that this server answers.
      *
+     * @param base of the first page
+     * @param below of those behind it
      * @param of which section, so that more can be asked for behind it; empty for the only one
      */
-    private record OnTheServer(String base, String of) implements SectionPages.Addresses {
+    private record OnTheServer(String base, String below, String of) implements SectionPages.Addresses {
 
         @Override
         public String home() {
@@ -104,17 +116,17 @@ public class Seeing {
 
         @Override
         public String thing(ThingRef ref) {
-            return base + "/thing?" + of + "course=" + encoded(ref.course()) + "&id=" + encoded(ref.id());
+            return below + "thing?" + of + "course=" + encoded(ref.course()) + "&id=" + encoded(ref.id());
         }
 
         @Override
         public String file(String file) {
-            return base + "/files/" + encoded(file) + (of.isEmpty() ? "" : "?" + of);
+            return below + "files/" + encoded(file) + (of.isEmpty() ? "" : "?" + of);
         }
 
         @Override
         public String sheet(int week) {
-            return base + "/sheet?" + of + "week=" + week;
+            return below + "sheet?" + of + "week=" + week;
         }
     }
 

@@ -50,10 +50,11 @@ public class TermStore {
     public List<Stored> all(long workspaceId) {
         List<Stored> terms = new ArrayList<>();
         entities.createQuery(
-                        "from TermRecord where workspaceId = :w and deletedAt is null order by id", TermRecord.class)
+                        "select id, version from TermRecord where workspaceId = :w and deletedAt is null order by id",
+                        Object[].class)
                 .setParameter("w", workspaceId)
                 .getResultList()
-                .forEach(t -> terms.add(load(workspaceId, t.id)));
+                .forEach(row -> terms.add(known((Long) row[0], (Long) row[1])));
         return terms;
     }
 
@@ -65,7 +66,10 @@ public class TermStore {
      */
     @Transactional(readOnly = true)
     public Stored load(long workspaceId, long termId) {
-        long version = version(workspaceId, termId);
+        return known(termId, version(workspaceId, termId));
+    }
+
+    private Stored known(long termId, long version) {
         Stored known = loaded.getIfPresent(termId);
         if (known != null && known.version() == version) {
             return known;

@@ -76,7 +76,9 @@ class SeeHttpTest {
                 .contains("HYD 210 Reading Rivers, A", "Wednesday 7 October", "Autumn break", "Read 12")
                 .as("Field log 5 stands as it was told")
                 .contains("Field log 5")
-                .doesNotContain("<script", "Wren Oakes", "Larkspur");
+                .doesNotContain("<script", "Wren Oakes", "Larkspur", "-here-", "-host-")
+                .as("its addresses are read from where it is")
+                .contains("<base href=\"", "webcal://localhost/see/");
         assertThat(response.getHeaders("Set-Cookie")).isEmpty();
         assertThat(response.getHeader("Referrer-Policy")).isEqualTo("no-referrer");
         assertThat(response.getHeader("X-Robots-Tag")).isEqualTo("noindex");

@@ -1,0 +1,1 @@
+create index hand_in_by_student on hand_in (term_id, student);
