@@ -347,5 +347,15 @@ if (what === "all" || what === "pages") {
     change: { kind: "add-closure", closure: { first: "2026-10-09", last: "2026-10-09", reason: "Flood", kind: "weather" } },
   });
   console.log(`500 students within ten seconds of a telling, each their own page: ${await spread(own, 10_000)}`);
+  // every student is reminded of every date, by letters of an hour before; time stands still until it is let run
+  await ask(`/api/terms/${id}/reminders?course=ONE%201`);
+  await post(`/api/terms/${id}/changes`, {
+    version: 3,
+    change: { kind: "put-reminders", course: "ONE 1", reminders: [{ id: "r", lead: { minutes: 60 } }] },
+  });
+  const from = performance.now();
+  const { letters } = await (await post(`/api/terms/${id}/reminders/clock`, { until: "2026-11-13T23:00" })).json();
+  const seconds = (performance.now() - from) / 1000;
+  console.log(`${letters} reminders planned, claimed and written, moment by moment: ${seconds.toFixed(1)} s, ${((seconds / letters) * 10_000).toFixed(1)} s for 10,000`);
   await stop(child);
 }
