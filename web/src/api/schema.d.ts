@@ -1898,6 +1898,7 @@ export interface components {
             before: string;
             /** Format: date-time */
             date: string;
+            item?: string | null;
             mail: boolean;
             name: string;
             /** Format: int32 */
@@ -2941,6 +2942,7 @@ export interface components {
             from?: string | null;
             name: string;
             publish?: boolean;
+            with?: string;
         };
         PlanItem: {
             /** @enum {unknown} */

@@ -10,6 +10,7 @@ const COMING = {
   at: "2026-10-08T09:00:00",
   section: "A",
   title: "Field log 5",
+  item: "log",
   before: "due",
   date: "2026-10-09T23:59:00",
   readers: 23,
@@ -84,6 +85,20 @@ describe("reminders", () => {
     );
     expect(leadSaid({ days: 3, at: "10:00" })).toBe("3 days before at 10:00");
     expect(leadSaid({ minutes: 45 })).toBe("45 minutes before");
+  });
+
+  it("gives one piece of work its own reminder, or none", async () => {
+    const { at, press } = await panel();
+    await press("Add a reminder");
+    await at.find("#rem-what").setValue("item:log");
+    for (const box of at.findAll("form.add input[type=checkbox]")) await box.setValue(false);
+    await at.find("form.add").trigger("submit");
+    const [change] = at.emitted("put")![0] as [{ reminders: object[] }];
+    expect(change.reminders[1]).toMatchObject({ item: "log", mail: false, feed: false });
+    expect(change.reminders[1]).not.toHaveProperty("marked");
+    expect(said({ id: "r", item: "log", lead: { minutes: 0 }, mail: false, feed: false }, "Field log 5")).toBe(
+      "Field log 5 has no reminder before it is due",
+    );
   });
 
   it("stops one, lets one be read before, and says what went wrong", async () => {

@@ -37,6 +37,12 @@ const arriving = ref<Schemas["Arriving"] | null>(null);
 const until = reactive({ day: "", time: "12:00" });
 const ran = ref("");
 
+/** Work that is to be reminded of, by its id: each piece may have its own. */
+const things = computed(
+  () => new Map((view.value?.coming ?? []).flatMap((c) => (c.item ? [[c.item, c.title] as [string, string]] : []))),
+);
+const name = (r: Reminder) => (r.item ? (things.value.get(r.item) ?? r.item) : "");
+
 function add() {
   const taken = new Set(reminders.value.map((r) => r.id));
   let n = 1;
@@ -47,6 +53,7 @@ function add() {
     before: fresh.before,
     lead: LEADS[fresh.lead]!.lead,
     ...(fresh.before !== "session" && fresh.what === "marked" ? { marked: true } : {}),
+    ...(fresh.before !== "session" && fresh.what.startsWith("item:") ? { item: fresh.what.slice(5) } : {}),
     ...(fresh.before !== "session" && kind ? { kinds: [fresh.what] } : {}),
     ...(fresh.to === "instructor" ? { to: "instructor" as const } : {}),
     ...(fresh.mail ? {} : { mail: false }),
@@ -90,7 +97,7 @@ function went(g: Schemas["WentOut"]): string {
       <p v-if="!reminders.length" class="soft">Nobody is reminded of anything in {{ course }}.</p>
       <ul v-else class="rules">
         <li v-for="r in reminders" :key="r.id">
-          {{ said(r, r.item ?? "") }}
+          {{ said(r, name(r)) }}
           <button type="button" class="do" @click="remove(r.id)">take out</button>
         </li>
       </ul>
@@ -109,6 +116,9 @@ function went(g: Schemas["WentOut"]): string {
             <option value="marked">all work with points</option>
             <option value="all">all work</option>
             <option v-for="k in KINDS" :key="k" :value="k">{{ k }}</option>
+            <optgroup label="one piece of work, in place of all others">
+              <option v-for="[id, name] in things" :key="id" :value="`item:${id}`">{{ name }}</option>
+            </optgroup>
           </select>
         </template>
         <label for="rem-to">to</label>

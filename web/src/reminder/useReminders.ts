@@ -71,15 +71,18 @@ export function leadSaid(lead: Reminder["lead"]): string {
   return `${lead.days ?? 0} days before at ${lead.at.slice(0, 5)}`;
 }
 
-/** A reminder in words: "the day before at 09:00, what is marked and due, by mail and in calendars". */
+/** A reminder in words: "the day before at 09:00, all work with points that is due: by mail and in calendars". */
 export function said(r: Reminder, item: string): string {
-  const what =
-    r.before === "session" ? "each class" : item || [r.kinds?.length ? r.kinds.join(", ") : "all work"].join("");
-  const marked = r.marked && !item && r.before !== "session" ? " with points" : "";
-  const when = { due: "is due", opens: "opens", closes: "closes", session: "" }[r.before ?? "due"];
+  const before = r.before ?? "due";
   const mail = r.mail ?? true;
   const feed = r.feed ?? true;
+  if (item && !mail && !feed) {
+    return `${item} has no reminder before it ${{ due: "is due", opens: "opens", closes: "closes", session: "begins" }[before]}`;
+  }
   const how = mail && feed ? "by mail and in calendars" : mail ? "by mail" : feed ? "in calendars" : "not at all";
   const to = r.to === "instructor" ? ", to who teaches" : "";
-  return `${leadSaid(r.lead)}${r.before === "session" ? "" : ","} ${what}${marked}${when ? " that " + when : ""}: ${how}${to}`;
+  if (before === "session") return `${leadSaid(r.lead)} each class: ${how}${to}`;
+  const when = { due: "due", opens: "opened", closes: "closed" }[before];
+  const what = item || (r.kinds?.length ? r.kinds.join(", ") : "all work") + (r.marked ? " with points" : "");
+  return `${leadSaid(r.lead)}, ${what} that is ${when}: ${how}${to}`;
 }

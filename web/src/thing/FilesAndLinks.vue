@@ -7,7 +7,12 @@ import DateField from "../ui/DateField.vue";
 /** Links that are kept as links, and files that are stored with the data. */
 type Link = Schemas["PlanLink"];
 type FileUse = Schemas["PlanFile"];
-const props = defineProps<{ termId: number; linksOnly?: boolean }>();
+const props = defineProps<{
+  termId: number;
+  linksOnly?: boolean;
+  /** With whose classes a file can come. */
+  lessons?: { id: string; title: string }[];
+}>();
 const links = defineModel<Link[]>("links", { required: true });
 const files = defineModel<FileUse[]>("files", { default: () => [] });
 const chooser = ref<HTMLInputElement>();
@@ -45,6 +50,17 @@ async function choose(event: Event) {
 }
 const setFile = (n: number, more: Partial<FileUse>) =>
   (files.value = files.value.map((f, at) => (at === n ? { ...f, ...more } : f)));
+/** A file that is to come at a date that is not given yet. */
+const dated = ref(new Set<string>());
+const release = (f: FileUse) =>
+  f.from || dated.value.has(f.file) ? "date" : !f.with ? "" : f.with === "unit" ? "unit" : `lesson:${f.with}`;
+function setRelease(n: number, how: string) {
+  const file = files.value[n]!.file;
+  if (how === "date") dated.value.add(file);
+  else dated.value.delete(file);
+  const lesson = how.startsWith("lesson:") ? how.slice(7) : undefined;
+  setFile(n, { from: undefined, with: how === "unit" ? "unit" : lesson });
+}
 const setLink = (n: number, more: Partial<Link>) =>
   (links.value = links.value.map((l, at) => (at === n ? { ...l, ...more } : l)));
 const value = (event: Event) => (event.target as HTMLInputElement).value;
@@ -63,9 +79,20 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         <option value="yes">for students</option>
         <option value="no">not for publishing</option>
       </select>
-      <span v-if="f.publish !== false" class="from"
-        >from
+      <span v-if="f.publish !== false" class="from">
+        <select
+          class="field"
+          :value="release(f)"
+          :aria-label="`${f.name}: from when`"
+          @change="setRelease(n, value($event))"
+        >
+          <option value="">when it opens</option>
+          <option value="unit">when its unit begins</option>
+          <option value="date">from a date on</option>
+          <option v-for="l in lessons" :key="l.id" :value="`lesson:${l.id}`">in the class of {{ l.title }}</option>
+        </select>
         <DateField
+          v-if="release(f) === 'date'"
           :id="`file-from-${n}`"
           :model-value="f.from ?? ''"
           :term-id="termId"

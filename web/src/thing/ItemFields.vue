@@ -130,6 +130,7 @@ function setFor(section: string, on: boolean) {
       :term-id="termId"
       :links="form.links ?? []"
       :files="form.files ?? []"
+      :lessons="lessons"
       @update:links="form.links = $event.length ? $event : undefined"
       @update:files="form.files = $event.length ? $event : undefined"
     />

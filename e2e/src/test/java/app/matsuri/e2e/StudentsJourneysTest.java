@@ -39,7 +39,7 @@ class StudentsJourneysTest {
             assertThat(page.see(".btn.go").getDomAttribute("href"))
                     .startsWith("webcal://")
                     .endsWith("/dates.ics");
-            page.click("a[href*='/thing?'][href*='read-12']");
+            page.click("a[href*='thing?'][href*='read-12']");
             page.seeText("main", "due Fri 9 Oct, 10:00");
             page.press("Back");
             page.seeText("h1", "HYD 210");
@@ -98,6 +98,73 @@ class StudentsJourneysTest {
             page.go("/see/" + "x".repeat(43));
             page.seeText("main", "This link shows nothing");
             AccessibilityTest.sound(page, "a link that was withdrawn");
+        }
+    }
+
+    /** From the Wall three actions, and every letter is seen before it goes; time stands still until it is let run. */
+    @Test
+    void allRemindersOfACourseAreSetInThreeActionsAndGoOutOnceAfterTheyWereSeen() throws Exception {
+        try (Page page = wall()) {
+            page.press("For students");
+            page.press("Add a reminder");
+            page.press("Add");
+            page.seeText("aside", "What will go out");
+            page.seeText("aside", "the day before at 09:00, all work with points that is due");
+            page.click("[aria-labelledby='reminders-head'] tbody .acts button");
+            page.driver.switchTo().frame(page.see(".p-dialog iframe"));
+            page.seeText("body", "this is coming up:");
+            page.driver.switchTo().defaultContent();
+            page.keys(Keys.ESCAPE);
+            page.gone(".p-dialog");
+            AccessibilityTest.inBoth(page, "reminders", "[aria-labelledby='reminders-head']");
+            page.type("#rem-until", "Mon 19 Oct");
+            page.press("Run");
+            page.seeText("aside", "went into the outbox");
+            page.press("outbox");
+            page.driver.switchTo().frame(page.see(".p-dialog iframe"));
+            String stop = page.see("a[href*='/reminders/']").getDomAttribute("href");
+            page.driver.switchTo().defaultContent();
+            AccessibilityTest.inBoth(page, "outbox", ".p-dialog");
+            page.go(stop.replaceFirst("^https?://[^/]+", ""));
+            AccessibilityTest.inBoth(page, "no more reminders");
+            page.press("No reminders any more");
+            page.seeText("main", "No more reminders go to");
+        }
+    }
+
+    @Test
+    void theClassesOfADayStandOnTheClockAndAreGivenToWhoeverTakesThem() throws Exception {
+        try (Page page = wall()) {
+            page.press("Week");
+            page.click("input[value='day']");
+            within(page, "MAP 115 Maps by Hand, A");
+            page.type("#run-first", "Fri 9 Oct");
+            page.press("Copy a link to them");
+            page.seeText("aside [role=status]", "see");
+            page.press("For students");
+            page.seeText("aside", "Classes of Fri 9 Oct, section A");
+            String path = page.see("aside td a[href*='/see/']")
+                    .getDomAttribute("href")
+                    .replaceFirst("^https?://[^/]+", "");
+            page.go(path);
+            page.seeText("main", "HYD 210 Reading Rivers, A");
+            assertThat(page.text("main")).doesNotContain("MAP 115", "Oakes");
+            AccessibilityTest.inBoth(page, "run list");
+        }
+    }
+
+    /** Whoever is told gets a letter where it is wanted. */
+    @Test
+    void whatMovedIsMailedWithTheTelling() throws Exception {
+        try (Page page = wall()) {
+            page.press("For students");
+            page.press("Tell them…");
+            page.see("#tell-why:focus");
+            page.click(".p-dialog input[type=checkbox]");
+            page.press("Tell 24 students");
+            page.gone(".p-dialog");
+            page.press("outbox");
+            page.seeText(".p-dialog", "What has moved in HYD 210");
         }
     }
 }

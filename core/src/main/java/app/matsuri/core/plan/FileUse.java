@@ -10,10 +10,19 @@ import org.jspecify.annotations.Nullable;
  * @param file name under which its bytes are stored
  * @param name what people see, such as "Survey sheet.pdf"
  * @param publish whether students may have it; bought material may not be published
- * @param from when students get it, in the term's zone; null for as soon as the thing opens
+ * @param from when students get it, in the term's zone; null for not at a date
+ * @param with with what else they get it: {@link #UNIT}, or id of the lesson in whose first class they do; null, as without a date, for as
+ *     soon as the thing opens
  */
 public record FileUse(
-        String file, String name, boolean publish, @Nullable LocalDateTime from) {
+        String file,
+        String name,
+        boolean publish,
+        @Nullable LocalDateTime from,
+        @Nullable String with) {
+
+    /** When its unit begins. */
+    public static final String UNIT = "unit";
 
     public FileUse {
         Objects.requireNonNull(file, "file");

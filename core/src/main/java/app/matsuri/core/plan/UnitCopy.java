@@ -143,7 +143,12 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
                                     d.handInPlace(),
                                     d.links(),
                                     d.files().stream()
-                                            .map(f -> new FileUse(f.file(), f.name(), f.publish(), null))
+                                            .map(f -> new FileUse(
+                                                    f.file(),
+                                                    f.name(),
+                                                    f.publish(),
+                                                    null,
+                                                    FileUse.UNIT.equals(f.with()) ? f.with() : null))
                                             .toList(),
                                     d.only().stream()
                                             .filter(s -> to.section(s).isPresent())

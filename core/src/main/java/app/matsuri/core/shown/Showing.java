@@ -181,7 +181,7 @@ final class Showing {
                 reader.handedIn().contains(ref),
                 item == null || !open ? "" : item.details().instructions(),
                 item == null || !open ? List.of() : item.details().links(),
-                item == null ? List.of() : files(item.details().files(), open)));
+                item == null ? List.of() : files(item.details().files(), open, unit)));
     }
 
     /** Puts the dates that are the reader's own in place of the section's; whether there are any. */
@@ -213,12 +213,34 @@ final class Showing {
     }
 
     /** The files that may be had now: those that are published, from their own moment on or with the thing. */
-    private List<ShownFile> files(List<FileUse> files, boolean open) {
+    private List<ShownFile> files(List<FileUse> files, boolean open, @Nullable Unit unit) {
         return files.stream()
                 .filter(FileUse::publish)
-                .filter(file -> file.from() == null ? open : !file.from().isAfter(now))
+                .filter(file -> released(file, open, unit))
                 .map(file -> new ShownFile(file.file(), file.name()))
                 .toList();
+    }
+
+    private boolean released(FileUse file, boolean open, @Nullable Unit unit) {
+        if (file.from() != null) {
+            return !file.from().isAfter(now);
+        }
+        if (FileUse.UNIT.equals(file.with())) {
+            return unit != null && unit.lessons().stream().anyMatch(lesson -> begun(lesson.id()));
+        }
+        // a lesson that is gone holds nothing back
+        return file.with() != null && lessons.containsKey(file.with()) ? begun(file.with()) : open;
+    }
+
+    /** Whether the first class that was told of a lesson has begun. */
+    private boolean begun(String lesson) {
+        if (told.sessions().isEmpty()) {
+            LocalDate day = told.lessons().get(lesson);
+            return day != null && !day.isAfter(now.toLocalDate());
+        }
+        return told.sessions().values().stream()
+                .filter(session -> session.lessons().stream().anyMatch(l -> l.id().equals(lesson)))
+                .anyMatch(session -> !session.start().isAfter(now));
     }
 
     /** The notices that were told and are not hidden any more, in order of time. */
@@ -276,7 +298,10 @@ final class Showing {
                     .forEach(work -> moments.add(work.dates().get(Which.OPENS)));
         }
         in.studentDates().forEach(of -> moments.add(of.dates().at(Which.OPENS)));
-        told.sessions().values().forEach(session -> moments.add(session.end()));
+        told.sessions().values().forEach(session -> {
+            moments.add(session.start());
+            moments.add(session.end());
+        });
         in.notices()
                 .forEach(of -> moments.add(
                         of.hiddenUntil() == null ? null : of.hiddenUntil().at()));
@@ -372,7 +397,7 @@ final class Showing {
                 materials.add(new Material(
                         lesson.title(),
                         lesson.details().links(),
-                        files(lesson.details().files(), true)));
+                        files(lesson.details().files(), true, unit)));
             }
         }
         for (Item item : unit.items()) {

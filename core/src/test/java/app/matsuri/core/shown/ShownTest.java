@@ -169,9 +169,9 @@ class ShownTest {
 
     @Test
     void instructionsLinksAndFilesAppearWithTheOpeningAndBoughtFilesNever() {
-        FileUse sheet = new FileUse("a1", "Sheet.pdf", true, null);
-        FileUse bought = new FileUse("b2", "Bought.pdf", false, null);
-        FileUse later = new FileUse("c3", "Key.pdf", true, at("2026-09-12T08:00"));
+        FileUse sheet = new FileUse("a1", "Sheet.pdf", true, null, null);
+        FileUse bought = new FileUse("b2", "Bought.pdf", false, null, null);
+        FileUse later = new FileUse("c3", "Key.pdf", true, at("2026-09-12T08:00"), null);
         Item item = with(
                 LOG, details(false, sheet, bought, later), Map.of(Which.OPENS, DateRule.at(at("2026-09-08T12:00"))));
         Decisions all = make(make(plan, new PutItem(HYD, "U", item)), tell(null, ""));
@@ -185,6 +185,39 @@ class ShownTest {
         assertThat(open.files().distinct()).containsExactly(new ShownFile("a1", "Sheet.pdf"));
         assertThat(open.units().get(0).materials().get(0).links()).hasSize(1);
         assertThat(shown(all, "2026-09-12T08:00").things().get(0).files()).hasSize(2);
+    }
+
+    /** Issue: "release moments of files (with the unit, at a lesson, at a date)"; lesson 4 is first told for Wed 9 Sep, 10:00. */
+    @Test
+    void aFileComesWithItsUnitOrInTheClassOfALesson() {
+        FileUse withUnit = new FileUse("u1", "Unit.pdf", true, null, FileUse.UNIT);
+        FileUse withLesson = new FileUse("l1", "Answers.pdf", true, null, "L4");
+        FileUse withGone = new FileUse("g1", "Gone.pdf", true, null, "no-such-lesson");
+        Item item = with(
+                LOG,
+                details(false, withUnit, withLesson, withGone),
+                Map.of(Which.OPENS, DateRule.at(at("2026-09-08T12:00"))));
+        Decisions all = make(make(plan, new PutItem(HYD, "U", item)), tell(null, ""));
+        assertThat(files(all, "2026-08-31T09:59")).isEmpty();
+        assertThat(files(all, "2026-08-31T10:00")).containsExactly("Unit.pdf");
+        assertThat(files(all, "2026-09-08T12:00")).containsExactly("Unit.pdf", "Gone.pdf");
+        assertThat(files(all, "2026-09-09T09:59")).containsExactly("Unit.pdf", "Gone.pdf");
+        assertThat(files(all, "2026-09-09T10:00")).containsExactly("Unit.pdf", "Answers.pdf", "Gone.pdf");
+        assertThat(shown(all, "2026-09-09T09:00").until())
+                .as("something else is seen from the class on")
+                .isEqualTo(at("2026-09-09T10:00"));
+    }
+
+    private static List<String> files(Decisions in, String now) {
+        return shown(in, now).things().get(0).files().stream()
+                .map(ShownFile::name)
+                .toList();
+    }
+
+    @Test
+    void aStudentWithoutDatesOfTheirOwnSeesWhatTheClassSees() {
+        assertThat(shown(told, "2026-09-10T09:00", new Reader("1", Set.of())))
+                .isEqualTo(shown(told, "2026-09-10T09:00"));
     }
 
     @Test

@@ -94,8 +94,9 @@ public final class DetailsReader {
         String name = in.required("name");
         boolean publish = in.flag("publish", true);
         LocalDateTime from = in.moment("from");
+        String with = in.text("with", null);
         in.extra();
-        return file == null || name == null ? null : new FileUse(file, name, publish, from);
+        return file == null || name == null ? null : new FileUse(file, name, publish, from, with);
     }
 
     /** Other dates of an item; null when a fault leaves it without meaning. */

@@ -67,6 +67,7 @@ public final class DetailsWriter {
                         .put("name", f.name())
                         .unless(true, "publish", f.publish())
                         .some("from", f.from() == null ? null : Words.moment(f.from()))
+                        .some("with", f.with())
                         .map())
                 .toList();
     }

@@ -140,6 +140,9 @@ class ReminderController {
                 of.at(),
                 of.section().section(),
                 of.title(),
+                of.thing() == null || !of.thing().course().equals(of.section().course())
+                        ? null
+                        : of.thing().id(),
                 Words.word(of.reminder().before()),
                 of.date(),
                 of.own() ? instructors : reached,

@@ -2,6 +2,7 @@ package app.matsuri.server.reminder;
 
 import java.time.LocalDateTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Of what a course reminds, what will go out, and what went.
@@ -29,6 +30,7 @@ public record RemindersView(
      * What will go out.
      *
      * @param name by which it is stopped
+     * @param item id of the course's own work, which may have a reminder of its own or none; null for anything else
      * @param before "opens", "due", "closes" or "session"
      * @param date what it comes before
      * @param readers how many get it
@@ -40,6 +42,7 @@ public record RemindersView(
             LocalDateTime at,
             String section,
             String title,
+            @Nullable String item,
             String before,
             LocalDateTime date,
             int readers,

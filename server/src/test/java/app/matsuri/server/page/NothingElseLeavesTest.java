@@ -123,7 +123,7 @@ class NothingElseLeavesTest {
                                         "Xbeforeopening",
                                         false,
                                         false,
-                                        new FileUse("0".repeat(64), "Xbought.pdf", false, null)),
+                                        new FileUse("0".repeat(64), "Xbought.pdf", false, null, null)),
                                 Map.of(Which.OPENS, at("2026-10-10T12:00"), Which.DUE, at("2026-10-12T12:00")))),
                 true);
         planted.put(
