@@ -355,7 +355,7 @@ class OptimumTest {
             disabledReason = "the solver's native part is taken for this one")
     void isTheOptimumThatAConstraintSolverProves() {
         double spread = Double.parseDouble(System.getProperty("spread", "8"));
-        int wanted = Integer.getInteger("proved", 60);
+        int wanted = Integer.getInteger("proved", 40);
         int proved = 0;
         int drawn = 0;
         while (proved < wanted) {
