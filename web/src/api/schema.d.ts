@@ -2851,6 +2851,7 @@ export interface components {
             id: string;
             name: string;
             page: string;
+            toldPage: string;
         };
         PinChange: {
             course: string;
@@ -4006,6 +4007,7 @@ export interface components {
             sections: string[];
             /** Format: date */
             today: string;
+            toldPage: string;
             undo?: string | null;
             /** Format: int64 */
             version: number;

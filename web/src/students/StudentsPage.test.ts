@@ -19,7 +19,8 @@ const VIEW = {
   section: "A",
   sections: ["HYD 210/A", "HYD 210/B"],
   page: "/preview/7/class",
-  people: [{ id: "1", name: "Wren Oakes", page: "/preview/7/wren" }],
+  toldPage: "/preview/7/class-told",
+  people: [{ id: "1", name: "Wren Oakes", page: "/preview/7/wren", toldPage: "/preview/7/wren-told" }],
   publishing: { language: "en", twelveHours: false, linkAroundClass: false },
   places: ["Weir House 2"],
   classes: [PAST],
@@ -61,6 +62,8 @@ describe("what students see", () => {
     await at.find("[aria-label='See it as']").setValue("1");
     expect(at.find("iframe").attributes("src")).toBe("/preview/7/wren");
     expect(at.text()).toContain("“Map” needs a sign-in.");
+    await at.find(".top input[type=checkbox]").setValue(true);
+    expect(at.find("iframe").attributes("src")).toBe("/preview/7/wren-told");
   });
 
   it("says what telling them would change and offers it", async () => {

@@ -25,6 +25,8 @@ const { view, problem, busy } = state;
 const { telling } = useTelling(termId, state.version);
 const as = ref("");
 const tells = ref(false);
+/** The page as it would be if they were told now. */
+const wouldBe = ref(false);
 
 useStepKeys(state);
 onMounted(async () => {
@@ -36,7 +38,9 @@ const told = computed(() => telling.value?.sections.find((s) => `${s.course}/${s
 /** The page in the frame; made anew with each version, so that what was told shows. */
 const page = computed(() => {
   const v = view.value;
-  return v ? (v.people.find((p) => p.id === as.value)?.page ?? v.page) : "";
+  if (!v) return "";
+  const of = v.people.find((p) => p.id === as.value) ?? v;
+  return wouldBe.value ? of.toldPage : of.page;
 });
 const date = (what: string, at?: string | null) =>
   !at ? "none" : what === "lesson" || at.endsWith("T00:00:00") ? weekdayDay(at.slice(0, 10)) : moment(at);
@@ -98,6 +102,7 @@ async function lookAt(other: string) {
           <option v-for="p in view.people" :key="p.id" :value="p.id">{{ p.name }}</option>
         </select></label
       >
+      <label><input v-model="wouldBe" type="checkbox" /> as if told now</label>
       <a class="do" :href="page" target="_blank" rel="noopener">open the page</a>
     </div>
     <iframe :key="`${view.version} ${page}`" :src="page" title="The page as students see it"></iframe>

@@ -26,7 +26,10 @@ const VIEW = {
   closed: [],
   today: "2026-10-06",
   week: 6,
-  weeks: [week(5, "2026-09-28", "From stage to flow", ["Read a gauge"]), week(6, "2026-10-05")],
+  weeks: [
+    week(5, "2026-09-28", "From stage to flow", ["Read a gauge https://gauges.example/5"]),
+    week(6, "2026-10-05"),
+  ],
 };
 
 const DateField = defineComponent({

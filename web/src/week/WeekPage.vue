@@ -83,9 +83,11 @@ function goTo(other: number) {
   void router.replace({ query: { ...route.query, week: String(other) } });
 }
 function fromBefore() {
-  headline.value = before.value?.headline ?? "";
-  targets.value = before.value?.targets.join("\n") ?? "";
+  headline.value = plain(before.value?.headline ?? "");
+  targets.value = before.value?.targets.map(plain).join("\n") ?? "";
 }
+/** Words without the links in them, which were of that week. */
+const plain = (text: string) => text.replace(/\s*https?:\/\/\S+/g, "").trim();
 async function save() {
   const of = week.value;
   if (!of || !view.value) return;

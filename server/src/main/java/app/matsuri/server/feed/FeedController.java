@@ -177,6 +177,7 @@ class FeedController {
                     seeing.words(one),
                     contents,
                     new Alarms(one.reminders(), whose.to(), whose.classes(), contents),
+                    session -> whose.to() == Whom.INSTRUCTOR ? one.notes(session) : List.of(),
                     ref -> host + one.thing(ref),
                     host + one.home());
             entries.addAll(feeds.entries());

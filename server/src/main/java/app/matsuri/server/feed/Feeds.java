@@ -35,6 +35,7 @@ final class Feeds {
     private final PageWords words;
     private final FeedContents contents;
     private final Alarms alarms;
+    private final Function<ShownSession, List<String>> notes;
     private final Function<ThingRef, String> address;
     private final String page;
     private final Instant stamp;
@@ -42,6 +43,7 @@ final class Feeds {
     private final Map<String, Integer> told = new HashMap<>();
 
     /**
+     * @param notes private ones of a class, for who teaches; none for students
      * @param address where a thing stands on the page
      * @param page the page of the section
      */
@@ -52,6 +54,7 @@ final class Feeds {
             PageWords words,
             FeedContents contents,
             Alarms alarms,
+            Function<ShownSession, List<String>> notes,
             Function<ThingRef, String> address,
             String page) {
         this.shown = shown;
@@ -60,6 +63,7 @@ final class Feeds {
         this.words = words;
         this.contents = contents;
         this.alarms = alarms;
+        this.notes = notes;
         this.address = address;
         this.page = page;
         LocalDateTime at = shown.told();
@@ -301,6 +305,10 @@ final class Feeds {
             @Nullable LocalDateTime instanceOf,
             FeedEntry.@Nullable Repeats repeats) {
         boolean timed = session.timed();
+        List<String> lines = new ArrayList<>(session.link().isEmpty() ? List.of() : List.of(session.link()));
+        if (repeats == null) {
+            lines.addAll(notes.apply(session)); // of a series each class has its own
+        }
         return new FeedEntry(
                 uid,
                 Math.max(0, shown.tellings() - 1),
@@ -309,7 +317,7 @@ final class Feeds {
                 end,
                 !timed,
                 title,
-                session.link(),
+                String.join("\n", lines),
                 session.place(),
                 page,
                 words.say("feed.class"),

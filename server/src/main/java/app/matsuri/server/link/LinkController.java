@@ -283,6 +283,11 @@ class LinkController {
         return new HandedOut(section.students().size(), now - had, without);
     }
 
+    /** A text that no spreadsheet takes for a formula: one that looks like it has an apostrophe before it, as people type it. */
+    private static String words(String text) {
+        return text.isEmpty() || "=+-@\t\r".indexOf(text.charAt(0)) < 0 ? text : "'" + text;
+    }
+
     /** The links of a section's students as a table: name, address, link; empty where a student has none. */
     @Transactional(readOnly = true)
     @GetMapping(path = "/students.csv", produces = "text/csv")
@@ -305,7 +310,7 @@ class LinkController {
                     .findFirst()
                     .map(link -> address(link, request))
                     .orElse("");
-            rows.add(new String[] {student.name(), student.mail(), address});
+            rows.add(new String[] {words(student.name()), words(student.mail()), address});
         }
         StringWriter out = new StringWriter();
         try (CsvWriter csv =

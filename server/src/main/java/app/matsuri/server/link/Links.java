@@ -244,20 +244,28 @@ public class Links {
     public PublicLink student(Stored stored, long workspaceId, SectionRef section, Student student) {
         return ofStudents(workspaceId)
                 .of(stored.termId(), section.course(), student)
-                .orElseGet(() -> {
-                    Person person = Person.of(student);
-                    PublicLink link = new PublicLink();
-                    link.kind = Kind.STUDENT;
-                    link.workspaceId = workspaceId;
-                    if (!person.known()) {
-                        link.termId = stored.termId();
-                        link.course = section.course();
-                        link.student = student.id();
-                    }
-                    link.rosterNumber = person.number();
-                    link.mail = person.mail();
-                    return made(link);
-                });
+                .orElseGet(() -> made(fresh(stored, workspaceId, section.course(), student)));
+    }
+
+    private static PublicLink fresh(Stored stored, long workspaceId, String course, Student student) {
+        Person person = Person.of(student);
+        PublicLink link = new PublicLink();
+        link.kind = Kind.STUDENT;
+        link.workspaceId = workspaceId;
+        if (!person.known()) {
+            link.termId = stored.termId();
+            link.course = course;
+            link.student = student.id();
+        }
+        link.rosterNumber = person.number();
+        link.mail = person.mail();
+        return link;
+    }
+
+    /** What the link of a student shows or would show. */
+    @Transactional(readOnly = true)
+    public List<Sees> ofStudent(Stored stored, long workspaceId, String course, Student student) {
+        return student(fresh(stored, workspaceId, course, student));
     }
 
     /**

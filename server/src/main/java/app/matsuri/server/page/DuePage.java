@@ -59,8 +59,9 @@ public record DuePage(String language, String title, List<CourseLine> courses, L
         LocalDate week = today.plusDays(7 - today.getDayOfWeek().getValue());
         LocalDate month = today.withDayOfMonth(today.lengthOfMonth());
         List<Group> groups = new ArrayList<>();
+        List<Group> past = new ArrayList<>();
         add(
-                groups,
+                past,
                 words.say("due.past"),
                 true,
                 lines,
@@ -73,6 +74,7 @@ public record DuePage(String language, String title, List<CourseLine> courses, L
         add(groups, words.say("due.month"), false, lines, words, l -> day(l).isAfter(soon) && !day(l).isAfter(month));
         LocalDate far = month.isAfter(soon) ? month : soon;
         add(groups, words.say("later"), false, lines, words, l -> day(l).isAfter(far));
+        groups.addAll(past);
         return new DuePage(
                 words.language(), words.say("due"), courses, groups, groups.isEmpty() ? words.say("due.none") : "");
     }

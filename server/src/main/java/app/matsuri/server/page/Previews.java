@@ -1,11 +1,20 @@
 package app.matsuri.server.page;
 
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Find;
+import app.matsuri.core.change.Refused;
+import app.matsuri.core.change.section.Tell;
+import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Student;
+import app.matsuri.core.plan.Told;
 import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.shown.Shown;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.clock.Today;
+import app.matsuri.server.link.Links;
 import app.matsuri.server.link.Links.Sees;
 import app.matsuri.server.page.Seeing.Seen;
 import app.matsuri.server.storage.Stored;
@@ -20,21 +29,31 @@ import org.springframework.stereotype.Component;
 @Component
 public class Previews {
 
+    private static final String TOLD = "told";
+
     private final Access access;
     private final Seeing seeing;
+    private final Readers readers;
+    private final Links links;
+    private final Today today;
 
-    Previews(Access access, Seeing seeing) {
+    Previews(Access access, Seeing seeing, Readers readers, Links links, Today today) {
         this.access = access;
         this.seeing = seeing;
+        this.readers = readers;
+        this.links = links;
+        this.today = today;
     }
 
     /**
      * Where the page of a section is, as somebody sees it.
      *
      * @param student id of one of its students; null for the class
+     * @param told as it would be if they were told now what is planned
      */
-    public static String address(long termId, SectionRef section, @Nullable String student) {
-        String who = section.course() + "\n" + section.section() + (student == null ? "" : "\n" + student);
+    public static String address(long termId, SectionRef section, @Nullable String student, boolean told) {
+        String who = section.course() + "\n" + section.section() + "\n" + (student == null ? "" : student)
+                + (told ? "\n" + TOLD : "");
         return "/preview/" + termId + "/"
                 + Base64.getUrlEncoder().withoutPadding().encodeToString(who.getBytes(StandardCharsets.UTF_8));
     }
@@ -51,8 +70,35 @@ public class Previews {
         String[] parts = parts(who);
         Stored stored = access.stands(by, Long.parseLong(termId));
         SectionRef section = new SectionRef(parts[0], parts[1]);
-        Student student = parts.length < 3 ? null : student(stored, section, parts[2]);
-        return seeing.seen(List.of(new Sees(stored, section, student)), "/preview/" + termId + "/" + who, false);
+        Student student = parts.length < 3 || parts[2].isEmpty() ? null : student(stored, section, parts[2]);
+        String base = "/preview/" + termId + "/" + who;
+        Sees asked = new Sees(stored, section, student);
+        if (parts.length > 3 && parts[3].equals(TOLD)) {
+            return List.of(new Seen(base, asked, told(asked), true));
+        }
+        long workspace = access.workspace(stored.termId());
+        // whoever teaches with others sees their term alone, and no other of their workspace
+        return student == null || workspace != by.workspaceId()
+                ? seeing.seen(List.of(asked), base, false)
+                : seeing.seen(links.ofStudent(stored, workspace, section.course(), student), base, false);
+    }
+
+    /** What would be seen if all that was told up to some day were told again now as it is planned. */
+    private Shown told(Sees asked) {
+        Decisions decisions = asked.stored().decisions();
+        LocalDateTime now = today.now(decisions.term().zone());
+        SectionRef section = asked.section();
+        Told was = Find.section(decisions, section.course(), section.section()).told();
+        Tell tell = new Tell(section.course(), section.section(), was.begun() ? was.upTo() : null, "", now);
+        Decisions after;
+        try {
+            after = Change.make(tell, decisions).decisions();
+        } catch (Refused e) {
+            after = decisions; // they were told all of it
+        }
+        Schedule schedule = Schedule.of(after);
+        SectionSchedule in = Find.section(schedule, section.course(), section.section());
+        return Shown.of(schedule, in, readers.reader(asked, in), now);
     }
 
     /** Every section of the course as it is planned, for who teaches it. */

@@ -1,10 +1,13 @@
 package app.matsuri.server.page;
 
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DayNote;
+import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Publishing;
 import app.matsuri.core.plan.Reminder;
 import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.shown.Shown;
+import app.matsuri.core.shown.ShownSession;
 import app.matsuri.server.link.Links;
 import app.matsuri.server.link.Links.Sees;
 import app.matsuri.server.link.Links.Taken;
@@ -17,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
@@ -88,6 +92,19 @@ public class Seeing {
         /** Of what its course reminds. */
         public List<Reminder> reminders() {
             return course().besides().reminders();
+        }
+
+        /** Private notes of a class, for who teaches: those of its lessons, and the words on its day. */
+        public List<String> notes(ShownSession session) {
+            Course course = course();
+            Stream<String> lessons = session.lessons().stream()
+                    .flatMap(part -> course.lesson(part.lesson()).stream())
+                    .map(Lesson::notes);
+            Stream<String> day = course.besides().dayNotes().stream()
+                    .filter(note -> note.date().equals(session.day())
+                            && note.concerns(sees.section().section()))
+                    .map(DayNote::text);
+            return Stream.concat(lessons, day).filter(text -> !text.isBlank()).toList();
         }
 
         public ZoneId zone() {

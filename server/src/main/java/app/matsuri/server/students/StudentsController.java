@@ -81,9 +81,14 @@ class StudentsController {
                 ref.course(),
                 ref.section(),
                 sections,
-                Previews.address(termId, ref, null),
+                Previews.address(termId, ref, null, false),
+                Previews.address(termId, ref, null, true),
                 in.section().students().stream()
-                        .map(s -> new Person(s.id(), s.name(), Previews.address(termId, ref, s.id())))
+                        .map(s -> new Person(
+                                s.id(),
+                                s.name(),
+                                Previews.address(termId, ref, s.id(), false),
+                                Previews.address(termId, ref, s.id(), true)))
                         .toList(),
                 in.course().besides().publishing(),
                 moment.day(stored.decisions()),

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param redo what a redo would make again; null for nothing
  * @param sections every section of the term, as "HYD 210/A", in order
  * @param page where the page is, as the class sees it
+ * @param toldPage the same as it would be if they were told now
  * @param people the students of the section, each with where the page is as they see it
  * @param publishing how the course is shown
  * @param today the day
@@ -34,6 +35,7 @@ public record StudentsView(
         String section,
         List<String> sections,
         String page,
+        String toldPage,
         List<Person> people,
         Publishing publishing,
         LocalDate today,
@@ -58,8 +60,8 @@ public record StudentsView(
             String headline,
             List<String> targets) {}
 
-    /** A student. */
-    public record Person(String id, String name, String page) {}
+    /** A student: where the page over all their courses is, and that of the section as it would be if they were told now. */
+    public record Person(String id, String name, String page, String toldPage) {}
 
     /**
      * A class that is over.

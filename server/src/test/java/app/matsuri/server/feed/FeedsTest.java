@@ -81,6 +81,7 @@ class FeedsTest {
                 words(),
                 contents,
                 new Alarms(List.of(), Whom.STUDENTS, null, contents),
+                session -> List.of(),
                 ref -> "http://localhost/see/x/thing?id=" + ref.id().replaceAll("\\W", "_"),
                 "http://localhost/see/x");
     }

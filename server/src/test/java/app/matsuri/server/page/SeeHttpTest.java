@@ -276,7 +276,12 @@ class SeeHttpTest {
     void onesOwnCalendarHasWhatIsPlannedToldOrNot() throws Exception {
         String path = path(other("\"own\":true"));
         String feed = see(path + "/dates.ics").getContentAsString(StandardCharsets.UTF_8);
-        assertThat(feed).contains("What the river said", "MAP 115");
+        assertThat(feed)
+                .contains("What the river said", "MAP 115")
+                .as("private words on a day too")
+                .contains("Ask who can bring a tape measure");
+        assertThat(see(path(link("A", null)) + "/dates.ics").getContentAsString(StandardCharsets.UTF_8))
+                .doesNotContain("tape measure");
         String asked = see(path + "/dates.ics?remind=1440").getContentAsString(StandardCharsets.UTF_8);
         assertThat(asked).contains("BEGIN:VALARM", "TRIGGER;RELATED=END:-P1D");
         browser.change(
@@ -395,6 +400,30 @@ class SeeHttpTest {
                 .contains("Wed 7 Oct", "○ Read 11: Meanders, before class 10:00 http://localhost/see/")
                 .doesNotContain("<");
         assertThat(see(path + "/sheet?week=40").getStatus()).isEqualTo(404);
+    }
+
+    @Test
+    void aPreviewIsOfAllCoursesOfAStudentAndAsItWouldBeIfTheyWereTold() throws Exception {
+        JsonNode view = browser.get("/api/terms/" + term + "/students?section=HYD%20210/A")
+                .body();
+        String told =
+                browser.get(view.path("toldPage").stringValue()).response().getContentAsString(StandardCharsets.UTF_8);
+        String now = browser.get(view.path("page").stringValue()).response().getContentAsString(StandardCharsets.UTF_8);
+        assertThat(now).as("Field log 5 as it was told, and as it is planned").contains("today 23:59");
+        assertThat(told).contains("<s>Wed 7 Oct, 23:59</s> <b class=\"to\">→ Thu 8 Oct, 23:59</b>");
+        assertThat(now).doesNotContain("→ Thu 8 Oct, 23:59");
+        assertThat(browser.get("/api/terms/" + term + "/students?section=HYD%20210/A")
+                        .body()
+                        .path("version")
+                        .asLong())
+                .as("nothing was told by looking")
+                .isEqualTo(1);
+        JsonNode lab = browser.get("/api/terms/" + term + "/students?section=HYD%20210L/L1")
+                .body();
+        String own = browser.get(lab.path("people").path(0).path("page").stringValue())
+                .response()
+                .getContentAsString(StandardCharsets.UTF_8);
+        assertThat(own).as("all courses of one student").contains("HYD 210L", "HYD 210 ");
     }
 
     @Test

@@ -18,6 +18,10 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -236,5 +240,25 @@ class RemindersHttpTest extends DemoTest {
         browser.post(
                 at + "/undo", "{\"version\":" + quiet.body().path("version").asLong() + "}");
         assertThat(outbox()).as("taking it back writes nothing").hasSize(written);
+    }
+
+    @Test
+    void ofTwoServersOnOneDatabaseEachLetterIsWrittenOnce() throws Exception {
+        view();
+        Instant until = Instant.parse("2026-10-16T12:00:00Z");
+        long workspace = browser.person().workspaceId();
+        ExecutorService servers = Executors.newFixedThreadPool(3);
+        try {
+            int written = 0;
+            Callable<Integer> round = () -> rounds.run(workspace, until);
+            for (Future<Integer> one : servers.invokeAll(List.of(round, round, round))) {
+                written += one.get();
+            }
+            assertThat(written).isPositive();
+            assertThat(outbox()).hasSize(written);
+        } finally {
+            servers.shutdownNow();
+        }
+        assertThat(outbox().stream().map(l -> l.name)).doesNotHaveDuplicates();
     }
 }
