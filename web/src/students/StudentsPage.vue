@@ -223,8 +223,9 @@ async function lookAt(other: string) {
 <style scoped>
 .seen {
   display: grid;
-  grid-template: auto 1fr / minmax(0, 1fr) 400px;
-  min-height: calc(100vh - 42px);
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 400px;
+  flex: 1;
+  min-height: 0;
 }
 .top {
   grid-column: 1 / -1;
@@ -243,10 +244,10 @@ iframe {
   border: 0;
   width: 100%;
   height: 100%;
-  min-height: 620px;
 }
 aside {
   border-left: 1px solid var(--rule-firm);
+  overflow-y: auto;
 }
 aside :deep(.panel) {
   padding: 10px 14px 12px;
@@ -280,6 +281,13 @@ ul {
 @media (max-width: 900px) {
   .seen {
     display: block;
+    overflow-y: auto;
+  }
+  iframe {
+    height: 620px;
+  }
+  aside {
+    overflow-y: visible;
   }
   .top {
     flex-wrap: wrap;

@@ -233,10 +233,11 @@ const print = () => frame.value?.contentWindow?.print();
   display: grid;
   grid-template-columns: 232px minmax(0, 1fr);
   flex: 1;
-  min-height: 560px;
+  min-height: 0;
 }
 aside {
   border-right: 1px solid var(--rule-firm);
+  overflow-y: auto;
   padding: 8px 12px;
 }
 h1 {
@@ -312,6 +313,10 @@ iframe {
 @media (max-width: 800px) {
   .week {
     display: block;
+    overflow-y: auto;
+  }
+  aside {
+    overflow-y: visible;
   }
   iframe {
     height: 70vh;

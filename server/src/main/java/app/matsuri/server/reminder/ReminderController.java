@@ -8,6 +8,7 @@ import app.matsuri.exchange.plan.BesidesWriter;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.clock.Today;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.mail.Letter;
 import app.matsuri.server.mail.Letters;
@@ -56,6 +57,7 @@ class ReminderController {
     private final Letters letters;
     private final Refusals refusals;
     private final MatsuriProperties properties;
+    private final Today today;
     private final EntityManager entities;
 
     ReminderController(
@@ -66,6 +68,7 @@ class ReminderController {
             Letters letters,
             Refusals refusals,
             MatsuriProperties properties,
+            Today today,
             EntityManager entities) {
         this.access = access;
         this.plans = plans;
@@ -74,6 +77,7 @@ class ReminderController {
         this.letters = letters;
         this.refusals = refusals;
         this.properties = properties;
+        this.today = today;
         this.entities = entities;
     }
 
@@ -97,7 +101,7 @@ class ReminderController {
         Course of = Find.course(stored.decisions(), course);
         long workspace = access.workspace(termId);
         ZoneId zone = stored.decisions().term().zone();
-        Instant now = rounds.upTo(workspace);
+        Instant now = upTo(workspace, zone);
         Set<String> refused = refusals.of(workspace);
         int instructors = instructors(workspace, refused);
         List<Coming> coming = plans.of(stored, course, now).stream()
@@ -115,6 +119,10 @@ class ReminderController {
                 letters.simulated(),
                 properties.today() != null,
                 instructors);
+    }
+
+    private Instant upTo(long workspace, ZoneId zone) {
+        return rounds.upTo(workspace, today.now(zone).atZone(zone).toInstant());
     }
 
     private int instructors(long workspace, Set<String> refused) {
@@ -213,7 +221,9 @@ class ReminderController {
             @RequestParam String name) {
         Stored stored = access.stands(by, termId);
         long workspace = access.workspace(termId);
-        Planned planned = plans.of(stored, course, rounds.upTo(workspace)).stream()
+        Planned planned = plans
+                .of(stored, course, upTo(workspace, stored.decisions().term().zone()))
+                .stream()
                 .filter(p -> p.reminding().key().equals(name))
                 .findFirst()
                 .orElseThrow(() -> new Problem(
@@ -242,8 +252,9 @@ class ReminderController {
                     "Here time runs by itself: reminders go out at their moments.");
         }
         long workspace = access.workspace(termId);
-        Instant until = form.until().atZone(stored.decisions().term().zone()).toInstant();
-        if (until.isBefore(rounds.upTo(workspace))) {
+        ZoneId zone = stored.decisions().term().zone();
+        Instant until = form.until().atZone(zone).toInstant();
+        if (until.isBefore(upTo(workspace, zone))) {
             throw new Problem(
                     HttpStatus.CONFLICT,
                     "time-is-later",

@@ -101,14 +101,18 @@ class ReminderRounds {
                 .getResultList();
     }
 
-    /** Up to when the reminders of a workspace went out; where none ever did, from now on. */
-    Instant upTo(long workspaceId) {
+    /**
+     * Up to when the reminders of a workspace went out; where none ever did, from now on.
+     *
+     * @param now the moment where a term of it is looked at: where the day is pinned, the clock there is another
+     */
+    Instant upTo(long workspaceId, Instant now) {
         return step.execute(s -> {
             RemindingRun run = entities.find(RemindingRun.class, workspaceId);
             if (run == null) {
                 run = new RemindingRun();
                 run.workspaceId = workspaceId;
-                run.upTo = Instant.now(clock);
+                run.upTo = now;
                 entities.persist(run);
             }
             return run.upTo;
@@ -121,7 +125,7 @@ class ReminderRounds {
      * @return how many letters were written
      */
     int letRun(long workspaceId, Instant until) {
-        Instant from = upTo(workspaceId);
+        Instant from = upTo(workspaceId, until);
         Set<Instant> moments = new TreeSet<>();
         due(workspaceId, from, until).forEach(p -> moments.add(p.at()));
         moments.add(until);
@@ -134,7 +138,7 @@ class ReminderRounds {
      * @return how many letters were written
      */
     int run(long workspaceId, Instant until) {
-        upTo(workspaceId);
+        upTo(workspaceId, until);
         return step.execute(s -> {
             // whoever comes second waits here, and finds it done
             entities.createQuery("update RemindingRun set upTo = upTo where workspaceId = :w")
