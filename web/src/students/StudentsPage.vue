@@ -235,6 +235,11 @@ async function lookAt(other: string) {
   padding: 4px 14px;
   border-bottom: 1px solid var(--rule-firm);
 }
+.top label {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+}
 .top h1 {
   flex: 1;
   font-size: 16px;

@@ -163,7 +163,8 @@ class ColleagueController {
                 colleague.mail,
                 by.displayName() + " invites you to " + term,
                 "Dear " + colleague.name + ",\n\n" + by.displayName() + " invites you to " + what
-                        + ".\n\nOpen this link once to take the invitation:\n/invitation/" + token
+                        + ".\n\nOpen this link once to take the invitation:\n"
+                        + (letters.simulated() ? "" : letters.address()) + "/invitation/" + token
                         + "\n\nIt is yours alone: do not pass it on.\n");
         return ColleagueLine.of(colleague);
     }

@@ -84,7 +84,9 @@ class ReminderRounds {
         if (properties.today() != null) {
             return;
         }
-        for (Long workspace : workspaces()) {
+        List<Long> reminding = workspaces();
+        idle(reminding, Instant.now(clock));
+        for (Long workspace : reminding) {
             try {
                 run(workspace, Instant.now(clock));
             } catch (RuntimeException e) {
@@ -99,6 +101,15 @@ class ReminderRounds {
                                 + " and t.deletedAt is null and t.archived = false and c.reminders is not null",
                         Long.class)
                 .getResultList();
+    }
+
+    /** Where nobody is reminded of anything any more time goes on too: who is again later has missed nothing. */
+    private void idle(List<Long> reminding, Instant now) {
+        step.executeWithoutResult(s -> entities.createQuery(
+                        "update RemindingRun set upTo = :u where upTo < :u and workspaceId not in (:some)")
+                .setParameter("u", now)
+                .setParameter("some", reminding.isEmpty() ? List.of(-1L) : reminding)
+                .executeUpdate());
     }
 
     /**
@@ -159,6 +170,9 @@ class ReminderRounds {
     private List<Planned> due(long workspaceId, Instant from, Instant until) {
         List<Planned> due = new ArrayList<>();
         for (Stored stored : store.all(workspaceId)) {
+            if (store.archived(stored.termId())) {
+                continue;
+            }
             plans.of(stored, null, until).stream()
                     .filter(p -> p.at().isAfter(from) && !p.at().isAfter(until))
                     .filter(p -> !p.stopped() && p.reminding().reminder().mail())
