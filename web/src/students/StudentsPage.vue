@@ -297,5 +297,8 @@ ul {
   .top {
     flex-wrap: wrap;
   }
+  .top h1 {
+    flex-basis: 100%;
+  }
 }
 </style>

@@ -12,6 +12,7 @@ create table letter (
   html varchar(1000000) not null,
   stop_address varchar(4000) not null,
   moment timestamp with time zone not null,
+  zone varchar(100) not null,
   state varchar(20) not null,
   tries integer not null,
   next_try timestamp with time zone,
@@ -20,8 +21,8 @@ create table letter (
 );
 create index letter_by_workspace on letter (workspace_id, id);
 create index letter_by_state on letter (state, next_try);
-insert into letter (workspace_id, recipient, subject, body, html, stop_address, moment, state, tries, changed_at, fault)
-  select workspace_id, recipient, subject, body, '', '', sent_at, 'SENT', 1, sent_at, '' from outbox_mail order by id;
+insert into letter (workspace_id, recipient, subject, body, html, stop_address, moment, zone, state, tries, changed_at, fault)
+  select workspace_id, recipient, subject, body, '', '', sent_at, 'UTC', 'SENT', 1, sent_at, '' from outbox_mail order by id;
 drop table outbox_mail;
 
 -- what a letter reminds of; several where one letter has several

@@ -160,6 +160,7 @@ class ColleagueController {
         };
         letters.write(
                 by.workspaceId(),
+                stored.decisions().term().zone(),
                 colleague.mail,
                 by.displayName() + " invites you to " + term,
                 "Dear " + colleague.name + ",\n\n" + by.displayName() + " invites you to " + what

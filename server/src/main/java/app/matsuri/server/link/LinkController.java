@@ -270,6 +270,7 @@ class LinkController {
             } else if (mail) {
                 letters.write(
                         workspace,
+                        stored.decisions().term().zone(),
                         student.mail(),
                         "Your dates of " + course.code() + " " + course.title(),
                         "Dear " + student.name() + ",\n\nyour own page shows what is due in all your courses here, and"

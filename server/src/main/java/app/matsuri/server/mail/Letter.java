@@ -54,6 +54,9 @@ public class Letter {
     /** When it was to go out. */
     public Instant moment;
 
+    /** The zone of the term that it is of, in which its moment is said. */
+    public String zone;
+
     @Enumerated(EnumType.STRING)
     public State state;
 

@@ -3,6 +3,7 @@ package app.matsuri.server.mail;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.core.env.Environment;
@@ -42,15 +43,20 @@ public class Letters {
                 : settings.address();
     }
 
-    /** Writes a letter of plain words. Part of the caller's transaction: nothing goes out unless that is made. */
+    /**
+     * Writes a letter of plain words. Part of the caller's transaction: nothing goes out unless that is made.
+     *
+     * @param zone in which its moment is said
+     */
     @Transactional
-    public void write(long workspaceId, String recipient, String subject, String body) {
+    public void write(long workspaceId, ZoneId zone, String recipient, String subject, String body) {
         Letter letter = new Letter();
         letter.workspaceId = workspaceId;
         letter.recipient = recipient;
         letter.subject = subject;
         letter.body = body;
         letter.moment = Instant.now(clock);
+        letter.zone = zone.getId();
         write(letter);
     }
 

@@ -2,7 +2,8 @@ package app.matsuri.server.mail;
 
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
-import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.http.HttpStatus;
@@ -33,6 +34,7 @@ class OutboxController {
      * @param html whether it has a page too
      * @param state "waiting", "sending", "sent", "failed", "missed" or "unsure"
      * @param fault what the mail server said last; empty for nothing
+     * @param sentAt in the zone of the term that it is of
      */
     record Mail(
             long id,
@@ -42,7 +44,7 @@ class OutboxController {
             boolean html,
             String state,
             String fault,
-            Instant sentAt) {
+            LocalDateTime sentAt) {
 
         static Mail of(Letter letter) {
             return new Mail(
@@ -53,7 +55,7 @@ class OutboxController {
                     !letter.html.isEmpty(),
                     letter.state.name().toLowerCase(Locale.ROOT),
                     letter.fault,
-                    letter.moment);
+                    LocalDateTime.ofInstant(letter.moment, ZoneId.of(letter.zone)));
         }
     }
 

@@ -26,6 +26,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -81,6 +82,8 @@ class Digests {
         Set<String> refused = refusals.of(workspace);
         LinksOfStudents pages = links.ofStudents(workspace);
         Map<String, Digest> digests = new LinkedHashMap<>();
+        ZonedDateTime moment =
+                Instant.now(clock).atZone(after.decisions().term().zone());
         Schedule schedule = readers.schedule(after);
         for (SectionSchedule in : schedule.sections()) {
             if (tellings(wanted.before(), in.ref())
@@ -90,10 +93,10 @@ class Digests {
         }
         digests.values().stream()
                 .filter(d -> !d.lines().isEmpty() && !refused.contains(Refusals.plain(d.to().mail())))
-                .forEach(this::write);
+                .forEach(d -> write(d, moment));
     }
 
-    private void write(Digest digest) {
+    private void write(Digest digest, ZonedDateTime moment) {
         PageWords said = words.words(digest.course());
         letters.write(words.letter(
                 digest.to(),
@@ -101,7 +104,7 @@ class Digests {
                 said.say("mail.moved.subject", digest.course().code()),
                 said.say("mail.moved"),
                 digest.lines(),
-                Instant.now(clock)));
+                moment));
     }
 
     private static int tellings(Stored before, SectionRef section) {

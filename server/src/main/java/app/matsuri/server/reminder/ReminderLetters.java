@@ -10,7 +10,7 @@ import app.matsuri.server.page.Seeing;
 import app.matsuri.server.reminder.MailPage.Line;
 import app.matsuri.server.reminder.Refusals.Reader;
 import app.matsuri.server.reminder.ReminderPlans.Planned;
-import java.time.Instant;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -53,7 +53,12 @@ class ReminderLetters {
                 ? lines.get(0).title() + ": " + lines.get(0).when()
                 : words.say("mail.remind.subject", lines.size());
         return letter(
-                to, words, subject, words.say("mail.remind"), lines, of.get(0).at());
+                to,
+                words,
+                subject,
+                words.say("mail.remind"),
+                lines,
+                of.get(0).at().atZone(of.get(0).zone()));
     }
 
     private static Line line(PageWords words, Planned one, String page) {
@@ -80,7 +85,7 @@ class ReminderLetters {
     }
 
     /** A letter with some lines, at a moment. */
-    Letter letter(To to, PageWords words, String subject, String intro, List<Line> lines, Instant moment) {
+    Letter letter(To to, PageWords words, String subject, String intro, List<Line> lines, ZonedDateTime moment) {
         String stop = letters.address() + "/reminders/" + refusals.token(new Reader(to.workspaceId(), to.mail()));
         MailPage page = new MailPage(
                 words.language(), subject, words.say("mail.hello", to.name()), intro, lines, to.page(), stop);
@@ -91,7 +96,8 @@ class ReminderLetters {
         letter.html = templates.process("mail", new Context(words.locale(), Map.of("page", page)));
         letter.body = plain(letter.html);
         letter.stopAddress = stop;
-        letter.moment = moment;
+        letter.moment = moment.toInstant();
+        letter.zone = moment.getZone().getId();
         return letter;
     }
 

@@ -69,7 +69,7 @@ class WhenThingsFailHttpTest extends DemoTest {
 
     @Test
     void anInvitationWhoseMailCannotBeSentInvitesNobody() throws Exception {
-        doThrow(full()).when(letters).write(anyLong(), anyString(), anyString(), anyString());
+        doThrow(full()).when(letters).write(anyLong(), any(), anyString(), anyString(), anyString());
         plain(browser.post(
                 at + "/colleagues", "{\"role\":\"reader\",\"name\":\"B. Sayer\",\"mail\":\"b@quillmarsh.example\"}"));
         assertThat(browser.get(at + "/colleagues").body().size()).isZero();

@@ -93,6 +93,7 @@ class PostmanTest {
         letter.html = "<p>Hello Wren,</p>";
         letter.stopAddress = "https://matsuri.example/reminders/x.y";
         letter.moment = Instant.now(clock);
+        letter.zone = "America/Chicago";
         return letters.write(letter);
     }
 

@@ -114,8 +114,11 @@ class RemindersHttpTest extends DemoTest {
                 .contains("List-Unsubscribe: <" + letter.stopAddress + ">")
                 .contains("List-Unsubscribe-Post: List-Unsubscribe=One-Click")
                 .contains("multipart");
-        assertThat(browser.get("/api/outbox").body().path(0).path("state").stringValue())
-                .isEqualTo("sent");
+        JsonNode first = browser.get("/api/outbox").body().path(0);
+        assertThat(first.path("state").stringValue()).isEqualTo("sent");
+        assertThat(first.path("sentAt").stringValue())
+                .as("on the clock of the term")
+                .isEqualTo("2026-10-08T09:00:00");
     }
 
     @Test
