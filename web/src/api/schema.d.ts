@@ -3922,9 +3922,21 @@ export interface components {
             /** Format: date-time */
             end: string;
             lessons: string[];
+            links: components["schemas"]["Link"][];
+            notes: string[];
             place: string;
             /** Format: date-time */
             start: string;
+            steps: components["schemas"]["SheetStep"][];
+            /** Format: int32 */
+            students: number;
+        };
+        SheetStep: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            minutes: number;
+            text: string;
         };
         ShiftChange: {
             by: number;

@@ -9,6 +9,7 @@ const DATES = [
   { title: "Names 2", dates: { opens: "2026-10-05T00:00:00", due: "2026-10-09T09:30:00" }, over: false },
   { title: "Names 3", dates: { due: "2026-10-16T09:30:00" }, off: "Autumn break", over: false },
 ];
+const every = (n: number) => ({ kind: "put-rhythm", course: "C", rhythm: { id: "r", every: n } }) as unknown as Change;
 const CHANGE = { kind: "put-rhythm", course: "C" } as unknown as Change;
 
 describe("every date of what repeats", () => {
@@ -53,5 +54,33 @@ describe("every date of what repeats", () => {
     expect(asked).toHaveLength(0);
     expect(at.text()).toBe("");
     expect(at.emitted("read")).toEqual([[null]]);
+  });
+
+  it("is of what is said last, not of what was still being asked when it changed", async () => {
+    const answers: ((read: unknown) => void)[] = [];
+    const asked: Promise<string>[] = [];
+    vi.stubGlobal("fetch", (request: Request) => {
+      asked.push(request.text());
+      return new Promise<Response>((answered) =>
+        answers.push((read) =>
+          answered(new Response(JSON.stringify(read), { headers: { "Content-Type": "application/json" } })),
+        ),
+      );
+    });
+    const at = mount(RepeatDates, {
+      props: { termId: 7, course: "HYD 210", section: "A", change: every(1) },
+    });
+    await vi.advanceTimersByTimeAsync(200);
+    await at.setProps({ change: every(2) });
+    // the first answer comes while the second question waits for more to be typed
+    answers[0]!({ dates: [], over: 8 });
+    await vi.advanceTimersByTimeAsync(50);
+    expect(at.emitted("read")).toBeUndefined();
+    await vi.advanceTimersByTimeAsync(200);
+    answers[1]!({ dates: [], over: 3 });
+    await vi.advanceTimersByTimeAsync(50);
+    await settled();
+    expect(at.emitted("read")).toEqual([[{ dates: [], over: 3 }]]);
+    expect((await Promise.all(asked)).map((body) => /"every":(\d)/.exec(body)?.[1])).toEqual(["1", "2"]);
   });
 });

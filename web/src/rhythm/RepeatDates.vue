@@ -20,13 +20,14 @@ let asked = 0;
 watch(
   () => JSON.stringify(props.change),
   () => {
+    asked++; // what is still asked of another change is not shown when it is answered
     window.clearTimeout(timer);
     timer = window.setTimeout(look, 150);
   },
   { immediate: true },
 );
 async function look() {
-  const turn = ++asked;
+  const turn = asked;
   if (!props.change) {
     found.value = null;
     emit("read", null);

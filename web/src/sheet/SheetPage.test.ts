@@ -15,10 +15,24 @@ const SHEET = {
       start: "2026-10-14T10:00:00",
       end: "2026-10-14T10:50:00",
       place: "Weir House 1",
+      students: 24,
       lessons: ["CH3 Survey of a section"],
+      steps: [{ at: "2026-10-14T10:10:00", minutes: 20, text: "Level the staff" }],
+      notes: ["The key is at the porter."],
+      links: [{ title: "Sheet", url: "https://sheets.example/ch3" }],
       due: ["Reading 12", "Field log 5"],
     },
-    { start: "2026-10-16T10:00:00", end: "2026-10-16T10:50:00", place: "", lessons: [], due: [] },
+    {
+      start: "2026-10-16T10:00:00",
+      end: "2026-10-16T10:50:00",
+      place: "",
+      students: 0,
+      lessons: [],
+      steps: [],
+      notes: [],
+      links: [],
+      due: [],
+    },
   ],
 };
 
@@ -38,6 +52,10 @@ describe("the sheet of a substitute", () => {
     expect(first).toContain("Wed 14 Oct, 10:00 to 10:50, Weir House 1");
     expect(first).toContain("CH3 Survey of a section");
     expect(first).toContain("Due: Reading 12, Field log 5");
+    expect(first).toContain("24 students");
+    expect(first).toContain("10:10 20 min Level the staff");
+    expect(first).toContain("The key is at the porter.");
+    expect(at.find("section a").attributes("href")).toBe("https://sheets.example/ch3");
     expect(second).toContain("nothing planned");
     expect(second).not.toContain("Due");
   });

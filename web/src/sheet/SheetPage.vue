@@ -3,7 +3,7 @@ import { onMounted, ref, shallowRef } from "vue";
 import { useRoute } from "vue-router";
 import { type Schemas, api, ask } from "../api/client";
 import Band from "../frame/Band.vue";
-import { clock, span, weekdayDay } from "../ui/say";
+import { clock, count, span, weekdayDay } from "../ui/say";
 
 /** What a substitute needs: the classes of some days, with their lessons and what is due. */
 const route = useRoute();
@@ -32,8 +32,22 @@ onMounted(async () => {
           {{ weekdayDay(c.start) }}, {{ clock(c.start) }} to {{ clock(c.end)
           }}<span v-if="c.place" class="soft">, {{ c.place }}</span>
         </h2>
-        <p v-for="l in c.lessons" :key="l">{{ l }}</p>
+        <p v-if="c.students" class="soft">{{ count(c.students, "student") }}</p>
+        <p v-for="n in c.notes" :key="n" class="own">{{ n }}</p>
+        <p v-for="l in c.lessons" :key="l">
+          <b>{{ l }}</b>
+        </p>
         <p v-if="!c.lessons.length" class="soft">nothing planned</p>
+        <ol v-if="c.steps.length">
+          <li v-for="s in c.steps" :key="s.at + s.text">
+            <b>{{ clock(s.at) }}</b> <span class="soft">{{ s.minutes }} min</span> {{ s.text }}
+          </li>
+        </ol>
+        <p v-if="c.links.length">
+          <a v-for="l in c.links" :key="l.url" :href="l.url" target="_blank" rel="noopener noreferrer">{{
+            l.title || l.url
+          }}</a>
+        </p>
         <p v-if="c.due.length" class="soft">Due: {{ c.due.join(", ") }}</p>
       </section>
     </template>
@@ -47,5 +61,17 @@ section {
 }
 p {
   margin: 2px 0;
+}
+.own {
+  font-style: italic;
+}
+ol {
+  list-style: none;
+  margin: 4px 0;
+  padding: 0;
+}
+a {
+  color: inherit;
+  margin-right: 10px;
 }
 </style>

@@ -47,6 +47,7 @@ public record RunClass(
     /**
      * A lesson, or one part of it.
      *
+     * @param id of the lesson
      * @param part which of its sessions it is, from 1
      * @param of how many it has
      * @param notes private; may be empty
@@ -54,6 +55,7 @@ public record RunClass(
     public record Part(
             String unit,
             String unitCode,
+            String id,
             String lesson,
             int part,
             int of,
@@ -119,6 +121,7 @@ public record RunClass(
                     parts.add(new Part(
                             placement.unit().id(),
                             placement.unit().code(),
+                            lesson.id(),
                             lesson.title(),
                             slot + 1,
                             placement.slots().size(),

@@ -1,17 +1,17 @@
 package app.matsuri.server.colleague;
 
-import app.matsuri.core.plan.Item;
-import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.plan.Link;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.runlist.RunClass;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
-import app.matsuri.core.session.Session;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,8 +30,49 @@ class SubstituteController {
         this.access = access;
     }
 
-    /** One class that a substitute takes. */
-    record SheetClass(LocalDateTime start, LocalDateTime end, String place, List<String> lessons, List<String> due) {}
+    /**
+     * One class that a substitute takes.
+     *
+     * @param students how many stand on the roster
+     * @param steps what happens, on the clock
+     * @param notes private ones of its lessons, and words on its day
+     * @param links of its lessons
+     */
+    record SheetClass(
+            LocalDateTime start,
+            LocalDateTime end,
+            String place,
+            int students,
+            List<String> lessons,
+            List<SheetStep> steps,
+            List<String> notes,
+            List<Link> links,
+            List<String> due) {
+
+        static SheetClass of(RunClass of) {
+            return new SheetClass(
+                    of.start(),
+                    of.end(),
+                    of.place(),
+                    of.students(),
+                    of.parts().stream().map(p -> p.id() + " " + p.lesson()).toList(),
+                    of.parts().stream()
+                            .flatMap(p -> p.steps().stream())
+                            .map(step -> new SheetStep(step.start(), step.minutes(), step.text()))
+                            .toList(),
+                    Stream.concat(of.words().stream(), of.parts().stream().map(RunClass.Part::notes))
+                            .filter(text -> !text.isBlank())
+                            .toList(),
+                    of.parts().stream().flatMap(p -> p.links().stream()).toList(),
+                    of.work().stream()
+                            .filter(work -> work.which() == Which.DUE)
+                            .map(RunClass.Work::title)
+                            .toList());
+        }
+    }
+
+    /** What happens in a class. */
+    record SheetStep(LocalDateTime at, int minutes, String text) {}
 
     /** What a substitute needs: the classes of some days with their lessons and what is due. */
     record Sheet(
@@ -47,26 +88,11 @@ class SubstituteController {
                         "no-such-section",
                         "No such section",
                         "That section is no longer there."));
-        List<SheetClass> classes = new ArrayList<>();
-        for (Session session : in.sessions().all()) {
-            LocalDate day = session.date();
-            if (day.isBefore(part.first()) || day.isAfter(part.last())) {
-                continue;
-            }
-            classes.add(new SheetClass(
-                    session.start(),
-                    session.end(),
-                    session.place(),
-                    in.lessonsOn(day).stream()
-                            .map(p -> p.lesson().id() + " " + p.lesson().title())
-                            .toList(),
-                    in.dates().stream()
-                            .filter(d ->
-                                    d.main() != null && d.main().toLocalDate().equals(day))
-                            .map(ItemDates::item)
-                            .map(Item::title)
-                            .toList()));
-        }
+        List<SheetClass> classes = part.first()
+                .datesUntil(part.last().plusDays(1))
+                .flatMap(day -> RunClass.of(in, day).stream())
+                .map(SheetClass::of)
+                .toList();
         return new Sheet(
                 part.stored().decisions().term().name(),
                 part.course(),

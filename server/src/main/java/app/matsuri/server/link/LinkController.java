@@ -265,13 +265,14 @@ class LinkController {
         int without = 0;
         for (Student student : section.students()) {
             PublicLink link = links.student(stored, workspace, new SectionRef(course.code(), section.code()), student);
-            if (student.mail().isBlank()) {
+            String to = Person.mail(student);
+            if (to.isEmpty()) {
                 without++;
             } else if (mail) {
                 letters.write(
                         workspace,
                         stored.decisions().term().zone(),
-                        student.mail(),
+                        to,
                         "Your dates of " + course.code() + " " + course.title(),
                         "Dear " + student.name() + ",\n\nyour own page shows what is due in all your courses here, and"
                                 + " follows every change:\n\n" + address(link, request)

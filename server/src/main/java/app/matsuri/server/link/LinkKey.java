@@ -34,7 +34,8 @@ public class LinkKey {
 
     private final byte[] key;
 
-    LinkKey(@Value("${matsuri.data:}") String data) {
+    /** @param data the data folder; empty for a key that goes with this process */
+    public LinkKey(@Value("${matsuri.data:}") String data) {
         this.key = data.isEmpty() ? fresh() : kept(Path.of(data).resolve(NAME));
     }
 

@@ -18,9 +18,17 @@ public record Person(@Nullable String number, @Nullable String mail) {
         boolean number = !id.contains("@")
                 && id.codePoints().anyMatch(Character::isDigit)
                 && !letters(id).equals(letters(student.name()));
-        String mail = student.mail().isBlank() && id.contains("@") ? id : student.mail();
+        String mail = mail(student);
         return new Person(
                 number ? id : null, mail.isBlank() ? null : mail.strip().toLowerCase(Locale.ROOT));
+    }
+
+    /** Where a student is written to: the address on the roster, or the id where that is one; empty for nowhere. */
+    public static String mail(Student student) {
+        String id = student.id().strip();
+        return student.mail().isBlank() && id.contains("@")
+                ? id
+                : student.mail().strip();
     }
 
     /** Who a link is of. */

@@ -14,6 +14,7 @@ import app.matsuri.server.change.ChangeService.DigestWanted;
 import app.matsuri.server.clock.Today;
 import app.matsuri.server.link.Links;
 import app.matsuri.server.link.LinksOfStudents;
+import app.matsuri.server.link.Person;
 import app.matsuri.server.mail.Letters;
 import app.matsuri.server.page.PageWords;
 import app.matsuri.server.page.Readers;
@@ -127,7 +128,7 @@ class Digests {
         Shown shown = Shown.of(schedule, in, Reader.CLASS, now);
         PageWords said = words.words(in.course());
         for (Student student : section.students()) {
-            String mail = ReminderRounds.mail(student);
+            String mail = Person.mail(student);
             if (mail.isBlank()) {
                 continue;
             }

@@ -10,6 +10,7 @@ import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.clock.Today;
 import app.matsuri.server.http.Problem;
+import app.matsuri.server.link.Person;
 import app.matsuri.server.mail.Letter;
 import app.matsuri.server.mail.Letters;
 import app.matsuri.server.reminder.ReminderLetters.To;
@@ -141,7 +142,7 @@ class ReminderController {
         Reminding of = planned.reminding();
         List<Student> students = planned.students();
         int reached = (int) students.stream()
-                .filter(student -> reached(ReminderRounds.mail(student), refused))
+                .filter(student -> reached(Person.mail(student), refused))
                 .count();
         return new Coming(
                 of.key(),
@@ -233,7 +234,7 @@ class ReminderController {
                         "That reminder is not to come any more. Look at the list again."));
         To to = planned.students().stream()
                 .findFirst()
-                .map(student -> new To(workspace, student.name(), ReminderRounds.mail(student), ""))
+                .map(student -> new To(workspace, student.name(), Person.mail(student), ""))
                 .orElseGet(() -> new To(workspace, by.displayName(), "", ""));
         Letter letter = words.remind(to, List.of(planned));
         return new Arriving(letter.recipient, letter.subject, letter.body, letter.html);

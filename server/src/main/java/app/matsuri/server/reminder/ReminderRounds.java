@@ -3,6 +3,7 @@ package app.matsuri.server.reminder;
 import app.matsuri.core.plan.Student;
 import app.matsuri.server.link.Links;
 import app.matsuri.server.link.LinksOfStudents;
+import app.matsuri.server.link.Person;
 import app.matsuri.server.mail.Letter;
 import app.matsuri.server.mail.Letters;
 import app.matsuri.server.page.Seeing;
@@ -220,12 +221,9 @@ class ReminderRounds {
         }
         String course = one.reminding().section().course();
         return one.students().stream()
-                .map(student -> new To(workspaceId, student.name(), mail(student), page(one, course, student, pages)))
+                .map(student ->
+                        new To(workspaceId, student.name(), Person.mail(student), page(one, course, student, pages)))
                 .toList();
-    }
-
-    static String mail(Student student) {
-        return student.mail().isBlank() && student.id().contains("@") ? student.id() : student.mail();
     }
 
     private String page(Planned one, String course, Student student, LinksOfStudents pages) {

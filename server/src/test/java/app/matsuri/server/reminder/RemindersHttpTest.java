@@ -264,4 +264,63 @@ class RemindersHttpTest extends DemoTest {
         }
         assertThat(outbox().stream().map(l -> l.name)).doesNotHaveDuplicates();
     }
+
+    /** Two sections, and who has dates of their own: each letter has what that student was told, over both in one. */
+    @Test
+    void whatMovedIsOneLetterForEachOverAllThatWasTold() throws Exception {
+        String extension = "{\"kind\":\"put-adjustment\",\"course\":\"HYD 210\",\"section\":\"A\",\"adjustment\":"
+                + "{\"item\":\"log-6\",\"student\":\"4101\",\"due\":{\"at\":\"2026-10-20T12:00\"},\"why\":\"ill\"}}";
+        version =
+                browser.change(term, version, extension).body().path("version").asLong();
+        String move = "{\"kind\":\"put-dates\",\"entries\":[{\"course\":\"HYD 210\",\"item\":\"log-6\",\"due\":"
+                + "{\"at\":\"2026-10-16T12:00\"}}]}";
+        version = browser.post(at + "/changes", "{\"version\":" + version + ",\"seen\":false,\"change\":" + move + "}")
+                .body()
+                .path("version")
+                .asLong();
+        String both = "{\"kind\":\"together\",\"does\":\"Tell both\",\"changes\":["
+                + "{\"kind\":\"tell\",\"course\":\"HYD 210\",\"section\":\"A\",\"why\":\"High water.\"},"
+                + "{\"kind\":\"tell\",\"course\":\"HYD 210\",\"section\":\"B\",\"why\":\"High water.\"}]}";
+        Browser.Answer told =
+                browser.post(at + "/changes", "{\"version\":" + version + ",\"digest\":true,\"change\":" + both + "}");
+        assertThat(told.status()).as(told.body().toString()).isEqualTo(200);
+        List<Letter> letters = outbox();
+        assertThat(letters.stream().map(l -> l.recipient))
+                .doesNotHaveDuplicates()
+                .hasSizeGreaterThan(24);
+        assertThat(letters.stream().filter(l -> l.recipient.startsWith("wren.oakes")))
+                .as("whose own date stays is told nothing of the class's")
+                .noneMatch(l -> l.body.contains("Field log 6"));
+        assertThat(letters.stream().filter(l -> l.body.contains("Field log 6"))).isNotEmpty();
+        assertThat(letters).noneMatch(l -> l.body.contains("ill") && l.body.contains("2026-10-20"));
+    }
+
+    @Test
+    void withoutAWordOfItNoLetterIsWritten() throws Exception {
+        browser.change(term, version, "{\"kind\":\"tell\",\"course\":\"HYD 210\",\"section\":\"A\"}");
+        assertThat(outbox()).isEmpty();
+    }
+
+    @Test
+    void lettersOfAnotherWorkspaceAreNobodyElses() throws Exception {
+        run(first(view()).path("at").stringValue());
+        long id = outbox().get(0).id;
+        Browser other = Browser.of(mvc, accounts);
+        assertThat(other.get("/api/outbox").body().size()).isZero();
+        assertThat(other.get("/api/outbox/" + id + "/letter.eml").status()).isEqualTo(404);
+        assertThat(other.get("/api/outbox/" + id + "/page").status()).isEqualTo(404);
+        assertThat(other.post("/api/outbox/" + id + "/again", "{}").status()).isEqualTo(404);
+        assertThat(other.get(at + "/reminders?course=HYD%20210").status()).isEqualTo(404);
+        assertThat(other.post(at + "/reminders/stop", "{\"name\":\"x\",\"stopped\":true}")
+                        .status())
+                .isEqualTo(404);
+        assertThat(other.post(at + "/reminders/clock", "{\"until\":\"2026-10-20T12:00\"}")
+                        .status())
+                .isEqualTo(404);
+        assertThat(browser.post("/api/outbox/" + id + "/again", "{}").status())
+                .as("what went out does not go out again")
+                .isEqualTo(404);
+        assertThat(browser.get("/api/outbox/" + id + "/page").response().getContentAsString(StandardCharsets.UTF_8))
+                .contains("this is coming up:");
+    }
 }

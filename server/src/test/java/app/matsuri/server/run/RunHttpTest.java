@@ -8,6 +8,7 @@ import app.matsuri.server.DemoTest;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
+import org.springframework.http.HttpMethod;
 import org.springframework.mock.web.MockHttpServletResponse;
 
 /** The run list: over all courses for who teaches, and for chosen days by a link. public.md, "Who sees what". */
@@ -72,5 +73,46 @@ class RunHttpTest extends DemoTest {
         assertThat(page).as("today the page asks for itself anew").contains("http-equiv=\"refresh\"");
         assertThat(browser.get("/preview/day?day=2026-10-08").response().getContentAsString(StandardCharsets.UTF_8))
                 .doesNotContain("http-equiv=\"refresh\"");
+    }
+
+    /** A file of a class goes with its days and no others; one that is not for publishing never leaves. */
+    @Test
+    void filesOfTheDaysGoAlongUnlessTheyAreNotForPublishing() throws Exception {
+        String sheet = kept("Survey sheet.pdf", "sheet");
+        String bought = kept("Bought.pdf", "bought");
+        String plan = browser.plan(term);
+        String lesson = plan.substring(plan.indexOf("\"CH2\"") - 20);
+        assertThat(lesson).contains("Pools, riffles, bars");
+        Browser.Answer put = browser.change(
+                term,
+                1,
+                "{\"kind\":\"put-lesson\",\"course\":\"HYD 210\",\"unit\":\"CH\",\"lesson\":{\"id\":\"CH2\",\"title\":\"Pools,"
+                        + " riffles, bars\",\"steps\":[{\"minutes\":20,\"text\":\"Walk the reach\"}],\"files\":[{\"file\":\""
+                        + sheet
+                        + "\",\"name\":\"Survey sheet.pdf\"},{\"file\":\"" + bought
+                        + "\",\"name\":\"Bought.pdf\",\"publish\":false}]}}");
+        assertThat(put.status()).as(put.body().toString()).isEqualTo(200);
+        String path = link("\"first\":\"2026-10-09\"");
+        String page = see(path).getContentAsString(StandardCharsets.UTF_8);
+        assertThat(page)
+                .contains("10:00", "20 min", "Walk the reach", "Survey sheet.pdf", path + "/files/" + sheet)
+                .contains("Bought.pdf")
+                .doesNotContain(path + "/files/" + bought);
+        assertThat(see(path + "/files/" + sheet).getContentAsString()).isEqualTo("sheet");
+        assertThat(see(path + "/files/" + bought).getStatus()).isEqualTo(404);
+        assertThat(see(link("\"first\":\"2026-10-07\"") + "/files/" + sheet).getStatus())
+                .as("of another day")
+                .isEqualTo(404);
+    }
+
+    private String kept(String name, String content) throws Exception {
+        return browser.ask(
+                        HttpMethod.POST,
+                        at + "/files?name=" + name.replace(" ", "%20"),
+                        content.getBytes(StandardCharsets.UTF_8),
+                        "application/octet-stream")
+                .body()
+                .path("file")
+                .stringValue();
     }
 }

@@ -39,6 +39,7 @@ class RunPagesTest {
                 List.of(new RunClass.Part(
                         "CH",
                         "CH",
+                        "CH1",
                         "Why channels bend",
                         1,
                         1,
