@@ -124,11 +124,13 @@ public record Reminder(
     /**
      * Those of a course that hold for a piece of its work.
      *
+     * @param item null for what another course shares
      * @param points whether it has any
      */
-    public static List<Reminder> of(List<Reminder> all, String item, String kind, boolean points, Before before) {
+    public static List<Reminder> of(
+            List<Reminder> all, @Nullable String item, String kind, boolean points, Before before) {
         List<Reminder> own = all.stream()
-                .filter(r -> r.before == before && item.equals(r.item))
+                .filter(r -> r.before == before && item != null && item.equals(r.item))
                 .toList();
         return own.isEmpty()
                 ? all.stream()

@@ -70,7 +70,7 @@ public final class Remindings {
     private void work(List<Reminding> list) {
         for (ShownThing thing : shown.things()) {
             for (Before before : Before.values()) {
-                for (Reminder reminder : holding(thing, before)) {
+                for (Reminder reminder : holding(reminders, in.course().code(), thing, before)) {
                     dates(thing, before, reminder).forEach((date, students) -> {
                         if (reminder.to() == Reminder.Whom.INSTRUCTOR || !students.isEmpty()) {
                             list.add(of(reminder, thing.ref(), thing.title(), date, students));
@@ -81,14 +81,20 @@ public final class Remindings {
         }
     }
 
-    /** Those that hold for work that is still there; what is gone waits only to be told so. */
-    private List<Reminder> holding(ShownThing thing, Before before) {
+    /**
+     * Those of a course that hold for work before one of its dates; none for work that is gone, which waits only to be told so. What
+     * another course shares has no reminder of its own here.
+     *
+     * @param course code of the course whose reminders they are
+     */
+    public static List<Reminder> holding(List<Reminder> reminders, String course, ShownThing thing, Before before) {
         ShownThing.About about = thing.about();
         if (about == null || before.which() == null) {
             return List.of();
         }
         boolean points = about.points() != null && about.points().signum() > 0;
-        return Reminder.of(reminders, thing.ref().id(), about.kind(), points, before);
+        String item = thing.ref().course().equals(course) ? thing.ref().id() : null;
+        return Reminder.of(reminders, item, about.kind(), points, before);
     }
 
     /** The students that it concerns by the date that each was told; who teaches by the date of the class. */

@@ -32,6 +32,9 @@ import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
+import app.matsuri.core.shown.Reader;
+import app.matsuri.core.shown.Shown;
+import app.matsuri.core.shown.ShownThing;
 import java.math.BigDecimal;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
@@ -174,5 +177,20 @@ class RemindingsTest {
                         .besides()
                         .reminders())
                 .isEmpty();
+    }
+
+    @Test
+    void whatAnotherCourseSharesHasNoReminderOfItsOwnHere() {
+        Schedule schedule = Schedule.of(plan);
+        ShownThing thing = Shown.of(schedule, schedule.section(HYD, "A").orElseThrow(), Reader.CLASS, NOW)
+                .things()
+                .get(0);
+        Reminder own =
+                reminder("own", false, Before.DUE, Lead.minutes(30), thing.ref().id());
+        assertThat(Remindings.holding(List.of(Reminder.USUAL, own), HYD, thing, Before.DUE))
+                .containsExactly(own);
+        assertThat(Remindings.holding(List.of(Reminder.USUAL, own), "MAP 115", thing, Before.DUE))
+                .as("an id of another course's work")
+                .containsExactly(Reminder.USUAL);
     }
 }

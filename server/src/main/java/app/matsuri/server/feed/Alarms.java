@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Reminder.Before;
 import app.matsuri.core.plan.Reminder.Lead;
 import app.matsuri.core.plan.Reminder.Whom;
 import app.matsuri.core.plan.Which;
+import app.matsuri.core.reminding.Remindings;
 import app.matsuri.core.shown.ShownThing;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -15,12 +16,18 @@ import org.jspecify.annotations.Nullable;
 /**
  * Which alarms the entries of a feed have: as the address says, else as the course does.
  *
+ * @param course code of the course
  * @param reminders of the course
  * @param to whose feed it is
  * @param classes minutes before each class; null for none of one's own
  * @param contents what the address says
  */
-record Alarms(List<Reminder> reminders, Whom to, @Nullable Integer classes, FeedContents contents) {
+record Alarms(
+        String course,
+        List<Reminder> reminders,
+        Whom to,
+        @Nullable Integer classes,
+        FeedContents contents) {
 
     Alarms {
         reminders = reminders.stream().filter(r -> r.feed() && r.to() == to).toList();
@@ -28,20 +35,18 @@ record Alarms(List<Reminder> reminders, Whom to, @Nullable Integer classes, Feed
 
     /** How long before the end of an entry those of a date of work sound. */
     List<Duration> of(ShownThing thing, Which which, LocalDateTime at, LocalDateTime end) {
-        ShownThing.About about = thing.about();
-        if (contents.silent() || about == null) {
+        if (contents.silent()) {
             return List.of();
         }
         if (contents.remind() != null) {
-            return which == Which.OPENS ? List.of() : List.of(contents.remind());
+            return which == Which.OPENS || thing.about() == null ? List.of() : List.of(contents.remind());
         }
         Before before = switch (which) {
             case OPENS -> Before.OPENS;
             case DUE -> Before.DUE;
             case CLOSES -> Before.CLOSES;
         };
-        boolean points = about.points() != null && about.points().signum() > 0;
-        return Reminder.of(reminders, thing.ref().id(), about.kind(), points, before).stream()
+        return Remindings.holding(reminders, course, thing, before).stream()
                 .map(r -> Duration.between(r.lead().of(at), end))
                 .distinct()
                 .toList();

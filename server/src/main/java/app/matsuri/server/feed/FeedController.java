@@ -176,7 +176,7 @@ class FeedController {
                     one.zone(),
                     seeing.words(one),
                     contents,
-                    new Alarms(one.reminders(), whose.to(), whose.classes(), contents),
+                    new Alarms(one.sees().section().course(), one.reminders(), whose.to(), whose.classes(), contents),
                     session -> whose.to() == Whom.INSTRUCTOR ? one.notes(session) : List.of(),
                     ref -> host + one.thing(ref),
                     host + one.home());

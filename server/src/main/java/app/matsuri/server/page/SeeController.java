@@ -52,6 +52,11 @@ class SeeController {
 
     private static final MediaType HTML = new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8);
 
+    /** The page of a kind of link that shows something else than sections; empty for the others. */
+    private Optional<LinkPage> other(PublicLink link) {
+        return others.stream().filter(page -> page.kind() == link.kind).findFirst();
+    }
+
     private List<Seen> seen(Map<String, String> path, HttpServletResponse response, @Nullable SignedIn by) {
         String token = path.get("token");
         return seen(path, token == null ? null : seeing.open(token), response, by);
@@ -85,8 +90,7 @@ class SeeController {
         String token = path.get("token");
         PublicLink link = token == null ? null : seeing.open(token);
         if (token != null && link != null) {
-            Optional<LinkPage> other =
-                    others.stream().filter(page -> page.kind() == link.kind).findFirst();
+            Optional<LinkPage> other = other(link);
             if (other.isPresent()) {
                 response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(seeing.framedBy(link)));
                 return other.get().page(link, new LinkPage.Asked(host(request), token, query), model);
@@ -243,10 +247,7 @@ class SeeController {
         String token = path.get("token");
         if (token != null) {
             PublicLink link = seeing.open(token);
-            Optional<StoredFiles.Content> content = others.stream()
-                    .filter(page -> page.kind() == link.kind)
-                    .findFirst()
-                    .flatMap(page -> page.file(link, file));
+            Optional<StoredFiles.Content> content = other(link).flatMap(page -> page.file(link, file));
             if (content.isPresent()) {
                 return content.get().away();
             }

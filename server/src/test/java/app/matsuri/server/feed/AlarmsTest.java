@@ -48,7 +48,7 @@ class AlarmsTest {
         if (!query.isEmpty()) {
             said.add("remind", query);
         }
-        return new Alarms(List.of(reminders), to, classes, FeedContents.of(said));
+        return new Alarms("HYD 210", List.of(reminders), to, classes, FeedContents.of(said));
     }
 
     private static List<Duration> due(Alarms alarms, ShownThing thing) {

@@ -80,7 +80,7 @@ class FeedsTest {
                 plan.term().zone(),
                 words(),
                 contents,
-                new Alarms(List.of(), Whom.STUDENTS, null, contents),
+                new Alarms("HYD 210", List.of(), Whom.STUDENTS, null, contents),
                 session -> List.of(),
                 ref -> "http://localhost/see/x/thing?id=" + ref.id().replaceAll("\\W", "_"),
                 "http://localhost/see/x");
