@@ -95,19 +95,9 @@ final class DateRows {
             return waiting(unit, is, item, which, old, own, new Said(own, alone(is, old, which), resolved.why()));
         }
         boolean given = of != null && of.state() == State.CARRIED;
-        return new Rolled(
-                in.code,
-                is.section().code(),
-                DatesRolled.word(which),
-                unit,
-                item.id(),
-                item.title(),
-                old,
-                resolved.at(),
-                why(of, now, which, resolved),
-                of != null && given && of.alone() != null ? of.alone().landed() : resolved.rolled(),
-                given ? State.CARRIED : State.KEPT,
-                null);
+        boolean rolled = of != null && given && of.alone() != null ? of.alone().landed() : resolved.rolled();
+        State state = given ? State.CARRIED : State.KEPT;
+        return row(unit, is, item, which, old, resolved.at(), why(of, now, which, resolved), rolled, state, null);
     }
 
     /** Where the way alone would take a date; null for nowhere. */
@@ -142,19 +132,9 @@ final class DateRows {
         ItemDates now = is.byItem().get(item.id());
         for (Which which : Which.values()) {
             if (DatesRolled.at(now, which) != null) {
-                rows.add(new Rolled(
-                        is.course().code(),
-                        is.section().code(),
-                        DatesRolled.word(which),
-                        unit,
-                        item.id(),
-                        item.title(),
-                        null,
-                        DatesRolled.at(now, which),
-                        "one more: its rhythm has more classes here",
-                        false,
-                        State.KEPT,
-                        null));
+                String why = "one more: its rhythm has more classes here";
+                LocalDateTime at = DatesRolled.at(now, which);
+                rows.add(row(unit, is, item, which, null, at, why, false, State.KEPT, null));
             }
         }
     }
@@ -172,18 +152,23 @@ final class DateRows {
                         ? ""
                         : "; " + (alone != null && within ? alone.why() : "the last day that teaches") + " would be "
                                 + Say.moment(suggested));
-        return new Rolled(
-                in.code,
-                is.section().code(),
-                DatesRolled.word(which),
-                unit,
-                item.id(),
-                item.title(),
-                old,
-                null,
-                why,
-                false,
-                state,
-                suggested);
+        return row(unit, is, item, which, old, null, why, false, state, suggested);
+    }
+
+    private static Rolled row(
+            Unit unit,
+            SectionSchedule is,
+            Item item,
+            Which which,
+            @Nullable LocalDateTime old,
+            @Nullable LocalDateTime at,
+            String why,
+            boolean rolled,
+            State state,
+            @Nullable LocalDateTime suggested) {
+        String word = DatesRolled.word(which);
+        String course = is.course().code();
+        String section = is.section().code();
+        return new Rolled(course, section, word, unit, item.id(), item.title(), old, at, why, rolled, state, suggested);
     }
 }

@@ -8,7 +8,6 @@ import app.matsuri.core.plan.Unit;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.file.Unzipped;
-import app.matsuri.exchange.words.DayWords;
 import app.matsuri.exchange.words.KindWords;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -53,7 +52,7 @@ public final class CartridgeReader {
      *
      * @throws Unreadable when it has no manifest or cannot be read
      */
-    public static OutlineReader.Reading read(Given file, DayWords days, Course into) {
+    public static OutlineReader.Reading read(Given file, Course into) {
         Unzipped zip = Unzipped.of(file, "cartridge");
         byte[] manifest = zip.part("imsmanifest.xml")
                 .orElseThrow(() -> new Unreadable(
@@ -73,7 +72,7 @@ public final class CartridgeReader {
                     top = all(top.get(0), "item");
                 }
                 for (Element item : top) {
-                    Unit unit = reader.unit(item, days, now, file.name());
+                    Unit unit = reader.unit(item, now, file.name());
                     units.add(unit);
                     List<Unit> more = new ArrayList<>(now.units());
                     more.add(unit);
@@ -88,7 +87,7 @@ public final class CartridgeReader {
         return new OutlineReader.Reading(reader.lines, units, units.size(), 0, items);
     }
 
-    private Unit unit(Element element, DayWords days, Course into, String name) {
+    private Unit unit(Element element, Course into, String name) {
         String title = title(element).isEmpty() ? "Unit " + (into.units().size() + 1) : title(element);
         Unit unit = OutlineReader.unitLine(title, into);
         lines.add(new OutlineReader.Line(lines.size() + 1, title, "unit", "unit " + unit.code() + " " + title));

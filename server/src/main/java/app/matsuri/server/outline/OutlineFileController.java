@@ -238,7 +238,7 @@ class OutlineFileController {
         Given file = new Given(name, given.content());
         if (name.toLowerCase(Locale.ROOT).matches(".*\\.(imscc|zip)")) {
             file.kind();
-            return CartridgeReader.read(file, days, course);
+            return CartridgeReader.read(file, course);
         }
         return switch (file.kind()) {
             case WORKBOOK, TABLE ->
