@@ -1,6 +1,5 @@
 package app.matsuri.exchange.table;
 
-import app.matsuri.core.calendar.Say;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
@@ -9,18 +8,10 @@ import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.ThingDates;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
-import java.time.LocalDate;
+import app.matsuri.exchange.words.ReminderWords;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
-import org.dhatim.fastexcel.Workbook;
-import org.dhatim.fastexcel.Worksheet;
 
 /**
  * The table of dates to be edited elsewhere: a row per section of each item and of each notice that is no series, as CSV (RFC 4180, CRLF) or as a workbook, with times on the clock that is read. What
@@ -28,14 +19,17 @@ import org.dhatim.fastexcel.Worksheet;
  */
 public final class DatesSheet {
 
+    /** The column of a piece of work's own reminders. */
+    static final String REMINDERS = "reminders";
+
     /** The columns, in order. */
     public static final List<String> COLUMNS =
-            List.of("course", "section", "id", "title", "kind", "unit", "lesson", "opens", "due", "closes");
+            List.of("course", "section", "id", "title", "kind", "unit", "lesson", "opens", "due", "closes", REMINDERS);
 
     /** The column of the first date. */
     static final int FIRST_DATE = 7;
 
-    private static final double[] WIDTHS = {12, 8, 10, 34, 12, 8, 8, 17, 17, 17};
+    private static final double[] WIDTHS = {12, 8, 10, 34, 12, 8, 8, 17, 17, 17, 34};
 
     private DatesSheet() {}
 
@@ -80,73 +74,33 @@ public final class DatesSheet {
                 row.add(at);
             }
         }
+        row.add(ReminderWords.say(course.besides().reminders().stream()
+                .filter(r -> dates.thing().key().equals(r.item()))
+                .toList()));
         return row;
     }
 
-    private static String text(Object cell) {
-        return cell instanceof LocalDateTime at ? Say.inTable(at) : cell.toString();
+    private static TableSheet sheet(List<List<Object>> rows) {
+        List<TableSheet.Column> columns = new ArrayList<>();
+        for (int c = 0; c < COLUMNS.size(); c++) {
+            columns.add(new TableSheet.Column(COLUMNS.get(c), WIDTHS[c]));
+        }
+        return new TableSheet("Dates", columns, rows, HOW);
     }
 
     /** As CSV. */
     public static String csv(Decisions decisions, Schedule schedule) {
-        StringWriter out = new StringWriter();
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
-            csv.writeRecord(COLUMNS);
-            rows(decisions, schedule)
-                    .forEach(row ->
-                            csv.writeRecord(row.stream().map(DatesSheet::text).toList()));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toString();
+        return sheet(rows(decisions, schedule)).csv();
     }
 
     /** As a workbook with dates that a spreadsheet reckons with. */
     public static byte[] workbook(Decisions decisions, Schedule schedule) {
-        return book(rows(decisions, schedule));
+        return sheet(rows(decisions, schedule)).workbook();
     }
 
     /** An empty table to fill in, with a second sheet that says how. */
     public static byte[] template() {
-        return book(List.of());
-    }
-
-    private static byte[] book(List<List<Object>> rows) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (Workbook book = new Workbook(out, "Matsuri", "1.0")) {
-            Worksheet sheet = book.newWorksheet("Dates");
-            for (int c = 0; c < COLUMNS.size(); c++) {
-                sheet.value(0, c, COLUMNS.get(c));
-                sheet.style(0, c).bold().set();
-                sheet.width(c, WIDTHS[c]);
-            }
-            for (int r = 0; r < rows.size(); r++) {
-                for (int c = 0; c < COLUMNS.size(); c++) {
-                    Object cell = rows.get(r).get(c);
-                    if (cell instanceof LocalDate day) {
-                        sheet.value(r + 1, c, day);
-                        sheet.style(r + 1, c).format("yyyy-mm-dd").set();
-                    } else if (cell instanceof LocalDateTime at) {
-                        sheet.value(r + 1, c, at);
-                        sheet.style(r + 1, c)
-                                .format(Say.twelveHours() ? "yyyy-mm-dd h:mm AM/PM" : "yyyy-mm-dd hh:mm")
-                                .set();
-                    } else {
-                        sheet.value(r + 1, c, cell.toString());
-                    }
-                }
-            }
-            sheet.freezePane(0, 1);
-            Worksheet how = book.newWorksheet("How to fill it in");
-            for (int r = 0; r < HOW.size(); r++) {
-                how.value(r, 0, HOW.get(r));
-            }
-            how.width(0, 100);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toByteArray();
+        return sheet(List.of()).workbook();
     }
 
     private static final List<String> HOW = List.of(
@@ -154,6 +108,7 @@ public final class DatesSheet {
             "Things are told by course and id; where the id is empty or unknown, by title.",
             "Dates: 2026-10-08 23:59, 8 oct 5pm, next class, +2 days, CH2 +1 teaching day, due +2 days.",
             "An empty cell of a thing that has a date takes the date away. Write “same” to leave it to the plan.",
+            "Reminders: the day before at 09:00; 30 min before, in feeds; none. Empty is what the course does. Work only.",
             "A notice opens when it begins and closes when it ends; a series is not in the table.",
             "Only what differs from Matsuri is proposed when the file is read again.");
 }

@@ -2,21 +2,27 @@ package app.matsuri.exchange.table;
 
 import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.Change;
 import app.matsuri.core.change.dates.PutDates;
+import app.matsuri.core.change.plan.PutReminders;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Dated;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Own;
+import app.matsuri.core.plan.Reminder;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.ThingDates;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.exchange.table.TableReading.Line;
 import app.matsuri.exchange.words.CellWords;
+import app.matsuri.exchange.words.ReminderWords;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -40,23 +46,10 @@ public final class DatesSheetReader {
     private final List<Line> lines = new ArrayList<>();
     private final Map<Place, Map<String, Own<DateRule>>> changed = new LinkedHashMap<>();
 
+    /** What work reminds of otherwise than here, by course and then by its id. */
+    private final Map<String, Map<String, List<Reminder>>> reminders = new LinkedHashMap<>();
+
     private record Place(String course, String item, Which which) {}
-
-    /**
-     * One cell or row that is worth saying.
-     *
-     * @param row its row in the table, the heading being 1
-     * @param state "changed", "doubt" (changed, found by title alone), "not-understood" or "unknown"
-     */
-    public record Line(int row, String title, String section, String date, String state, String said) {}
-
-    /**
-     * What reading came to.
-     *
-     * @param entries what differs, for {@link PutDates}; empty where nothing does
-     * @param same how many dates are as they are here
-     */
-    public record Reading(List<Line> lines, List<PutDates.Entry> entries, int same) {}
 
     private int same;
 
@@ -71,10 +64,10 @@ public final class DatesSheetReader {
      *
      * @throws Unreadable when it has no heading to go by
      */
-    public static Reading read(List<List<String>> rows, Decisions decisions, CellWords words) {
+    public static TableReading read(List<List<String>> rows, Decisions decisions, CellWords words) {
         DatesSheetReader reader = new DatesSheetReader(decisions, Schedule.of(decisions), words);
         reader.all(rows);
-        return new Reading(reader.lines, reader.entries(), reader.same);
+        return new TableReading(reader.lines, reader.changes(), reader.same);
     }
 
     private void all(List<List<String>> rows) {
@@ -84,14 +77,18 @@ public final class DatesSheetReader {
                 columns.putIfAbsent(rows.get(0).get(c).strip().toLowerCase(Locale.ROOT), c);
             }
         }
-        boolean dates = columns.containsKey("opens") || columns.containsKey("due") || columns.containsKey("closes");
-        if (!dates || !columns.containsKey("id") && !columns.containsKey("title")) {
+        if (!recognises(columns.keySet()) || !columns.containsKey("id") && !columns.containsKey("title")) {
             throw new Unreadable("The first row must name the columns: at least id or title, and opens, due or closes."
                     + " Download the table or the template and keep its first row.");
         }
         for (int r = 1; r < rows.size(); r++) {
             row(r + 1, rows.get(r), columns);
         }
+    }
+
+    /** Whether a first row names dates of work, in lower case. */
+    static boolean recognises(Collection<String> heads) {
+        return heads.contains("opens") || heads.contains("due") || heads.contains("closes");
     }
 
     private static String cell(List<String> row, Map<String, Integer> columns, String name) {
@@ -134,6 +131,43 @@ public final class DatesSheetReader {
             doubt = true;
         }
         dates(number, row, columns, course, thing, doubt);
+        if (columns.containsKey(DatesSheet.REMINDERS)) {
+            reminders(number, course, thing, cell(row, columns, DatesSheet.REMINDERS));
+        }
+    }
+
+    private void reminders(int number, Course course, Dated thing, String given) {
+        if (course.item(thing.key()).isEmpty()) {
+            if (!given.isEmpty()) {
+                lines.add(reminderLine(
+                        number, thing, "unknown", "A notice has no reminders of its own: leave the cell empty."));
+            }
+            return;
+        }
+        List<Reminder> had = course.besides().reminders().stream()
+                .filter(r -> thing.key().equals(r.item()))
+                .toList();
+        Optional<List<Reminder>> read = ReminderWords.read(given, thing.key());
+        if (read.isEmpty()) {
+            String said = "“" + given + "” is no reminder yet. Write the day before at 09:00, 30 min before, or none.";
+            lines.add(reminderLine(number, thing, "not-understood", said));
+            return;
+        }
+        String now = ReminderWords.say(read.get());
+        Map<String, List<Reminder>> known = reminders.computeIfAbsent(course.code(), c -> new LinkedHashMap<>());
+        List<Reminder> before = known.get(thing.key());
+        if (now.equals(ReminderWords.say(had)) || before != null && now.equals(ReminderWords.say(before))) {
+            return; // every section of it has a row
+        }
+        String from = had.isEmpty() ? "as the course does" : ReminderWords.say(had);
+        String to = now.isEmpty() ? "as the course does" : now;
+        String twice = before == null ? "" : "; another row says otherwise, the last one counts";
+        known.put(thing.key(), read.get());
+        lines.add(reminderLine(number, thing, before == null ? "changed" : "doubt", from + " to " + to + twice));
+    }
+
+    private static Line reminderLine(int number, Dated thing, String state, String said) {
+        return new Line(number, thing.title(), "", DatesSheet.REMINDERS, state, said);
     }
 
     private void dates(
@@ -214,6 +248,27 @@ public final class DatesSheetReader {
 
     private static String said(@Nullable LocalDateTime date) {
         return date == null ? "no date" : Say.moment(date);
+    }
+
+    /** What differs: the dates, and of what each course reminds. */
+    private List<Change> changes() {
+        List<Change> changes = new ArrayList<>();
+        List<PutDates.Entry> entries = entries();
+        if (!entries.isEmpty()) {
+            changes.add(new PutDates(entries));
+        }
+        reminders.forEach((code, byItem) -> {
+            List<Reminder> all =
+                    new ArrayList<>(Known.there(decisions.course(code).orElse(null), code)
+                            .besides()
+                            .reminders());
+            all.removeIf(r -> byItem.containsKey(r.item()));
+            byItem.values().forEach(all::addAll);
+            if (!byItem.isEmpty()) {
+                changes.add(new PutReminders(code, all));
+            }
+        });
+        return changes;
     }
 
     /** One entry for the sections of a thing that get the same; all of them are the plan. */

@@ -161,6 +161,11 @@ public final class CellWords {
                 + ", friday, due +2 days or never.");
     }
 
+    /** Days of the term as people type them, counted from today. */
+    public DayWords days() {
+        return days(today, decisions.term());
+    }
+
     private DayWords days(LocalDate base, Term term) {
         return new DayWords(base, term.first(), term.last(), dayFirst);
     }

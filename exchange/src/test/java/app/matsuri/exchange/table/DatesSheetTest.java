@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.change.Change;
-import app.matsuri.core.change.dates.PutDates;
+import app.matsuri.core.change.Together;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
@@ -21,6 +21,7 @@ import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.apache.commons.csv.CSVFormat;
@@ -45,8 +46,8 @@ class DatesSheetTest {
         schedule = Schedule.of(demo);
     }
 
-    private static DatesSheetReader.Reading read(List<List<String>> rows) {
-        return DatesSheetReader.read(rows, demo, new CellWords(demo, schedule, LocalDate.of(2026, 10, 7), false));
+    private static TableReading read(List<List<String>> rows) {
+        return DatesSheetReader.read(rows, demo, words(demo));
     }
 
     private static List<List<String>> rows(String name, byte[] content) {
@@ -92,7 +93,7 @@ class DatesSheetTest {
                         .endsWith("PM");
             }
             for (List<List<String>> rows : List.of(rows("dates.csv", csv), rows("dates.xlsx", workbook))) {
-                DatesSheetReader.Reading reading = read(rows);
+                TableReading reading = read(rows);
                 assertThat(reading.lines()).isEmpty();
                 assertThat(reading.same())
                         .isEqualTo(3 * DatesSheet.rows(demo, schedule).size());
@@ -121,9 +122,9 @@ class DatesSheetTest {
         byte[] csv = DatesSheet.csv(demo, schedule).getBytes(StandardCharsets.UTF_8);
         for (List<List<String>> rows :
                 List.of(rows("dates.csv", csv), rows("dates.xlsx", DatesSheet.workbook(demo, schedule)))) {
-            DatesSheetReader.Reading reading = read(rows);
+            TableReading reading = read(rows);
             assertThat(reading.lines()).isEmpty();
-            assertThat(reading.entries()).isEmpty();
+            assertThat(reading.changes()).isEmpty();
             assertThat(reading.same())
                     .isEqualTo(3 * DatesSheet.rows(demo, schedule).size());
         }
@@ -146,15 +147,15 @@ class DatesSheetTest {
             book.write(out);
             edited = out.toByteArray();
         }
-        DatesSheetReader.Reading reading = read(rows("edited.xlsx", edited));
+        TableReading reading = read(rows("edited.xlsx", edited));
         assertThat(reading.lines())
-                .extracting(DatesSheetReader.Line::title, DatesSheetReader.Line::state)
+                .extracting(TableReading.Line::title, TableReading.Line::state)
                 .containsExactlyInAnyOrder(
                         org.assertj.core.groups.Tuple.tuple("Lab report 3", "changed"),
                         org.assertj.core.groups.Tuple.tuple("Field log 6", "doubt"),
                         org.assertj.core.groups.Tuple.tuple("No such thing", "unknown"),
                         org.assertj.core.groups.Tuple.tuple("Field log 8", "not-understood"));
-        Decisions after = Change.make(new PutDates(reading.entries()), demo).decisions();
+        Decisions after = Change.make(Together.of(reading.changes()), demo).decisions();
         assertThat(due(Schedule.of(after), "A", "Lab report 3")).isEqualTo(LocalDateTime.of(2026, 10, 27, 17, 0));
         assertThat(due(Schedule.of(after), "B", "Lab report 3"))
                 .as("the other section keeps its date")
@@ -203,9 +204,9 @@ class DatesSheetTest {
         first.set(7, "2026-11-04");
         first.set(9, "");
         other.set(rows.indexOf(notices.get(0)), first);
-        DatesSheetReader.Reading reading = read(other);
-        assertThat(reading.lines()).extracting(DatesSheetReader.Line::state).containsOnly("changed");
-        Decisions after = Change.make(new PutDates(reading.entries()), demo).decisions();
+        TableReading reading = read(other);
+        assertThat(reading.lines()).extracting(TableReading.Line::state).containsOnly("changed");
+        Decisions after = Change.make(Together.of(reading.changes()), demo).decisions();
         assertThat(Schedule.of(after)
                         .section(first.get(0), first.get(1))
                         .orElseThrow()
@@ -221,12 +222,47 @@ class DatesSheetTest {
     @Test
     void aDateThatHangsOnAnotherOfItsRowGoesByTheNewOne() {
         List<String> heads = List.of("course", "id", "due", "closes");
-        DatesSheetReader.Reading reading =
-                read(List.of(heads, List.of("HYD 210", "lab-3", "2026-11-04 12:00", "due +1 days")));
+        TableReading reading = read(List.of(heads, List.of("HYD 210", "lab-3", "2026-11-04 12:00", "due +1 days")));
         assertThat(reading.lines())
-                .extracting(DatesSheetReader.Line::said)
+                .extracting(TableReading.Line::said)
                 .satisfies(said -> assertThat(said)
                         .anyMatch(w -> w.endsWith("to Wed 4 Nov, 12:00"))
                         .anyMatch(w -> w.contains("to Thu 5 Nov")));
+    }
+
+    @Test
+    void remindersOfItsOwnGoOutAndComeBack() {
+        List<List<String>> rows =
+                new ArrayList<>(rows("dates.csv", DatesSheet.csv(demo, schedule).getBytes(StandardCharsets.UTF_8)));
+        int title = DatesSheet.COLUMNS.indexOf("title");
+        int column = DatesSheet.COLUMNS.indexOf("reminders");
+        rows.replaceAll(row -> {
+            List<String> cells = new ArrayList<>(row);
+            if (cells.get(title).equals("Lab report 3")) {
+                cells.set(column, "2 days before at 8:00, by mail; closes: 30 min before, in feeds");
+            }
+            return cells;
+        });
+        TableReading reading = read(rows);
+        assertThat(reading.lines())
+                .extracting(TableReading.Line::said)
+                .hasSize(1)
+                .first()
+                .asString()
+                .isEqualTo("as the course does to 2 days before at 08:00, by mail; closes: 30 min before, in feeds");
+        Decisions after = Change.make(Together.of(reading.changes()), demo).decisions();
+        String csv = DatesSheet.csv(after, Schedule.of(after));
+        assertThat(csv.lines().filter(l -> l.contains("Lab report 3")))
+                .allMatch(l -> l.contains("2 days before at 08:00, by mail; closes: 30 min before, in feeds"));
+        // read again, nothing differs; and an empty cell is what the course does
+        assertThat(DatesSheetReader.read(rows, after, words(after)).changes()).isEmpty();
+        List<List<String>> before =
+                rows("dates.csv", DatesSheet.csv(demo, schedule).getBytes(StandardCharsets.UTF_8));
+        TableReading back = DatesSheetReader.read(before, after, words(after));
+        assertThat(Change.make(Together.of(back.changes()), after).decisions()).isEqualTo(demo);
+    }
+
+    private static CellWords words(Decisions decisions) {
+        return new CellWords(decisions, Schedule.of(decisions), LocalDate.of(2026, 10, 7), false);
     }
 }
