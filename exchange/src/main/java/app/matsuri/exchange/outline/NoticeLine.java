@@ -77,7 +77,8 @@ public final class NoticeLine {
         return rule.plain() ? rule.typed() : null;
     }
 
-    private static String id(Course into, String title) {
+    /** An id for a notice of that title that the course does not have yet. */
+    public static String id(Course into, String title) {
         String slug =
                 title.toLowerCase(Locale.ROOT).replaceAll("[^\\p{Alnum}]+", "-").replaceAll("^-|-$", "");
         String stem = slug.isEmpty() ? "notice" : slug.substring(0, Math.min(40, slug.length()));
