@@ -513,7 +513,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["classesTable"];
+        get: operations["classes_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -530,6 +530,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["classesCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/classes.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["classesWorkbook"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4036,6 +4052,7 @@ export interface components {
         TableGiven: {
             /** Format: byte */
             content: string;
+            course?: string | null;
             name: string;
         };
         TableLine: {
@@ -5525,7 +5542,7 @@ export interface operations {
             };
         };
     };
-    classesTable: {
+    classes_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5574,6 +5591,37 @@ export interface operations {
                 };
                 content: {
                     "text/calendar": string;
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    classesWorkbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */

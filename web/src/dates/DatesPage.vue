@@ -250,5 +250,10 @@ function column(key: string, on: boolean) {
     </div>
   </ChangeLine>
   <PastedDialog v-if="pasted" :pasted="pasted" @done="pasted = null" />
-  <DatesFile v-if="file" @done="file = false" />
+  <DatesFile
+    v-if="file"
+    :courses="shown?.courses.map((c) => c.code) ?? []"
+    :course="filter.course"
+    @done="file = false"
+  />
 </template>

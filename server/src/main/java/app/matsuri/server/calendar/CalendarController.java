@@ -277,13 +277,6 @@ class CalendarController {
                 CalendarWriter.sessions(Schedule.of(stored.decisions()), Instant.now(clock)));
     }
 
-    @GetMapping("/classes.csv")
-    @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv", schema = @Schema(type = "string")))
-    ResponseEntity<byte[]> classesTable(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        Stored stored = access.look(by, termId);
-        return file("classes.csv", "text/csv", TermTables.sessions(Schedule.of(stored.decisions())));
-    }
-
     private static ResponseEntity<byte[]> file(String name, String type, String text) {
         return ResponseEntity.ok()
                 .header("Content-Type", type + ";charset=UTF-8")

@@ -2,8 +2,11 @@ package app.matsuri.server.dates;
 
 import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Together;
 import app.matsuri.core.change.dates.PutDates;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.RuleSaid;
 import app.matsuri.core.plan.Which;
@@ -16,8 +19,10 @@ import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.outline.FillDown;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.exchange.table.ClassesSheet;
 import app.matsuri.exchange.table.DatesSheet;
-import app.matsuri.exchange.table.DatesSheetReader;
+import app.matsuri.exchange.table.TableReader;
+import app.matsuri.exchange.table.TableReading;
 import app.matsuri.exchange.words.CellWords;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
@@ -137,15 +142,19 @@ class DatesController {
         List<PutDates.Entry> entries = new ArrayList<>();
         dates.values().removeIf(Map::isEmpty);
         dates.forEach((place, rules) -> entries.add(entry(place, rules)));
-        return new CellsRead(cells, change(entries));
+        return new CellsRead(cells, change(dates(entries)));
     }
 
-    /** The change, its entries as a tree, in which a date that is taken away stands as null. */
-    private static @Nullable Map<String, Object> change(List<PutDates.Entry> entries) {
-        if (entries.isEmpty()) {
+    private static List<Change> dates(List<PutDates.Entry> entries) {
+        return entries.isEmpty() ? List.of() : List.of(new PutDates(entries));
+    }
+
+    /** The changes as one, as a tree, in which a date that is taken away stands as null; null for none. */
+    private static @Nullable Map<String, Object> change(List<Change> changes) {
+        if (changes.isEmpty()) {
             return null;
         }
-        Map<String, Object> change = ChangeJson.write(new PutDates(entries));
+        Map<String, Object> change = ChangeJson.write(Together.of(changes));
         change.replaceAll((field, value) -> Json.MAPPER.<JsonNode>valueToTree(value));
         return change;
     }
@@ -186,7 +195,7 @@ class DatesController {
                     true, own.get().said().map(RuleSaid::brief).orElse("no date"), null));
             entries.add(new PutDates.Entry(to.course(), to.item(), to.sections(), Map.of(which(to), own.get())));
         }
-        return new CellsRead(cells, change(entries));
+        return new CellsRead(cells, change(dates(entries)));
     }
 
     private static @Nullable String first(List<String> sections) {
@@ -205,8 +214,12 @@ class DatesController {
                 CellWords.dayFirst(locale));
     }
 
-    /** A table that was edited elsewhere. */
-    record TableGiven(String name, byte[] content) {}
+    /**
+     * A table that was edited elsewhere.
+     *
+     * @param course code of the course that entries are for where the table does not say; null for the only one
+     */
+    record TableGiven(String name, byte[] content, @Nullable String course) {}
 
     /** One cell or row of it that is worth saying. */
     record TableLine(int row, String title, String section, String date, String state, String said) {}
@@ -229,16 +242,21 @@ class DatesController {
         Stored stored = access.look(by, termId);
         Given file = new Given(given.name(), given.content());
         if (file.kind() == Given.Kind.CALENDAR) {
-            throw new Unreadable("“" + given.name() + "” is a calendar. Give the table of dates as .csv or .xlsx.");
+            throw new Unreadable("“" + given.name() + "” is a calendar. Give a table as .csv or .xlsx.");
         }
-        DatesSheetReader.Reading reading =
-                DatesSheetReader.read(TableFile.rows(file), stored.decisions(), words(stored, locale));
+        Decisions decisions = stored.decisions();
+        TableReading reading = TableReader.read(
+                TableFile.rows(file),
+                decisions,
+                given.course(),
+                today.in(decisions.term().zone()),
+                CellWords.dayFirst(locale));
         return new TableRead(
                 reading.lines().stream()
                         .map(l -> new TableLine(l.row(), l.title(), l.section(), l.date(), l.state(), l.said()))
                         .toList(),
                 reading.same(),
-                change(reading.entries()));
+                change(reading.changes()));
     }
 
     @GetMapping("/dates.csv")
@@ -261,6 +279,20 @@ class DatesController {
     ResponseEntity<byte[]> template(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
         access.look(by, termId);
         return away("dates-template.xlsx", WORKBOOK, DatesSheet.template());
+    }
+
+    @GetMapping("/classes.csv")
+    @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv", schema = @Schema(type = "string")))
+    ResponseEntity<byte[]> classes(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
+        String text = ClassesSheet.csv(Schedule.of(access.look(by, termId).decisions()));
+        return away("classes.csv", "text/csv;charset=UTF-8", text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @GetMapping("/classes.xlsx")
+    @ApiResponse(responseCode = "200", content = @Content(mediaType = WORKBOOK, schema = @Schema(type = "string")))
+    ResponseEntity<byte[]> classesWorkbook(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
+        Schedule schedule = Schedule.of(access.look(by, termId).decisions());
+        return away("classes.xlsx", WORKBOOK, ClassesSheet.workbook(schedule));
     }
 
     private static ResponseEntity<byte[]> away(String name, String type, byte[] content) {

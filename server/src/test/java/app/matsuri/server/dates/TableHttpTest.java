@@ -111,4 +111,29 @@ class TableHttpTest extends DemoTest {
         assertThat(read.path("lines").get(1).path("state").stringValue()).isEqualTo("unknown");
         assertThat(read.hasNonNull("change")).isFalse();
     }
+
+    @Test
+    void theTableOfClassesAndEntriesOfAnotherCalendarAreReadInTheSamePlace() throws Exception {
+        String csv = browser.get(at + "/classes.csv").response().getContentAsString(StandardCharsets.UTF_8);
+        assertThat(read(csv).path("lines").size()).isZero();
+        String moved = csv.replace(",2026-11-04,Wednesday,10:00,10:50,", ",2026-11-05,Thursday,10:00,10:50,");
+        JsonNode classes = read(moved);
+        assertThat(classes.path("lines").get(0).path("said").stringValue()).contains("Wed 4 Nov, 10:00 to Thu 5 Nov");
+        assertThat(browser.change(term, version(), classes.path("change").toString())
+                        .status())
+                .isEqualTo(200);
+        JsonNode entries = read("Betreff;Beginnt am;Endet am\nHYD 210: Boat day;23.10.2026 09:00;23.10.2026 12:00\n");
+        assertThat(browser.change(term, version(), entries.path("change").toString())
+                        .status())
+                .isEqualTo(200);
+        assertThat(browser.get(at + "/plan").body().toString())
+                .contains("Boat day")
+                .contains("2026-11-05T10:00");
+        assertThat(browser.get(at + "/classes.xlsx").response().getContentAsByteArray())
+                .startsWith('P', 'K');
+    }
+
+    private long version() throws Exception {
+        return browser.get(at + "/dates").body().path("version").longValue();
+    }
 }
