@@ -16,6 +16,7 @@ import app.matsuri.exchange.holiday.PublicHolidays;
 import app.matsuri.exchange.outline.DaysOffReader;
 import app.matsuri.exchange.table.DatesSheet;
 import app.matsuri.exchange.table.DatesSheetReader;
+import app.matsuri.exchange.table.TableReading;
 import app.matsuri.exchange.words.CellWords;
 import app.matsuri.exchange.words.DayWords;
 import java.nio.charset.StandardCharsets;
@@ -106,7 +107,7 @@ public class FilesBench {
 
     /** 1,000 rows read from a workbook, and the 500 that differ found. */
     @Benchmark
-    public DatesSheetReader.Reading tableOf1000Rows() {
+    public TableReading tableOf1000Rows() {
         CellWords cells = new CellWords(plan, Schedule.of(plan), term.first(), false);
         return DatesSheetReader.read(TableFile.rows(table), plan, cells);
     }

@@ -1,9 +1,5 @@
 package app.matsuri.exchange.calendar;
 
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -13,7 +9,7 @@ import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 import java.time.zone.ZoneOffsetTransition;
 import java.time.zone.ZoneRules;
-import net.fortuna.ical4j.data.CalendarOutputter;
+import java.util.regex.Pattern;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.Daylight;
 import net.fortuna.ical4j.model.component.Observance;
@@ -31,6 +27,9 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 final class CalendarText {
 
     private static final int MOST_OCTETS = 75;
+
+    /** What RFC 5545 section 3.1 lets stand in no line: control characters but the tab. */
+    private static final Pattern CONTROL = Pattern.compile("[\\x00-\\x08\\x0A-\\x1F\\x7F]");
 
     private CalendarText() {}
 
@@ -85,33 +84,34 @@ final class CalendarText {
 
     /** The text of a calendar, lines folded at 75 octets. */
     static String written(Calendar calendar) {
-        StringWriter out = new StringWriter();
-        try {
-            // unfolded first: the library folds by characters, the standard by octets
-            new CalendarOutputter(false, Integer.MAX_VALUE).output(calendar, out);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        // not by the library's own writer, which folds by characters: the standard counts octets
+        String text = calendar.toString();
+        StringBuilder folded = new StringBuilder(text.length() + text.length() / 32);
+        for (int from = 0; from < text.length(); ) {
+            int end = text.indexOf("\r\n", from);
+            String line = text.substring(from, end < 0 ? text.length() : end);
+            // a lone carriage return in a title would begin a line of its own where it is read
+            fold(CONTROL.matcher(line).replaceAll(" "), folded);
+            from = end < 0 ? text.length() : end + 2;
         }
-        StringBuilder folded = new StringBuilder();
-        out.toString().lines().forEach(line -> fold(line, folded));
         return folded.toString();
     }
 
     /** RFC 5545 section 3.1: lines of at most 75 octets, the rest on lines that begin with a space. */
     private static void fold(String line, StringBuilder out) {
         int octets = 0;
+        int from = 0;
         for (int i = 0; i < line.length(); ) {
             int code = line.codePointAt(i);
-            String one = Character.toString(code);
-            int size = one.getBytes(StandardCharsets.UTF_8).length;
+            int size = code < 0x80 ? 1 : code < 0x800 ? 2 : code < 0x10000 ? 3 : 4;
             if (octets + size > MOST_OCTETS) {
-                out.append("\r\n ");
+                out.append(line, from, i).append("\r\n ");
+                from = i;
                 octets = 1;
             }
-            out.append(one);
             octets += size;
             i += Character.charCount(code);
         }
-        out.append("\r\n");
+        out.append(line, from, line.length()).append("\r\n");
     }
 }

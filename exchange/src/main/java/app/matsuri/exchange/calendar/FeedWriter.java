@@ -3,12 +3,15 @@ package app.matsuri.exchange.calendar;
 import app.matsuri.exchange.calendar.FeedEntry.Repeats;
 import java.net.URI;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.temporal.Temporal;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.DateList;
 import net.fortuna.ical4j.model.ParameterList;
@@ -20,7 +23,9 @@ import net.fortuna.ical4j.model.parameter.Value;
 import net.fortuna.ical4j.model.property.Categories;
 import net.fortuna.ical4j.model.property.Color;
 import net.fortuna.ical4j.model.property.Description;
+import net.fortuna.ical4j.model.property.DtEnd;
 import net.fortuna.ical4j.model.property.DtStamp;
+import net.fortuna.ical4j.model.property.DtStart;
 import net.fortuna.ical4j.model.property.ExDate;
 import net.fortuna.ical4j.model.property.Location;
 import net.fortuna.ical4j.model.property.Name;
@@ -30,6 +35,7 @@ import net.fortuna.ical4j.model.property.RefreshInterval;
 import net.fortuna.ical4j.model.property.Sequence;
 import net.fortuna.ical4j.model.property.Source;
 import net.fortuna.ical4j.model.property.Status;
+import net.fortuna.ical4j.model.property.Summary;
 import net.fortuna.ical4j.model.property.Transp;
 import net.fortuna.ical4j.model.property.Trigger;
 import net.fortuna.ical4j.model.property.Uid;
@@ -44,7 +50,17 @@ public final class FeedWriter {
 
     private static final Duration REFRESH = Duration.ofHours(1);
 
-    private FeedWriter() {}
+    private final ZoneId zone;
+    private final OneZone times;
+    /** What many entries have alike is made once. */
+    private final Map<Instant, DtStamp> stamps = new HashMap<>();
+
+    private final Map<String, Categories> categories = new HashMap<>();
+
+    private FeedWriter(ZoneId zone) {
+        this.zone = zone;
+        this.times = new OneZone(zone);
+    }
 
     /**
      * What a feed is.
@@ -66,22 +82,27 @@ public final class FeedWriter {
         }
         // also where nothing has a time: a calendar has something in it
         CalendarText.zone(calendar, head.zone(), head.first(), head.last());
-        entries.forEach(entry -> calendar.add(event(entry, head.zone())));
+        FeedWriter writer = new FeedWriter(head.zone());
+        entries.forEach(entry -> calendar.add(writer.event(entry)));
         return CalendarText.written(calendar);
     }
 
-    private static VEvent event(FeedEntry entry, ZoneId zone) {
-        VEvent event = entry.wholeDays()
-                ? new VEvent(entry.start().toLocalDate(), entry.end().toLocalDate(), entry.title())
-                : new VEvent(
-                        entry.start().atZone(zone), CalendarText.end(entry.start(), entry.end(), zone), entry.title());
-        event.removeAll("UID", "DTSTAMP");
+    private VEvent event(FeedEntry entry) {
+        VEvent event = new VEvent(false);
+        if (entry.wholeDays()) {
+            event.add(new DtStart<>(entry.start().toLocalDate()));
+            event.add(new DtEnd<>(entry.end().toLocalDate()));
+        } else {
+            event.add(new DtStart<>(entry.start().atZone(zone)));
+            event.add(new DtEnd<>(CalendarText.end(entry.start(), entry.end(), zone)));
+        }
+        event.add(new Summary(entry.title()));
         event.add(new Uid(entry.uid()));
-        event.add(new DtStamp(entry.stamp()));
+        event.add(stamps.computeIfAbsent(entry.stamp(), DtStamp::new));
         event.add(new Sequence(entry.sequence()));
         event.add(new Status(entry.cancelled() ? Status.VALUE_CANCELLED : Status.VALUE_CONFIRMED));
         event.add(new Transp(entry.busy() && !entry.cancelled() ? Transp.VALUE_OPAQUE : Transp.VALUE_TRANSPARENT));
-        event.add(new Categories(entry.category()));
+        event.add(categories.computeIfAbsent(entry.category(), Categories::new));
         if (!entry.description().isEmpty()) {
             event.add(new Description(entry.description()));
         }
@@ -93,26 +114,27 @@ public final class FeedWriter {
         }
         LocalDateTime instance = entry.instanceOf();
         if (instance != null) {
-            event.add(new RecurrenceId<>(moment(instance, entry.wholeDays(), zone)));
+            event.add(new RecurrenceId<>(moment(instance, entry.wholeDays())));
         }
         Repeats repeats = entry.repeats();
         if (repeats != null) {
             event.add(new RRule<>(repeats.rule()));
             if (!repeats.without().isEmpty()) {
-                event.add(without(repeats.without(), entry, zone));
+                event.add(without(repeats.without(), entry));
             }
         }
         if (!entry.cancelled()) {
             entry.alarms().forEach(before -> event.add(alarm(before, entry.title())));
         }
+        times.of(event);
         return event;
     }
 
-    private static Temporal moment(LocalDateTime at, boolean wholeDays, ZoneId zone) {
+    private Temporal moment(LocalDateTime at, boolean wholeDays) {
         return wholeDays ? at.toLocalDate() : at.atZone(zone);
     }
 
-    private static ExDate<?> without(List<LocalDate> days, FeedEntry entry, ZoneId zone) {
+    private ExDate<?> without(List<LocalDate> days, FeedEntry entry) {
         if (entry.wholeDays()) {
             return new ExDate<>(new ParameterList(List.of(Value.DATE)), new DateList<>(days));
         }
