@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -28,6 +29,8 @@ final class Feeds {
 
     /** What is due is an entry of so many minutes that ends then. */
     private static final int MINUTES = 15;
+
+    private static final Pattern NO_NAME = Pattern.compile("[^A-Za-z0-9-]");
 
     private final Shown shown;
     private final long termId;
@@ -137,7 +140,8 @@ final class Feeds {
 
     private String uid(String what, String course, String id) {
         String section = shown.section().toString();
-        return (what + "-" + course + "-" + id + "-" + section + "-" + termId).replaceAll("[^A-Za-z0-9-]", "_")
+        return NO_NAME.matcher(what + "-" + course + "-" + id + "-" + section + "-" + termId)
+                        .replaceAll("_")
                 + "@matsuri";
     }
 
