@@ -71,8 +71,8 @@ const STATE: Record<string, string> = {
     </p>
     <p class="soft">
       Edit it in a spreadsheet, and read it again here: only what differs is proposed. A table of entries from another
-      calendar, under its own heads, can be read too: what is called as a piece of work says when that is due, the rest
-      becomes notices.
+      calendar, under its own headings, can be read too: what is called as a piece of work says when that is due, the
+      rest becomes notices.
     </p>
     <p class="reading">
       <button type="button" class="btn" @click="chooser?.click()">Read a table</button>

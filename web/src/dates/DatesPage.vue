@@ -171,7 +171,7 @@ function column(key: string, on: boolean) {
       </select>
       <label class="tickable"><input v-model="filter.wrong" type="checkbox" />only what is wrong</label>
       <button type="button" class="btn" :aria-expanded="choosing" @click="choosing = !choosing">Order, columns</button>
-      <button type="button" class="btn" @click="file = true">File</button>
+      <button type="button" class="btn" @click="file = true">Tables</button>
       <span class="soft count" role="status">{{ rows.length }} of {{ total }} rows</span>
     </form>
     <fieldset v-if="choosing" class="choosing ticks">

@@ -267,7 +267,7 @@ class AccessibilityTest {
         page.seeText(".said", "Tue 3 Nov");
         inBoth(page, "dates while typing");
         page.keys(Keys.ESCAPE);
-        page.press("File");
+        page.press("Tables");
         page.see(".p-dialog [type=file]");
         sound(page, "dates as a file");
         page.keys(Keys.ESCAPE);

@@ -211,7 +211,7 @@ class LayingOutJourneysTest {
             String[] cells = edit.split(",", -1);
             cells[8] = "2026-11-02 20:00";
             Files.writeString(edited, csv.replace(edit, String.join(",", cells)), StandardCharsets.UTF_8);
-            page.press("File");
+            page.press("Tables");
             page.see(".p-dialog [type=file]").sendKeys(edited.toString());
             page.seeText(".p-dialog", "1 cell to look at");
             page.seeText(".p-dialog", "Field log 7, B");

@@ -283,7 +283,7 @@ public final class EntriesReader {
                 Extra.NONE);
         now = now.withCourse(named.course().withNotice(notice));
         notices.add(new PutNotice(named.course().code(), notice));
-        say(entry, "", "changed", "a notice of " + named.course().code() + ": " + NoticeLine.say(notice));
+        say(entry, "", "changed", "in " + named.course().code() + ": " + NoticeLine.say(notice));
     }
 
     private void say(Entry entry, String column, String state, String said) {

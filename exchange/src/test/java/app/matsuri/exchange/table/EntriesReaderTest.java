@@ -66,8 +66,8 @@ class EntriesReaderTest {
         assertThat(reading.lines())
                 .extracting(TableReading.Line::said)
                 .containsExactly(
-                        "a notice of HYD 210: “Boat trip”, a notice: Fri 23 Oct, 09:00 to 16:30, Weir House",
-                        "a notice of HYD 210: “Open days”, a notice: Fri 13 Nov to Sat 14 Nov");
+                        "in HYD 210: “Boat trip”, a notice: Fri 23 Oct, 09:00 to 16:30, Weir House",
+                        "in HYD 210: “Open days”, a notice: Fri 13 Nov to Sat 14 Nov");
         Decisions after = after(reading);
         assertThat(after.course("HYD 210")
                         .orElseThrow()
@@ -90,8 +90,8 @@ class EntriesReaderTest {
         assertThat(reading.lines())
                 .extracting(TableReading.Line::said)
                 .containsExactly(
-                        "a notice of HYD 210: “Boat trip”, a notice: Fri 23 Oct, 09:00 to 16:30",
-                        "a notice of HYD 210: “Open morning”, a notice: Fri 13 Nov, 10:00 to 12:00");
+                        "in HYD 210: “Boat trip”, a notice: Fri 23 Oct, 09:00 to 16:30",
+                        "in HYD 210: “Open morning”, a notice: Fri 13 Nov, 10:00 to 12:00");
     }
 
     @Test

@@ -17,6 +17,10 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Node;
+import org.jsoup.nodes.TextNode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -66,6 +70,27 @@ class SeeHttpTest {
         String page = response.getContentAsString(StandardCharsets.UTF_8);
         assertThat(response.getStatus()).as(page).isEqualTo(200);
         return page;
+    }
+
+    /** Read without styles, or read out, no two parts of a page run into one word. */
+    @Test
+    void withoutStylesNoTwoWordsRunTogether() throws Exception {
+        String path = path(link("A", null));
+        String own = path(link("A", "4101"));
+        for (String where : List.of(path, path + "?term=true", path + "/take", path + "/sheet?week=6", own)) {
+            assertThat(Jsoup.parse(page(where)).select("a + a, a + span, b + span, b + a, span + a, .dn b, .s, .d"))
+                    .as(where)
+                    .isNotEmpty()
+                    .allMatch(SeeHttpTest::apart, "stands apart from what is before it");
+        }
+    }
+
+    private static boolean apart(Element part) {
+        Node before = part.previousSibling();
+        return before == null
+                || part.text().isEmpty()
+                || before instanceof TextNode text && text.getWholeText().matches("(?s).*[\\s,:;(·]")
+                || before instanceof Element element && (element.text().isEmpty() || element.isBlock());
     }
 
     @Test
