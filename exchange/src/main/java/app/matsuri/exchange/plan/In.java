@@ -30,7 +30,7 @@ public final class In {
 
     private static final int LAST_YEAR = 2199;
 
-    private static final int MOST_TEXT = 100_000;
+    private static final int MOST_TEXT = 250_000;
     private static final int MOST_ID = 200;
 
     private final JsonNode node;
