@@ -47,6 +47,8 @@ public final class CalendarReader {
      * @param except the starts that its rule leaves out
      * @param instead the start of the occurrence that this event stands for; null for none
      * @param cancelled its status says so
+     * @param words its description
+     * @param number its place among the events of the file, from 0
      */
     public record Event(
             String uid,
@@ -58,7 +60,9 @@ public final class CalendarReader {
             String rule,
             List<LocalDateTime> except,
             @Nullable LocalDateTime instead,
-            boolean cancelled) {
+            boolean cancelled,
+            String words,
+            int number) {
 
         public LocalDate firstDay() {
             return start.toLocalDate();
@@ -107,9 +111,10 @@ public final class CalendarReader {
         }
         List<Event> events = new ArrayList<>();
         List<String> skipped = new ArrayList<>();
+        int number = 0;
         for (VEvent event : calendar.<VEvent>getComponents(Component.VEVENT)) {
             try {
-                events.add(event(event, zone));
+                events.add(event(event, zone, number++));
             } catch (RuntimeException e) {
                 skipped.add("“" + text(event, Property.SUMMARY) + "” has no date that can be read.");
             }
@@ -139,7 +144,7 @@ public final class CalendarReader {
         return count;
     }
 
-    private static Event event(VEvent event, ZoneId zone) {
+    private static Event event(VEvent event, ZoneId zone, int number) {
         Temporal from = date(event, Property.DTSTART).orElseThrow();
         boolean allDay = from instanceof LocalDate;
         LocalDateTime start = local(from, zone);
@@ -165,7 +170,9 @@ public final class CalendarReader {
                 text(event, Property.RRULE),
                 except,
                 date(event, Property.RECURRENCE_ID).map(d -> local(d, zone)).orElse(null),
-                text(event, Property.STATUS).equalsIgnoreCase("CANCELLED"));
+                text(event, Property.STATUS).equalsIgnoreCase("CANCELLED"),
+                text(event, Property.DESCRIPTION),
+                number);
     }
 
     private static Optional<Temporal> date(VEvent event, String name) {

@@ -13,7 +13,6 @@ import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.ReadingOptions;
-import org.dhatim.fastexcel.reader.Row;
 
 /** Reads the rows of a table: CSV with whatever separator, pasted cells, or the first sheet of a workbook. */
 public final class TableFile {
@@ -32,12 +31,28 @@ public final class TableFile {
      * @throws Unreadable when it cannot be read
      */
     public static List<List<String>> rows(Given file) {
+        return numbered(file).stream().map(Row::cells).toList();
+    }
+
+    /**
+     * A row.
+     *
+     * @param number the line of the file that it begins on, of a workbook the row, from 1
+     */
+    public record Row(int number, List<String> cells) {}
+
+    /**
+     * The same with where each stands.
+     *
+     * @throws Unreadable when it cannot be read
+     */
+    public static List<Row> numbered(Given file) {
         return file.kind() == Given.Kind.WORKBOOK ? workbook(file) : text(file.name(), file.text());
     }
 
-    private static List<List<String>> text(String name, String text) {
+    private static List<Row> text(String name, String text) {
         char separator = separator(text);
-        List<List<String>> rows = new ArrayList<>();
+        List<Row> rows = new ArrayList<>();
         try (CsvReader<CsvRecord> csv = CsvReader.builder()
                 .fieldSeparator(separator)
                 .allowExtraFields(true)
@@ -45,7 +60,11 @@ public final class TableFile {
                 .allowUnclosedQuote(separator == '\t')
                 .ofCsvRecord(text)) {
             for (CsvRecord row : csv) {
-                add(rows, row.getFields().stream().limit(MOST_CELLS).toList(), name);
+                add(
+                        rows,
+                        (int) row.getStartingLineNumber(),
+                        row.getFields().stream().limit(MOST_CELLS).toList(),
+                        name);
             }
         } catch (CsvParseException e) {
             throw new Unreadable(
@@ -78,28 +97,29 @@ public final class TableFile {
         return best;
     }
 
-    private static void add(List<List<String>> rows, List<String> cells, String name) {
+    private static void add(List<Row> rows, int number, List<String> cells, String name) {
         if (cells.stream().allMatch(String::isBlank)) {
             return;
         }
         if (rows.size() == MOST_ROWS) {
             throw new Unreadable("“" + name + "” has more than 20,000 rows. Cut it down to what is needed.");
         }
-        rows.add(cells.stream().map(String::strip).toList());
+        rows.add(new Row(number, cells.stream().map(String::strip).toList()));
     }
 
-    private static List<List<String>> workbook(Given file) {
+    private static List<Row> workbook(Given file) {
         Unzipped.of(file, "workbook");
-        List<List<String>> rows = new ArrayList<>();
+        List<Row> rows = new ArrayList<>();
         try (ReadableWorkbook book = new ReadableWorkbook(
                         new ByteArrayInputStream(file.content()), new ReadingOptions(true, false));
-                Stream<Row> sheet = book.getFirstSheet().openStream()) {
+                Stream<org.dhatim.fastexcel.reader.Row> sheet =
+                        book.getFirstSheet().openStream()) {
             sheet.forEach(row -> {
                 List<String> cells = new ArrayList<>();
                 for (int i = 0; i < Math.min(row.getCellCount(), MOST_CELLS); i++) {
                     cells.add(row.getOptionalCell(i).map(TableFile::said).orElse(""));
                 }
-                add(rows, cells, file.name());
+                add(rows, row.getRowNum(), cells, file.name());
             });
         } catch (IOException | RuntimeException e) {
             if (e instanceof Unreadable unreadable) {

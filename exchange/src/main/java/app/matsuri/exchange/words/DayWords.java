@@ -214,11 +214,17 @@ public record DayWords(
         }
     }
 
-    static int month(String word) {
+    /** The month that a word is, from 1.
+     *
+     * @throws IllegalArgumentException when it is none */
+    public static int month(String word) {
         return index(MONTHS, word) + 1;
     }
 
-    static DayOfWeek weekday(String word) {
+    /** The weekday that a word is.
+     *
+     * @throws IllegalArgumentException when it is none */
+    public static DayOfWeek weekday(String word) {
         return DayOfWeek.of(index(WEEKDAYS, word) + 1);
     }
 

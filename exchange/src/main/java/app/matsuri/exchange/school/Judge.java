@@ -1,0 +1,267 @@
+package app.matsuri.exchange.school;
+
+import app.matsuri.exchange.school.Finding.What;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import org.jspecify.annotations.Nullable;
+
+/** Says what the words beside days mean, and doubts where they leave it open. */
+final class Judge {
+
+    private final LocalDate first;
+    private final LocalDate last;
+    private final Set<DayOfWeek> teaches;
+
+    /**
+     * @param first of the term's days of classes, as is the last
+     */
+    Judge(LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
+        this.first = first;
+        this.last = last;
+        this.teaches = teaches;
+    }
+
+    /**
+     * Words and the days that they are about.
+     *
+     * @param words without the days
+     * @param whole the words with everything else on the line, for a doubt
+     * @param heading whether the heading over it says that its days are off
+     * @param own the hours of an event; null for none
+     */
+    record Said(
+            int line,
+            String text,
+            String words,
+            List<Days.Span> spans,
+            boolean heading,
+            @Nullable Hours own) {}
+
+    /** What is found; one thing for each run of days, or one nothing. */
+    List<Finding> judge(Said said) {
+        List<Finding> found = new ArrayList<>();
+        for (Days.Span span : said.spans()) {
+            Finding one = one(said, span);
+            found.add(span.wrong().isEmpty() || one.what() == What.NOTHING ? one : one.doubted(span.wrong()));
+            if (one.what() == What.RUNS_AS
+                    && !teaches(span.first())
+                    && span.first().equals(span.last())) {
+                found.add(of(said, What.TEACHES, span));
+            }
+        }
+        List<Finding> taken =
+                found.stream().filter(f -> f.what() != What.NOTHING).toList();
+        return taken.isEmpty() ? found.subList(0, Math.min(1, found.size())) : taken;
+    }
+
+    private boolean teaches(LocalDate day) {
+        return teaches.contains(day.getDayOfWeek());
+    }
+
+    /** Whether some day of the run would teach. */
+    private boolean any(Days.Span span) {
+        return span.first().datesUntil(span.last().plusDays(1)).anyMatch(this::teaches);
+    }
+
+    private static Finding of(Said said, What what, Days.Span span) {
+        return Finding.of(said.line(), said.text(), what, span.first(), span.last(), Reasons.of(said.words()));
+    }
+
+    private static Finding nothing(Said said, String why) {
+        return Finding.nothing(said.line(), said.text(), why);
+    }
+
+    private Finding one(Said said, Days.Span span) {
+        String words = said.words();
+        if (CalendarWords.has(CalendarWords.RESERVE, words)) {
+            return of(said, What.RESERVE, span);
+        }
+        if (span.last().isBefore(first.minusDays(21)) || span.first().isAfter(last.plusDays(21))) {
+            return nothing(said, "another term");
+        }
+        Optional<DayOfWeek> as = CalendarWords.runsAs(words);
+        boolean oneDay = span.first().equals(span.last());
+        if (as.isPresent() && oneDay) {
+            return outside(said, span, of(said, What.RUNS_AS, span).runsAs(as.get()));
+        }
+        Finding edge = edge(said, span);
+        if (edge != null) {
+            return edge;
+        }
+        return outside(said, span, within(said, span));
+    }
+
+    /** What lies before or behind the term's classes takes none of them. */
+    private Finding outside(Said said, Days.Span span, Finding found) {
+        boolean out = span.last().isBefore(first) || span.first().isAfter(last);
+        return out && found.what() != What.NOTHING ? nothing(said, "outside the term") : found;
+    }
+
+    private @Nullable Finding edge(Said said, Days.Span span) {
+        String words = said.words();
+        if (CalendarWords.has(CalendarWords.BEFORE_BREAK, words)) {
+            return nothing(said, "classes meet");
+        }
+        boolean oneDay = span.first().equals(span.last());
+        if (CalendarWords.has(CalendarWords.RESUME, words) && !no(words)) {
+            return nothing(said, "classes resume");
+        }
+        boolean begins = oneDay && CalendarWords.has(CalendarWords.FIRST, words) && !no(words);
+        boolean ends = oneDay && CalendarWords.has(CalendarWords.LAST, words) && !no(words);
+        if (begins && near(span.first(), first)) {
+            return of(said, What.FIRST_CLASS, span);
+        }
+        if (ends && near(span.first(), last)) {
+            return of(said, What.LAST_CLASS, span);
+        }
+        return begins || ends ? nothing(said, "another term") : null;
+    }
+
+    private static boolean near(LocalDate day, LocalDate edge) {
+        return Math.abs(day.toEpochDay() - edge.toEpochDay()) <= 21;
+    }
+
+    private static boolean no(String words) {
+        return CalendarWords.has(CalendarWords.NO_CLASS, words);
+    }
+
+    private Finding within(Said said, Days.Span span) {
+        String words = said.words();
+        boolean no = no(words);
+        boolean maybe = CalendarWords.has(CalendarWords.MAYBE, words);
+        if (!no && CalendarWords.has(CalendarWords.NORMAL_FROM, words)) {
+            Optional<LocalTime> from = Hours.after(words.substring(Math.max(0, start(words))));
+            if (from.isPresent() && !CalendarWords.has(CalendarWords.FIRST, words)) {
+                return of(said, What.PART, span).during(LocalTime.MIDNIGHT, from.get());
+            }
+        }
+        boolean meets = CalendarWords.has(CalendarWords.MEETS, words);
+        if (meets && !no) {
+            boolean makesUp = CalendarWords.has(CalendarWords.MAKE_UP, words) && !any(span);
+            return makesUp ? of(said, What.TEACHES, span) : nothing(said, "classes meet");
+        }
+        if (CalendarWords.has(CalendarWords.MAKE_UP, words) && !no) {
+            return of(said, What.TEACHES, span);
+        }
+        if (CalendarWords.has(CalendarWords.TEACHES, words) && !no) {
+            return nothing(said, "teaching");
+        }
+        Finding part = part(said, span, no);
+        if (part != null) {
+            return maybe ? part.doubted("It says that this may be so: “" + Reasons.brief(words) + "”.") : part;
+        }
+        if (maybe && no) {
+            return of(said, What.OFF, span).doubted("It says that this may be so: “" + Reasons.brief(words) + "”.");
+        }
+        if (said.own() != null && !no) {
+            return nothing(said, "at a time of day");
+        }
+        return days(said, span, no, maybe);
+    }
+
+    private static int start(String words) {
+        Matcher m = CalendarWords.NORMAL_FROM.matcher(words);
+        return m.find() ? Math.max(m.start(), m.end() - 24) : 0;
+    }
+
+    private @Nullable Finding part(Said said, Days.Span span, boolean no) {
+        String words = said.words();
+        boolean early = CalendarWords.has(CalendarWords.EARLY, words);
+        boolean late = CalendarWords.has(CalendarWords.LATE, words) && !no;
+        Finding part = of(said, What.PART, span);
+        if (no) {
+            Optional<Hours> hours = near(words).or(() -> Hours.span(words));
+            if (hours.isPresent()) {
+                return part.during(hours.get().from(), hours.get().to());
+            }
+            Optional<LocalTime> after = Hours.after(words);
+            if (after.isPresent()) {
+                return part.during(after.get(), LocalTime.MIDNIGHT);
+            }
+            Optional<LocalTime> until = Hours.until(words);
+            if (until.isPresent()) {
+                return part.during(LocalTime.MIDNIGHT, until.get());
+            }
+            if (said.own() != null) {
+                return part.during(said.own().from(), said.own().to());
+            }
+            if (words.toLowerCase(Locale.ROOT)
+                    .matches("(?su).*\\b(?:afternoon|nachmittag\\w*|après-midi|por la tarde)\\b.*")) {
+                return part.during(LocalTime.NOON, LocalTime.MIDNIGHT)
+                        .doubted("It does not say from which hour in the afternoon.");
+            }
+            if (words.toLowerCase(Locale.ROOT).matches("(?su).*\\b(?:evening classes|evenings?)\\b.*")
+                    && !words.toLowerCase(Locale.ROOT).contains("day or evening")) {
+                return part.during(LocalTime.of(17, 0), LocalTime.MIDNIGHT)
+                        .doubted("It does not say from which hour in the evening.");
+            }
+            return null;
+        }
+        if (early) {
+            Optional<LocalTime> at =
+                    Hours.after(words).or(() -> Hours.until(words)).or(() -> Hours.at(words));
+            return at.map(time -> part.during(time, LocalTime.MIDNIGHT))
+                    .orElseGet(() -> part.during(LocalTime.NOON, LocalTime.MIDNIGHT)
+                            .doubted("It does not say at which hour classes end."));
+        }
+        if (late) {
+            return Hours.at(words)
+                    .map(time -> part.during(LocalTime.MIDNIGHT, time))
+                    .orElse(null);
+        }
+        boolean may = CalendarWords.has(CalendarWords.MAYBE, words);
+        boolean cancel = words.matches("(?isu).*\\b(?:cancel\\w*|suspen\\w*|entfallen|annul\\w*)\\b.*");
+        if (may && cancel) {
+            boolean afternoon = words.matches("(?isu).*\\b(?:afternoon|nachmittag\\w*|après-midi|tarde)\\b.*");
+            return afternoon ? part.during(LocalTime.NOON, LocalTime.MIDNIGHT) : of(said, What.OFF, span);
+        }
+        return null;
+    }
+
+    /** The hours that stand beside the words that there are no classes, where there are several. */
+    private static Optional<Hours> near(String words) {
+        Matcher m = CalendarWords.NO_CLASS.matcher(words);
+        return m.find() ? Hours.span(words.substring(m.start())) : Optional.empty();
+    }
+
+    private Finding days(Said said, Days.Span span, boolean no, boolean maybe) {
+        String words = said.words();
+        if (no) {
+            return of(said, What.OFF, span);
+        }
+        boolean breaks = CalendarWords.has(CalendarWords.BREAK, words);
+        boolean holiday = CalendarWords.has(CalendarWords.HOLIDAY, words);
+        boolean staff = CalendarWords.has(CalendarWords.STAFF, words);
+        boolean notForUs = CalendarWords.has(CalendarWords.NOT_FOR_US, words);
+        if (!notForUs && (breaks || holiday || staff || said.heading())) {
+            Finding off = of(said, What.OFF, span);
+            return maybe ? off.doubted("It says that this may be so: “" + Reasons.brief(words) + "”.") : off;
+        }
+        if (notForUs && (breaks || holiday || staff)) {
+            // "Homecoming", "Holiday concert": a word of each; whoever means a day off says so
+            return any(span) && (breaks || staff)
+                    ? of(said, What.OFF, span)
+                            .doubted("It may be a day off, and does not say that there are no classes.")
+                    : nothing(said, "no day off");
+        }
+        if (notForUs) {
+            return nothing(said, "no day off");
+        }
+        if (CalendarWords.has(CalendarWords.NAMED_DAY, words) && any(span) && !timed(words)) {
+            return of(said, What.OFF, span).doubted("It does not say whether classes meet.");
+        }
+        return nothing(said, any(span) ? "nothing about classes" : "no day of classes");
+    }
+
+    /** Something with an hour is an event, not a day. */
+    private static boolean timed(String words) {
+        return Hours.at(words).isPresent() || Hours.span(words).isPresent();
+    }
+}

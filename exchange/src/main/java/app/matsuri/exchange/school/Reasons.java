@@ -1,0 +1,48 @@
+package app.matsuri.exchange.school;
+
+import app.matsuri.exchange.words.DayWords;
+import java.util.regex.Pattern;
+
+/** The reason of a day off in the school's own words, without its dates, weekdays and what it says of classes. */
+final class Reasons {
+
+    private static final int LONGEST = 80;
+    private static final Pattern STATED = Pattern.compile(
+            "(?iu)[(\\[]?\\b(?:no (?:day or evening )?(?:classes|class|school|students|lectures)(?: held)?|(?:offices?|college|schools?|university|institute|campus) closed|closed for students|lehrveranstaltungsfrei|vorlesungsfrei|unterrichtsfrei|schulfrei|pas de cours|aucun cours|sin clases)\\b[)\\]]?[.;,]?");
+    private static final Pattern ENDS = Pattern.compile("^[\\s,;:.|•·*▪◦➢>→/&–—-]+|[\\s,;:|•·*▪◦➢>→/&–—(\\[-]+$");
+
+    private Reasons() {}
+
+    static String of(String words) {
+        String stated = STATED.matcher(words).replaceAll(" ");
+        String text = tidy(stated.isBlank() || tidy(stated).isEmpty() ? words : stated);
+        int end = text.length();
+        for (String stop : new String[] {": ", "; ", " (", " – ", " — ", " - ", ". "}) {
+            int at = text.indexOf(stop);
+            if (at >= 3 && at < end) {
+                end = at;
+            }
+        }
+        String brief = tidy(text.substring(0, end));
+        return brief.length() > LONGEST ? brief.substring(0, LONGEST).strip() + "…" : brief;
+    }
+
+    /** The words, shortened for a sentence. */
+    static String brief(String words) {
+        String text = tidy(words);
+        return text.length() > LONGEST ? text.substring(0, LONGEST).strip() + "…" : text;
+    }
+
+    private static String tidy(String words) {
+        String text = words.replaceAll("(?iu)[(\\[]\\s*" + DayWords.WEEKDAY + "\\.?\\s*[)\\]]", " ")
+                .replaceAll("[(\\[]\\s*[)\\]]", " ")
+                .replaceAll("\\s+", " ")
+                .strip();
+        String before;
+        do {
+            before = text;
+            text = ENDS.matcher(text).replaceAll("").strip();
+        } while (!before.equals(text));
+        return text;
+    }
+}

@@ -1,0 +1,267 @@
+package app.matsuri.exchange.school;
+
+import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.file.Unreadable;
+import app.matsuri.exchange.school.Days.Group;
+import app.matsuri.exchange.school.Finding.What;
+import app.matsuri.exchange.school.Judge.Said;
+import app.matsuri.exchange.words.DayWords;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Reads a school's calendar as it is published: text, a table, a workbook or a calendar file. Every line with words ends in something that is
+ * taken, something that is not for a term's days, or a doubt. A day is off only for a reason that stands in its line, in its column, or over it.
+ */
+public final class SchoolCalendar {
+
+    /** The most lines that are read. */
+    public static final int MOST_LINES = 5_000;
+
+    private static final int LONGEST = 2_000;
+    private static final Pattern MONTH_ALONE =
+            Pattern.compile("(?iu)^\\W*" + DayWords.MONTH + "[\\s,]*(?:20\\d{2})?\\s*:?\\W*$");
+    private static final Pattern TERM = Pattern.compile(
+            "(?iu)\\b(?:fall|autumn|winter|spring|summer|semester|quarter|term|session|trimester|wintersemester|sommersemester|ws|ss|automne|hiver|printemps|été|oto[ñn]o|primavera|verano|invierno|michaelmas|hilary|trinity|lent|(?:enero|agosto|febrero|julio)\\s*[-–—]\\s*\\p{L}+)\\b");
+    private static final Pattern REFERS = Pattern.compile(
+            "(?iu)(?:in lieu of|in place of|instead of|to replace|replac(?:es|ing)|makes? up for|making up(?: for)?|made up for|because of|due to|for(?: the)?|see|since|as of|until|by|of|remplace(?:nt)?|en remplacement d[eu]|à la place d[eu]|jusqu'au|ersatz (?:für|des)(?: den)?|statt(?: des)?|anstelle des|anstatt|für(?: den)?|vom|wegen|por(?: el)?|en lugar del?|en vez del?|en conmemoración del?|del?|ya que el|el|since|\\bas)\\s*$");
+    private static final Pattern OBSERVED = Pattern.compile(
+            "(?iu)(?:observed(?: on)?|moved to|celebrated on|nachgeholt am|reporté(?:e)? au|se recorre al|trasladado al)\\s*$");
+    private static final Pattern TABLE = Pattern.compile("\\t+|\\s{4,}|\\s*\\|\\s*");
+
+    private final Judge judge;
+    private final TermYears years;
+    private final List<Finding> found = new ArrayList<>();
+    private int month;
+    private boolean headingOff;
+    private List<String> terms = List.of();
+
+    private SchoolCalendar(String text, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
+        this.judge = new Judge(first, last, teaches);
+        this.years = new TermYears(text, first, last);
+    }
+
+    /**
+     * Reads a file.
+     *
+     * @param first of the term's days of classes, as is the last
+     * @param teaches weekdays that ordinarily teach
+     * @return in the order of its lines; none for blank ones and headings
+     * @throws Unreadable when it cannot be read
+     */
+    public static List<Finding> read(Given file, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
+        return switch (file.kind()) {
+            case CALENDAR -> Pairs.settled(SchoolEvents.read(file, new Judge(first, last, teaches)));
+            case WORKBOOK, TABLE -> Pairs.settled(SchoolTable.read(file, first, last, teaches));
+            case TEXT -> read(file.text(), first, last, teaches);
+        };
+    }
+
+    /** Reads text as it is pasted. */
+    public static List<Finding> read(String text, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
+        String[] lines = text.split("\\R", -1);
+        if (lines.length > MOST_LINES) {
+            throw new Unreadable(String.format(
+                    Locale.ENGLISH,
+                    "These are %,d lines; at most %,d are read. Give one year at a time.",
+                    lines.length,
+                    MOST_LINES));
+        }
+        SchoolCalendar reader = new SchoolCalendar(text, first, last, teaches);
+        for (int i = 0; i < lines.length; i++) {
+            reader.line(i + 1, lines[i].length() > LONGEST ? lines[i].substring(0, LONGEST) : lines[i]);
+        }
+        return Pairs.settled(reader.found);
+    }
+
+    /** Reads the lines of a table that has no columns of its own, by their numbers. */
+    static List<Finding> lines(
+            List<Integer> numbers, List<String> lines, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
+        SchoolCalendar reader = new SchoolCalendar(String.join("\n", lines), first, last, teaches);
+        for (int i = 0; i < lines.size(); i++) {
+            reader.line(numbers.get(i), lines.get(i));
+        }
+        return reader.found;
+    }
+
+    private void line(int number, String text) {
+        if (text.isBlank() || text.chars().noneMatch(Character::isLetterOrDigit)) {
+            terms = text.isBlank() ? List.of() : terms;
+            return;
+        }
+        String plain = Days.plain(text);
+        if (CalendarWords.has(CalendarWords.FOOTER, plain)) {
+            found.add(Finding.nothing(number, text, "about this list"));
+            return;
+        }
+        Matcher alone = MONTH_ALONE.matcher(plain);
+        if (alone.matches()) {
+            month = DayWords.month(alone.group(1));
+            if (plain.matches(".*20\\d{2}.*")) {
+                years.heading(plain);
+            }
+            return;
+        }
+        years.line(plain);
+        if (columns(number, text, plain)) {
+            return;
+        }
+        List<Group> groups = Days.find(plain, month, years);
+        if (groups.isEmpty()) {
+            undated(number, text, plain);
+            return;
+        }
+        found.addAll(dated(number, text, plain, groups));
+    }
+
+    private void undated(int number, String text, String plain) {
+        boolean lower = plain.chars().filter(Character::isLowerCase).count() * 2
+                > plain.chars().filter(Character::isLetter).count();
+        boolean years4 = plain.matches("(?s).*\\b20\\d{2}\\b.*");
+        boolean term = TERM.matcher(plain).find() && plain.length() < 70;
+        boolean sentence = plain.strip().endsWith(".") || plain.length() > 90;
+        boolean heading =
+                !sentence && (!lower || years4 || term || plain.strip().endsWith(":"));
+        boolean off = CalendarWords.has(CalendarWords.HEADING_OFF, plain)
+                && !sentence
+                && plain.strip().length() < 60;
+        if (heading || off) {
+            if (term || years4) {
+                years.heading(plain);
+                month = 0;
+            }
+            headingOff = off;
+            return;
+        }
+        found.add(Finding.nothing(number, text, "no date"));
+    }
+
+    /** A table of several terms side by side: a label, then a cell for each. */
+    private boolean columns(int number, String text, String plain) {
+        List<String> cells = List.of(plain.split("\\t", -1));
+        List<String> heads = cells.stream().filter(c -> !c.isBlank()).toList();
+        if (heads.size() >= 2
+                && heads.stream()
+                        .allMatch(c -> TERM.matcher(c).find()
+                                && c.length() < 40
+                                && Days.find(c, 0, years).isEmpty())) {
+            terms = cells;
+            return true;
+        }
+        if (terms.isEmpty() || cells.size() < 3) {
+            return false;
+        }
+        List<Finding> all = new ArrayList<>();
+        String label = cells.get(0);
+        for (int c = 1; c < cells.size(); c++) {
+            String cell = cells.get(c);
+            years.line(c < terms.size() ? terms.get(c) : "");
+            List<Group> groups = Days.find(cell, 0, years);
+            if (!groups.isEmpty()) {
+                all.addAll(dated(number, text, label + ": " + cell, Days.find(label + ": " + cell, 0, years)));
+            }
+        }
+        List<Finding> taken = all.stream().filter(f -> f.what() != What.NOTHING).toList();
+        if (!taken.isEmpty()) {
+            found.addAll(taken);
+        } else {
+            found.add(all.isEmpty() ? Finding.nothing(number, text, "no date") : all.get(0));
+        }
+        return true;
+    }
+
+    private List<Finding> dated(int number, String text, String plain, List<Group> groups) {
+        List<Finding> all = new ArrayList<>();
+        if (CalendarWords.has(CalendarWords.RESERVE, plain)) {
+            groups.forEach(g -> all.addAll(judge.judge(new Said(number, text, plain, g.spans(), false, null))));
+            return all;
+        }
+        Group main = groups.get(0);
+        List<int[]> apart = new ArrayList<>();
+        List<Finding> beside = new ArrayList<>();
+        for (Group other : groups.subList(1, groups.size())) {
+            String before = plain.substring(0, other.start());
+            if (OBSERVED.matcher(before).find()) {
+                beside.addAll(judge.judge(
+                        new Said(number, text, words(plain, groups, 0, plain.length()), other.spans(), true, null)));
+                continue;
+            }
+            if (REFERS.matcher(before).find()) {
+                continue;
+            }
+            int[] clause = clause(plain, other, main.end());
+            String words = words(plain, groups, clause[0], clause[1]);
+            List<Finding> one = judge.judge(new Said(number, text, words, other.spans(), false, null));
+            if (one.stream().anyMatch(f -> f.what() != What.NOTHING && says(words))) {
+                beside.addAll(one);
+                apart.add(clause);
+            }
+        }
+        String own = plain;
+        for (int[] clause : apart) {
+            own = own.substring(0, clause[0]) + " ".repeat(clause[1] - clause[0]) + own.substring(clause[1]);
+        }
+        String words = words(own, groups, 0, own.length());
+        if (!main.wrong().isEmpty()) {
+            all.add(Finding.nothing(number, text, "no such day").doubted(main.wrong()));
+        }
+        all.addAll(judge.judge(new Said(number, text, words, main.spans(), headingOff, null)));
+        for (Finding one : beside) {
+            boolean covered =
+                    one.what() == What.OFF && all.stream().anyMatch(f -> f.what() == What.OFF && f.covers(one));
+            if (!covered) {
+                all.add(one);
+            }
+        }
+        List<Finding> taken = all.stream().filter(f -> f.what() != What.NOTHING).toList();
+        return taken.isEmpty() ? all.subList(0, 1) : taken;
+    }
+
+    /** Whether words beside a second date say something of classes themselves. */
+    private static boolean says(String words) {
+        return CalendarWords.has(CalendarWords.NO_CLASS, words)
+                || CalendarWords.has(CalendarWords.HOLIDAY, words)
+                || CalendarWords.runsAs(words).isPresent()
+                || CalendarWords.has(CalendarWords.EARLY, words);
+    }
+
+    /** Where the words around a second date begin and end: its brackets, else its part of the sentence. */
+    private static int[] clause(String plain, Group group, int least) {
+        int open = plain.lastIndexOf('(', group.start());
+        if (open >= least - 1 && plain.indexOf(')', open) >= group.start()) {
+            int close = plain.indexOf(')', Math.max(group.end() - 1, open));
+            return new int[] {open, close < 0 ? plain.length() : close + 1};
+        }
+        int begin = least;
+        Matcher m = Pattern.compile(
+                        "(?iu)(?:;|\\. |,?\\s*\\b(?:incl(?:uding|\\.)?|including|except|excluding|außer|sauf|excepto|inkl\\.?)\\b|, (?=\\p{Lu}))")
+                .matcher(plain.substring(0, group.start()));
+        while (m.find()) {
+            if (m.start() >= least) {
+                begin = plain.substring(m.start(), m.end()).startsWith(", ") && begin > least ? begin : m.start();
+            }
+        }
+        int stop = plain.indexOf(';', group.end());
+        return new int[] {begin, stop < 0 ? plain.length() : stop};
+    }
+
+    /** The words of a stretch, without the days in it. */
+    private static String words(String plain, List<Group> groups, int from, int to) {
+        StringBuilder words = new StringBuilder();
+        int at = from;
+        for (Group group : groups) {
+            if (group.start() >= at && group.end() <= to) {
+                words.append(plain, at, group.start()).append(' ');
+                at = group.end();
+            }
+        }
+        words.append(plain, Math.min(at, to), to);
+        return TABLE.matcher(words).replaceAll(" ").strip();
+    }
+}
