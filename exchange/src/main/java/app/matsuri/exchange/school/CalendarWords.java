@@ -25,15 +25,15 @@ final class CalendarWords {
 
     /** There are no classes. */
     static final Pattern NO_CLASS = of(
-            "no (?:\\w+ (?:or|and) \\w+ |day or evening |evening |scheduled |formal |regular )?(?:classes|class|school|lectures?|lessons|instruction|teaching|students?)\\b(?! after)(?! except)"
+            "no (?:\\w+ (?:or|and) \\w+ |day or evening |evening |scheduled |formal |regular )?(?:classes|class|school|lectures?|lessons|instruction|teaching|students?)\\b(?! except)"
                     + "|no (?:classes|class|lectures?|school|instruction|lessons|teaching) (?:after|from|until|before|between|at)"
                     + "|" + CLASSES + " (?:do|does|will) not (?:meet|be held|take place)|" + CLASSES
-                    + "[^.;:]{0,40}\\b(?:do|does|will) not meet"
+                    + "[^;:]{0,50}\\b(?:do|does|will) not meet"
                     + "|" + CLASSES + " (?:are |is |have been )?(?:cancel\\w*|suspended|paused?|dismissed|called off)"
-                    + "|(?:college|university|school|institute|campus|district|schools|academy|offices? and classes)s? (?:is |are |will be )?closed|\\bclosed (?:for|to) (?:students|classes)|no attendance|students? (?:off|do not attend|not in attendance)|non-(?:instructional|student|attendance|teaching) days?|student holiday|days? off|not in session|\\bclosed\\b"
+                    + "|(?:college|university|school|institute|campus|district|schools|academy|offices? and classes)s? (?:is |are |will be )?closed|\\bclosed (?:for|to) (?:students|classes)|no attendance|students? (?:off|do not attend|not in attendance)|non-(?:instructional|student|attendance|teaching) (?:days?|weeks?|periods?)|student holiday|days? off|not in session|\\bclosed\\b"
                     + "|(?:lehrveranstaltungs|vorlesungs|unterrichts|schul|lv-)frei\\w*|(?:keine|entfallen|entfällt|kein) (?:lv|lvs|lehrveranstaltung\\w*|vorlesung\\w*|unterricht|schule)|(?:lv|lehrveranstaltungen|vorlesungen|unterricht) (?:entfallen|entfällt|fällt aus|fallen aus)|dies (?:academicus|ohne)|geschlossen"
                     + "|(?:pas|aucun|sans|point) (?:de |d'|)?(?:cours|classe|école)|cours (?:sont )?(?:suspendus?|annulés?|levés?)|suspension des cours|(?:établissement|collège|cégep|université|école|campus) fermée?s?|\\bcongé\\b|jours? fériés?|\\bférié\\b|\\bfermé\\b|relâche"
-                    + "|sin (?:clases|labores|actividades|alumnos)|no (?:hay|habrá) (?:clases|labores)|suspensi[óo]n(?: de)?(?: (?:clases|labores|actividades))?|d[ií]as? (?:inh[áa]bil(?:es)?|no lectivos?|festivos?|feriados?|de asueto)|no lectivos?|asueto|\\bfestivo\\b|\\bferiado\\b|cierre de la (?:universidad|escuela)|cerrad[oa]");
+                    + "|(?:clases|labores|actividades) suspendidas|sin (?:clases|labores|actividades|alumnos)|no (?:hay|habrá) (?:clases|labores)|suspensi[óo]n(?: de)?(?: (?:clases|labores|actividades))?|d[ií]as? (?:inh[áa]bil(?:es)?|no lectivos?|festivos?|feriados?|de asueto)|no lectivos?|no laborables?|asueto|\\bfestivo\\b|\\bferiado\\b|cierre de la (?:universidad|escuela)|cerrad[oa]");
 
     static final Pattern BREAK = of(
             "\\b(?:recess|vacations?|half[- ]term|(?:spring|fall|autumn|winter|summer|mid-?(?:term|semester)|term|semester|thanksgiving|christmas|easter|holiday|study|quarter|inter-?semester|october|february|march|quarter|lunar new year) (?:break|pause|holidays?)|\\bbreak\\b"
@@ -63,7 +63,7 @@ final class CalendarWords {
 
     /** Nothing that a term's days ask for. */
     static final Pattern NOT_FOR_US = of(
-            "add[/ -]drop|drop[/ -]add|last day to|deadline|due\\b|to (?:add|drop|withdraw|enrol)|withdraw\\w*|regist(?:er|rations?)|enrol?l?ment|tuition|\\bfees?\\b|payments?|refunds?|grades?\\b|report cards?|progress reports?|commencement|graduation|orientation|induction|welcome|residence|move-?in|advising|application|convocation|census|quarter ends|marking period|end (?:of )?(?:mp|quarter|semester|term)\\b|\\bmp ?\\d|open (?:evening|house)|info(?:rmation)? (?:session|evening)|fair\\b|film|movie|concert|homecoming|gala|hack\\w*|tournament|game\\b|dance|prom\\b|assembly|auditions?|evaluations?|results?|conferring|exams?\\b|examinations?|finals?\\b|midterms?|quiet week|rag week|exhibition|quarter opens|check-?in|late-start|conferences? (?:day|evening)"
+            "add[/ -]drop|drop[/ -]add|last day to|deadline|due\\b|to (?:add|drop|withdraw|enrol)|withdraw\\w*|regist(?:er|rations?)|enrol?l?ment|tuition|\\bfees?\\b|payments?|refunds?|grades?\\b|report cards?|progress reports?|commencement|graduation|orientation|induction|welcome|residence|move-?in|advising|application|convocation|census|quarter ends|marking period|end (?:of )?(?:mp|quarter|semester|term)\\b|\\bmp ?\\d|(?:picture|photo|spirit|sports?|field|career|careers|college|activity|club|pajama|testing|test|psat|sat|ap|awards?|senior|class|game|pink shirt|health|science|book) (?:day|night|week|trip)|open (?:evening|house)|info(?:rmation)? (?:session|evening)|fair\\b|film|movie|concert|homecoming|gala|hack\\w*|tournament|game\\b|dance|prom\\b|assembly|auditions?|evaluations?|results?|conferring|exams?\\b|examinations?|finals?\\b|midterms?|quiet week|rag week|exhibition|quarter opens|check-?in|late-start|conferences? (?:day|evening)"
                     + "|frist\\b|\\w*frist|anmeld\\w*|einschreib\\w*|immatrikul\\w*|rückmeld\\w*|zulassung|pr(?:ü|ue)fung\\w*|klausur\\w*|orientierung\\w*|vorbereitungskurs\\w*|einführung\\w*|elternabend|elternsprech\\w*|karrieretag|tag der offenen t(?:ü|ue)r|zeugnis\\w*|absolvent\\w*|ball\\b|konzert|gremium|senatssitzung"
                     + "|date limite|inscriptions?|choix de cours|remise|épreuves?|évaluations?|examens?|salon|portes ouvertes|collation|accueil|fin de l['’]étape|étape|réunion|rencontre|soirée|spectacle|horaires"
                     + "|reinscripci[óo]n\\w*|inscripci[óo]n\\w*|altas y bajas|inducci[óo]n|ex[áa]men\\w*|evaluaci[óo]n\\w*|entrega|ceremonia|graduaci[óo]n|kerm[ée]s|festival|noche de|torneo|concierto|plazo|matr[íi]cula|pagos?|colegiaturas?|calificaciones|actas|junta");
@@ -74,13 +74,23 @@ final class CalendarWords {
 
     static final Pattern FIRST = of(
             "(?<!late-start )(?<!half-term )\\b(?:classes|instruction|teaching|lectures|lessons) (?:begin|start|commence)s?\\b|first (?:student |instructional |teaching )?day (?:of|for) (?:\\w+ )?(?:classes|class|school|instruction|term|semester|students|teaching|lectures)|first (?:student|instructional|teaching|class|school) day|(?:semester|term|quarter|school|session) \\d? ?(?:begins|starts|opens|commences)\\b"
-                    + "|(?:beginn|start|anfang) (?:der|des) (?:lehrveranstaltungen|vorlesungen|vorlesungszeit|unterrichts|lehrbetriebs)|(?:vorlesungs|unterrichts|schul|lehrveranstaltungs)beginn|(?:lehrveranstaltungen|vorlesungen) beginnen|erster (?:vorlesungs|unterrichts|schul)tag"
+                    + "|(?:beginn|start|anfang) (?:der|des) (?:lehrveranstaltungen|vorlesungen|vorlesungszeit|unterrichts|lehrbetriebs)|(?:vorlesungs|unterrichts|schul|lehrveranstaltungs)beginn|(?:lehrveranstaltungen|vorlesungen) beginnen|(?:erster|1\\.) (?:vorlesungs|unterrichts|schul)tag"
                     + "|d[ée]but des (?:cours|classes)|rentr[ée]e(?: des (?:classes|étudiants|élèves))?|premier jour (?:de|des) (?:cours|classes?)|inicio de (?:clases|cursos|labores acad[ée]micas|semestre)|comienzo de (?:las )?clases|primer d[ií]a de clases|inician? (?:las )?clases");
 
     static final Pattern LAST = of(
             "last (?:student |instructional |teaching )?day (?:of|for) (?:\\w+ )?(?:classes|class|school|instruction|lectures|students|teaching|term)|last (?:student|instructional|teaching|class) day|(?:classes|instruction|teaching|lectures) ends?\\b"
-                    + "|letzte[rn]? (?:tag der (?:lehrveranstaltungen|vorlesungen)|(?:vorlesungs|unterrichts|schul)tag)|ende der (?:lehrveranstaltungen|vorlesungen|vorlesungszeit)|(?:vorlesungs|unterrichts|lehrveranstaltungs)(?:ende|schluss)\\b"
+                    + "|letzte[rn]? (?:tag der (?:lehrveranstaltungen|vorlesungen)|(?:vorlesungs|unterrichts|schul)tag)|ende der (?:lehrveranstaltungen|vorlesungen|vorlesungszeit)|(?:vorlesungs|unterrichts|lehrveranstaltungs)(?:ende|schluss)\\b(?!\\s*(?:um|ab|:|,)?\\s*\\d{1,2}[:.h ])"
                     + "|dernier jour (?:de|des) (?:cours|classes?)|fin des (?:cours|classes)|fin de (?:clases|cursos)|[úu]ltimo d[ií]a de clases|terminan? (?:las )?clases");
+
+    static final Pattern BREAK_BEGINS = of(
+            "(?:break|recess|vacations?|half[- ]term|holidays?) (?:begins?|starts?|commences?)\\b|(?:beginn|anfang) der \\w*ferien|ferienbeginn|début (?:des vacances|de la (?:relâche|semaine))|(?:inicio|comienzo) de(?: las)? vacaciones");
+
+    static final Pattern BREAK_ENDS = of(
+            "(?:break|recess|vacations?|half[- ]term|holidays?) ends?\\b|ende der \\w*ferien|ferienende|fin (?:des vacances|de la relâche)|fin de(?: las)? vacaciones");
+
+    /** A term ends, which is its last class where that is so known. */
+    static final Pattern TERM_ENDS = of(
+            "\\bend (?:of )?(?:the )?(?:\\w+ )?(?:semester|term|trimester|quarter)\\b|(?:semester|term|trimester|quarter) \\d? ?ends|semesterende|fin (?:de la session|du (?:\\w+ )?(?:semestre|trimestre))|fin del? (?:semestre|trimestre)");
 
     /** "Last day of classes before the break" ends nothing. */
     static final Pattern BEFORE_BREAK = of(
@@ -94,13 +104,15 @@ final class CalendarWords {
             "make-?up (?:day|classes|class)|makes? up for|classes (?:meet|held)|recuperaci[óo]n de clases|d[ií]a de recuperaci[óo]n|reprise (?:de|des) cours|journée de reprise|nachhol\\w*|ersatz(?:termin|tag|unterricht)|school (?:is )?in session|einarbeit\\w*|unterrichtstag|día laborable|clases el sábado|saturday classes|in session");
 
     static final Pattern EARLY = of(
-            "early (?:release|dismissal|closing|closure)|half[- ]day|minimum day|(?:dismiss(?:al|ed)?|release) (?:at|from)|(?:schools?|classes|lectures|students?) (?:end|close|finish|dismissed|released)s? (?:at|early)|last class ends|(?:unterrichts|vorlesungs)(?:schluss|ende) (?:um|ab)?|ends? at|fin des cours à|sortie à|salida (?:a las|anticipada)|(?:actividades|labores|clases|classes|school|unterricht|cours) (?:hasta|until|bis|jusqu)");
+            "early (?:release|dismissal|closing|closure)|half[- ]day|minimum day|(?:dismiss(?:al|ed)?|release) (?:at|from)|(?:schools?|classes|lectures|students?) (?:end|close|finish|dismissed|released)s? (?:at|early)|last class ends|(?:unterrichts|vorlesungs)(?:schluss|ende) (?:um|ab)?|ends? at|fin des cours à|sortie à|closes? (?:at )?(?=\\d)|(?:nur|only|seulement|s[óo]lo) (?:bis|until|jusqu|hasta)|(?:alumnos|estudiantes) (?:salen|se retiran)|(?:élèves|étudiants) (?:sortent|quittent)|students? (?:leave|go home|are dismissed)|salida (?:a las|anticipada)|(?:actividades|labores|clases|classes|school|unterricht|cours) (?:hasta|until|bis|jusqu)");
 
     static final Pattern LATE = of(
             "(?:late|delayed) (?:start|opening|arrival)|(?:starts?|begins?|opens?) (?:late|at)\\b|entrada a las|beginn (?:um|erst)|(?:unterricht|vorlesungen) (?:ab|erst)");
 
     static final Pattern MAYBE = of(
             "\\b(?:may|might|possibl[ey]|perhaps|tentative\\w*|optional|to be (?:confirmed|determined|announced)|tbd|tba|tbc|at the discretion|by department|some|selected|if \\w+|pending|subject to)\\b|voraussichtlich|\\bggf\\b|\\bevtl\\b|eventuell|nach ermessen|möglicherweise|éventuel\\w*|possible\\w*|à confirmer|peut|peuvent|à la discrétion|por confirmar|posible\\w*|podr[áa]n?\\b|a criterio");
+
+    static final Pattern CANCELS = of("\\b(?:cancel\\w*|suspen\\w*|entfallen|annul\\w*)\\b");
 
     static final Pattern TEACHES = of(
             "teaching (?:weeks?|wks?)|(?:lecture|class|instruction(?:al)?) (?:weeks?|period)|(?:vorlesungs|unterrichts|lehrveranstaltungs)zeit|semaines? de cours|période de cours|semanas? de clases|per[ií]odo de clases|weeks? \\d+ ?- ?\\d+");
@@ -117,7 +129,7 @@ final class CalendarWords {
             "(?:follow(?:s|ing)?|run(?:s|ning)?|operat(?:es?|ing)|treated|counts)\\s+(?:as\\s+|like\\s+)?(?:an?\\s+|the\\s+|if it were (?:an?\\s+)?)?"
                     + WD + "(?!\\s*,?\\s*\\d)(?:'s)?"
                     + "|" + WD
-                    + "(?:'s)?\\s+(?:class\\s+)?(?:schedule|timetable|classes (?:meet|will meet|are held|held)|meeting pattern|instruction|calendar in effect)"
+                    + "(?:'s)?\\s+(?:class\\s+)?(?:schedule|timetable|(?:classes|lectures|lessons) (?:meet|will meet|are held|held|will be held|take place)|meeting pattern|instruction|calendar in effect)"
                     + "|(?:nach|wie|laut|es gilt(?: der)?)\\s+(?:dem\\s+|ein\\s+)?" + WD
                     + "|(montags|dienstags|mittwochs|donnerstags|freitags|samstags)(?:stunden)?plan|(?:stunden)?plan (?:von |vom |des )?"
                     + WD
@@ -133,6 +145,20 @@ final class CalendarWords {
 
     static boolean has(Pattern pattern, String words) {
         return pattern.matcher(words).find();
+    }
+
+    /** Whether words leave it open that there are no classes: in the part that says so, where one does. */
+    static boolean maybe(String words) {
+        String[] parts = words.split("[;:()]|\\. |, | - ");
+        boolean said = false;
+        for (String part : parts) {
+            boolean off = has(NO_CLASS, part) || has(BREAK, part) || has(HOLIDAY, part) || has(CANCELS, part);
+            if (off && has(MAYBE, part)) {
+                return true;
+            }
+            said |= off;
+        }
+        return !said && has(MAYBE, words);
     }
 
     /** The weekday whose timetable is used; empty where none is said. */

@@ -27,16 +27,16 @@ final class Days {
     private static final String MONTH = DayWords.MONTH.replace("\\b\\.?", "(?![\\p{L}])\\.?");
     private static final String NUMBER = "(\\d{1,2})(?:st|nd|rd|th|er|re|º|ª)?(?![\\d\\p{L}])";
     private static final String YEAR = "(?:,?\\s*(?:del?\\s+)?(20\\d{2})(?!\\d|\\s*[-/]\\s*\\d))?";
-    private static final String LEAD = "(?:(" + WEEKDAY + ")[.,]?\\s*(?:the\\s+|den\\s+|der\\s+|el\\s+|le\\s+)?)?";
+    private static final String LEAD = "(?:(" + WEEKDAY + ")[.,]{0,2}\\s*(?:the\\s+|den\\s+|der\\s+|el\\s+|le\\s+)?)?";
 
     /** What may follow no day: an hour, a share, a count. */
     private static final String NO_HOUR =
             "(?!\\s*(?::\\d|[ap]\\.?\\s?m\\b|h(?:\\b|\\d)|uhr|o'clock|%|weeks?\\b|days?\\b|semaines|semanas|wochen|:\\d{2}))";
 
-    private static final Pattern ISO = of(LEAD + "(20\\d{2})-(\\d{1,2})-(\\d{1,2})(?!\\d)");
+    private static final Pattern ISO = of(LEAD + "(20\\d{2})[-/.](\\d{1,2})[-/.](\\d{1,2})(?!\\d)");
     private static final Pattern SLASHED = of(LEAD + "(\\d{1,2})/(\\d{1,2})(?:/(20\\d{2}|\\d{2}))?(?![\\d/])");
     private static final Pattern DOTTED =
-            of(LEAD + "(\\d{1,2})\\.\\s?(\\d{1,2})(?:\\.\\s?(20\\d{2}|\\d{2}(?![\\d:.]))?)(?!\\d)");
+            of(LEAD + "(\\d{1,2})\\.\\s?(\\d{1,2})(\\.(?:\\s?(20\\d{2})|(\\d{2})(?![\\d:.]))?)?(?!\\d)");
     private static final Pattern DAY_MONTH = of(LEAD + NUMBER + "\\.?\\s*(?:of\\s+|de\\s+)?" + MONTH + YEAR);
     private static final Pattern MONTH_DAY = of(LEAD + MONTH + "\\s*" + NUMBER + NO_HOUR + YEAR);
     private static final Pattern BARE = of(LEAD + NUMBER + "\\.?" + NO_HOUR);
@@ -49,9 +49,11 @@ final class Days {
     private static final Pattern ASIDE = of("\\s*[(\\[]([^()\\[\\]]{1,40})[)\\]]");
     private static final String BOTH = "(" + BEHIND + ")(?:\\s*(?:-|/|,|to|bis|au|al?)\\s*(" + BEHIND + "))?";
     /** In brackets, or as a word of its own. */
-    private static final Pattern NAMED = of("\\s*[(\\[]\\s*" + BOTH + "\\s*[)\\]]|[\\s,]*" + BOTH + "(?=\\s|$|[,;:|])");
+    private static final Pattern NAMED =
+            of("\\s*[(\\[]\\s*" + BOTH + "\\s*[)\\]]|[\\s,]*" + BOTH + "(?=\\s|$|[,;:|])(?!\\s*\\d)");
 
-    private static final Pattern ORDINAL = of("^\\d+(?:st|nd|rd|th|º|er)\\b");
+    private static final Pattern ORDINAL = of(
+            "^\\d+(?:st|nd|rd|th|º|er)\\b(?!\\s+(?:semester|term|quarter|trimester|marking|grad\\w*|year|week|period|half|block|annual|session|semestre|trimestre))");
     private static final Pattern WEEK_OF = of(
             "(?:w/c|wc|w\\.c\\.|week\\s+(?:of|commencing|beginning)|semaine\\s+du|semana\\s+del|woche\\s+(?:vom|ab))\\s*:?\\s*$");
 
@@ -102,6 +104,9 @@ final class Days {
 
         /** The year of a day that is printed without one. */
         int of(int month, int day);
+
+        /** Whether a day is one of the term's. */
+        boolean term(LocalDate day);
     }
 
     /** With dashes and quotes as plain ones, each in its place. */
@@ -140,7 +145,7 @@ final class Days {
             int known = filled(runs, 0);
             if (known == 0 && under != 0 && i <= text) {
                 known = filled(runs, under);
-            } else if (known == 0 && month != 0 && named(line.substring(i, end), runs)) {
+            } else if (known == 0 && month != 0 && named(line.substring(i), runs)) {
                 known = filled(runs, month);
             }
             if (known == 0) {
@@ -218,7 +223,12 @@ final class Days {
                     }
                     if (next == null && and.lookingAt() && and.end() > start) {
                         next = day(line, and.end(), dayFirst);
-                        if (next != null && next.month() == 0 && next.weekday() == null && !listed(line, next)) {
+                        boolean word = and.group().matches("(?su).*[\\p{L}&].*");
+                        if (next != null
+                                && next.month() == 0
+                                && next.weekday() == null
+                                && !word
+                                && !listed(line, next)) {
                             next = null;
                         }
                     }
@@ -262,8 +272,9 @@ final class Days {
                     at, m.end(), n(m, first ? 3 : 2), n(m, first ? 2 : 3), year(m.group(4)), weekday(m.group(1)));
         }
         m = DOTTED.matcher(line).region(at, line.length());
-        if (m.lookingAt() && (m.group().endsWith(".") || m.group(4) != null) && n(m, 3) <= 12 && n(m, 3) > 0) {
-            return new Day(at, m.end(), n(m, 3), n(m, 2), year(m.group(4)), weekday(m.group(1)));
+        if (m.lookingAt() && m.group(4) != null && n(m, 3) <= 12 && n(m, 3) > 0) {
+            String year = m.group(5) == null ? m.group(6) : m.group(5);
+            return new Day(at, m.end(), n(m, 3), n(m, 2), year(year), weekday(m.group(1)));
         }
         m = DAY_MONTH.matcher(line).region(at, line.length());
         if (m.lookingAt()) {
@@ -377,10 +388,9 @@ final class Days {
         for (List<Day> run : runs) {
             Day a = run.get(0);
             Day b = run.get(run.size() - 1);
-            int last = b.year() != 0 ? b.year() : written != 0 ? written : years.of(b.month(), b.day());
-            int first = a.year() != 0
-                    ? a.year()
-                    : written != 0 ? last - (a.month() > b.month() ? 1 : 0) : years.of(a.month(), a.day());
+            int last = b.year() != 0 ? b.year() : written != 0 ? written : year(b, years);
+            int first =
+                    a.year() != 0 ? a.year() : written != 0 ? last - (a.month() > b.month() ? 1 : 0) : year(a, years);
             Optional<LocalDate> from = date(first, a);
             Optional<LocalDate> to = date(last, b);
             if (from.isEmpty() || to.isEmpty()) {
@@ -389,18 +399,38 @@ final class Days {
                 continue;
             }
             LocalDate till = to.get();
-            if (till.isBefore(from.get()) && b.year() == 0 && written == 0) {
+            // "29 - Apr 2": the month before
+            LocalDate begin = till.isBefore(from.get()) && a.month() == b.month()
+                    ? from.get().minusMonths(1)
+                    : from.get();
+            if (till.isBefore(begin) && b.year() == 0 && written == 0) {
                 till = till.plusYears(1);
             }
-            if (till.isBefore(from.get()) || from.get().plusDays(200).isBefore(till)) {
+            if (till.isBefore(begin) || begin.plusDays(200).isBefore(till)) {
                 wrong = "Its days end before they begin, or are too many.";
                 continue;
             }
-            String contradicts = contradicts(a, from.get());
+            String contradicts = contradicts(a, begin);
             String other = contradicts.isEmpty() ? contradicts(b, till) : contradicts;
-            spans.add(new Span(from.get(), week && run.size() == 1 ? till.plusDays(6) : till, other));
+            spans.add(new Span(begin, week && run.size() == 1 ? till.plusDays(6) : till, other));
         }
         return new Group(start, end, spans, wrong);
+    }
+
+    /** The year that is said above it; another where only then it is a day of the term and has the weekday that is printed. */
+    private static int year(Day day, Years years) {
+        int said = years.of(day.month(), day.day());
+        LocalDate date = date(said, day).orElse(null);
+        if (date == null || day.weekday() == null || years.term(date) || date.getDayOfWeek() == day.weekday()) {
+            return said;
+        }
+        for (int other : new int[] {said - 1, said + 1}) {
+            Optional<LocalDate> there = date(other, day).filter(years::term);
+            if (there.isPresent() && there.get().getDayOfWeek() == day.weekday()) {
+                return other;
+            }
+        }
+        return said;
     }
 
     private static String contradicts(Day day, LocalDate date) {

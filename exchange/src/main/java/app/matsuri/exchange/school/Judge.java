@@ -18,6 +18,23 @@ final class Judge {
     private final LocalDate first;
     private final LocalDate last;
     private final Set<DayOfWeek> teaches;
+    private final List<Mark> marks = new ArrayList<>();
+
+    /** An end of a break that stands in a line of its own. */
+    enum End {
+        BEGINS,
+        BEGINS_AFTER_CLASS,
+        ENDS,
+        CLASSES_RESUME
+    }
+
+    /** Where a break begins or ends. */
+    record Mark(int line, String text, End end, LocalDate day, String reason) {}
+
+    /** The ends of breaks in what was judged, in its order. */
+    List<Mark> marks() {
+        return marks;
+    }
 
     /**
      * @param first of the term's days of classes, as is the last
@@ -29,11 +46,23 @@ final class Judge {
     }
 
     /**
+     * What a heading says of the lines below it.
+     *
+     * @param off their days are off
+     * @param ends their classes end then; null where it does not say so
+     */
+    record Over(boolean off, @Nullable LocalTime ends) {
+
+        static final Over NOTHING = new Over(false, null);
+        static final Over OFF = new Over(true, null);
+    }
+
+    /**
      * Words and the days that they are about.
      *
      * @param words without the days
      * @param whole the words with everything else on the line, for a doubt
-     * @param heading whether the heading over it says that its days are off
+     * @param over what the heading over it says of its days
      * @param own the hours of an event; null for none
      */
     record Said(
@@ -41,24 +70,52 @@ final class Judge {
             String text,
             String words,
             List<Days.Span> spans,
-            boolean heading,
+            Over over,
             @Nullable Hours own) {}
 
     /** What is found; one thing for each run of days, or one nothing. */
     List<Finding> judge(Said said) {
         List<Finding> found = new ArrayList<>();
         for (Days.Span span : said.spans()) {
+            if (whole(span)) {
+                // "First semester: August 19 - December 17"
+                found.add(Finding.of(
+                        said.line(),
+                        said.text(),
+                        What.FIRST_CLASS,
+                        span.first(),
+                        span.first(),
+                        Reasons.of(said.words())));
+                found.add(Finding.of(
+                        said.line(), said.text(), What.LAST_CLASS, span.last(), span.last(), Reasons.of(said.words())));
+                continue;
+            }
             Finding one = one(said, span);
             found.add(span.wrong().isEmpty() || one.what() == What.NOTHING ? one : one.doubted(span.wrong()));
-            if (one.what() == What.RUNS_AS
-                    && !teaches(span.first())
-                    && span.first().equals(span.last())) {
+            if (one.what() == What.RUNS_AS && !teaches(span.first())) {
                 found.add(of(said, What.TEACHES, span));
+            }
+            if (one.what() == What.LAST_CLASS || one.what() == What.FIRST_CLASS) {
+                Finding part = part(said, span, no(said.words()));
+                if (part != null && part.what() == What.PART && part.doubt().isEmpty()) {
+                    found.add(part);
+                }
+            }
+            Finding edge = one.what() == What.RUNS_AS ? edge(said, span) : null;
+            if (edge != null && edge.what() != What.NOTHING) {
+                found.add(edge);
             }
         }
         List<Finding> taken =
                 found.stream().filter(f -> f.what() != What.NOTHING).toList();
         return taken.isEmpty() ? found.subList(0, Math.min(1, found.size())) : taken;
+    }
+
+    /** Whether a run is the term itself. */
+    private boolean whole(Days.Span span) {
+        return near(span.first(), first)
+                && near(span.last(), last)
+                && span.first().plusDays(45).isBefore(span.last());
     }
 
     private boolean teaches(LocalDate day) {
@@ -107,21 +164,41 @@ final class Judge {
     private @Nullable Finding edge(Said said, Days.Span span) {
         String words = said.words();
         if (CalendarWords.has(CalendarWords.BEFORE_BREAK, words)) {
+            mark(said, span, End.BEGINS_AFTER_CLASS);
             return nothing(said, "classes meet");
         }
         boolean oneDay = span.first().equals(span.last());
         if (CalendarWords.has(CalendarWords.RESUME, words) && !no(words)) {
+            mark(said, span, End.CLASSES_RESUME);
             return nothing(said, "classes resume");
         }
-        boolean begins = oneDay && CalendarWords.has(CalendarWords.FIRST, words) && !no(words);
-        boolean ends = oneDay && CalendarWords.has(CalendarWords.LAST, words) && !no(words);
-        if (begins && near(span.first(), first)) {
-            return of(said, What.FIRST_CLASS, span);
+        if (oneDay
+                && CalendarWords.has(CalendarWords.BREAK_BEGINS, words)
+                && !no(words)
+                && Hours.at(words).isEmpty()) {
+            mark(said, span, End.BEGINS);
+            return nothing(said, "a break begins");
         }
-        if (ends && near(span.first(), last)) {
-            return of(said, What.LAST_CLASS, span);
+        if (oneDay && CalendarWords.has(CalendarWords.BREAK_ENDS, words) && !no(words)) {
+            mark(said, span, End.ENDS);
+            return nothing(said, "a break ends");
+        }
+        boolean begins = CalendarWords.has(CalendarWords.FIRST, words) && !no(words);
+        boolean ends = !no(words)
+                && (CalendarWords.has(CalendarWords.LAST, words)
+                        || span.last().equals(last) && CalendarWords.has(CalendarWords.TERM_ENDS, words));
+        if (begins && near(span.first(), first)) {
+            return Finding.of(
+                    said.line(), said.text(), What.FIRST_CLASS, span.first(), span.first(), Reasons.of(words));
+        }
+        if (ends && near(span.last(), last)) {
+            return Finding.of(said.line(), said.text(), What.LAST_CLASS, span.last(), span.last(), Reasons.of(words));
         }
         return begins || ends ? nothing(said, "another term") : null;
+    }
+
+    private void mark(Said said, Days.Span span, End end) {
+        marks.add(new Mark(said.line(), said.text(), end, span.first(), Reasons.of(said.words())));
     }
 
     private static boolean near(LocalDate day, LocalDate edge) {
@@ -135,7 +212,7 @@ final class Judge {
     private Finding within(Said said, Days.Span span) {
         String words = said.words();
         boolean no = no(words);
-        boolean maybe = CalendarWords.has(CalendarWords.MAYBE, words);
+        boolean maybe = CalendarWords.maybe(words);
         if (!no && CalendarWords.has(CalendarWords.NORMAL_FROM, words)) {
             Optional<LocalTime> from = Hours.after(words.substring(Math.max(0, start(words))));
             if (from.isPresent() && !CalendarWords.has(CalendarWords.FIRST, words)) {
@@ -216,7 +293,7 @@ final class Judge {
                     .map(time -> part.during(LocalTime.MIDNIGHT, time))
                     .orElse(null);
         }
-        boolean may = CalendarWords.has(CalendarWords.MAYBE, words);
+        boolean may = CalendarWords.maybe(words);
         boolean cancel = words.matches("(?isu).*\\b(?:cancel\\w*|suspen\\w*|entfallen|annul\\w*)\\b.*");
         if (may && cancel) {
             boolean afternoon = words.matches("(?isu).*\\b(?:afternoon|nachmittag\\w*|après-midi|tarde)\\b.*");
@@ -233,6 +310,10 @@ final class Judge {
 
     private Finding days(Said said, Days.Span span, boolean no, boolean maybe) {
         String words = said.words();
+        LocalTime ends = said.over().ends();
+        if (ends != null && !no) {
+            return of(said, What.PART, span).during(ends, LocalTime.MIDNIGHT);
+        }
         if (no) {
             return of(said, What.OFF, span);
         }
@@ -240,7 +321,7 @@ final class Judge {
         boolean holiday = CalendarWords.has(CalendarWords.HOLIDAY, words);
         boolean staff = CalendarWords.has(CalendarWords.STAFF, words);
         boolean notForUs = CalendarWords.has(CalendarWords.NOT_FOR_US, words);
-        if (!notForUs && (breaks || holiday || staff || said.heading())) {
+        if (!notForUs && (breaks || holiday || staff || said.over().off())) {
             Finding off = of(said, What.OFF, span);
             return maybe ? off.doubted("It says that this may be so: “" + Reasons.brief(words) + "”.") : off;
         }

@@ -4,6 +4,7 @@ import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.school.Days.Group;
 import app.matsuri.exchange.school.Finding.What;
+import app.matsuri.exchange.school.Judge.Over;
 import app.matsuri.exchange.school.Judge.Said;
 import app.matsuri.exchange.words.DayWords;
 import java.time.DayOfWeek;
@@ -14,6 +15,8 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Reads a school's calendar as it is published: text, a table, a workbook or a calendar file. Every line with words ends in something that is
@@ -35,15 +38,20 @@ public final class SchoolCalendar {
             "(?iu)(?:observed(?: on)?|moved to|celebrated on|nachgeholt am|reporté(?:e)? au|se recorre al|trasladado al)\\s*$");
     private static final Pattern TABLE = Pattern.compile("\\t+|\\s{4,}|\\s*\\|\\s*");
 
+    /** A cell with a weekday, or from one to another. */
+    private static final Pattern WEEKDAYS =
+            Pattern.compile("(?iu)(?:" + DayWords.WEEKDAY + "|[MTWRFSU]|mo|tu|we|th|fr|sa|su)\\.?"
+                    + "(?:\\s*[-/]\\s*(?:" + DayWords.WEEKDAY + "|[MTWRFSU]|mo|tu|we|th|fr|sa|su)\\.?)?");
+
     private final Judge judge;
     private final TermYears years;
     private final List<Finding> found = new ArrayList<>();
     private int month;
-    private boolean headingOff;
+    private Over over = Over.NOTHING;
     private List<String> terms = List.of();
 
-    private SchoolCalendar(String text, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
-        this.judge = new Judge(first, last, teaches);
+    private SchoolCalendar(String text, LocalDate first, LocalDate last, Judge judge) {
+        this.judge = judge;
         this.years = new TermYears(text, first, last);
     }
 
@@ -57,8 +65,14 @@ public final class SchoolCalendar {
      */
     public static List<Finding> read(Given file, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
         return switch (file.kind()) {
-            case CALENDAR -> Pairs.settled(SchoolEvents.read(file, new Judge(first, last, teaches)));
-            case WORKBOOK, TABLE -> Pairs.settled(SchoolTable.read(file, first, last, teaches));
+            case CALENDAR -> {
+                Judge judge = new Judge(first, last, teaches);
+                yield Pairs.settled(SchoolEvents.read(file, judge), judge.marks());
+            }
+            case WORKBOOK, TABLE -> {
+                Judge judge = new Judge(first, last, teaches);
+                yield Pairs.settled(SchoolTable.read(file, first, last, judge), judge.marks());
+            }
             case TEXT -> read(file.text(), first, last, teaches);
         };
     }
@@ -73,17 +87,17 @@ public final class SchoolCalendar {
                     lines.length,
                     MOST_LINES));
         }
-        SchoolCalendar reader = new SchoolCalendar(text, first, last, teaches);
+        SchoolCalendar reader = new SchoolCalendar(text, first, last, new Judge(first, last, teaches));
         for (int i = 0; i < lines.length; i++) {
             reader.line(i + 1, lines[i].length() > LONGEST ? lines[i].substring(0, LONGEST) : lines[i]);
         }
-        return Pairs.settled(reader.found);
+        return Pairs.settled(reader.found, reader.judge.marks());
     }
 
     /** Reads the lines of a table that has no columns of its own, by their numbers. */
     static List<Finding> lines(
-            List<Integer> numbers, List<String> lines, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
-        SchoolCalendar reader = new SchoolCalendar(String.join("\n", lines), first, last, teaches);
+            List<Integer> numbers, List<String> lines, LocalDate first, LocalDate last, Judge judge) {
+        SchoolCalendar reader = new SchoolCalendar(String.join("\n", lines), first, last, judge);
         for (int i = 0; i < lines.size(); i++) {
             reader.line(numbers.get(i), lines.get(i));
         }
@@ -131,12 +145,14 @@ public final class SchoolCalendar {
         boolean off = CalendarWords.has(CalendarWords.HEADING_OFF, plain)
                 && !sentence
                 && plain.strip().length() < 60;
+        boolean early =
+                CalendarWords.has(CalendarWords.EARLY, plain) && plain.strip().endsWith(":");
         if (heading || off) {
             if (term || years4) {
                 years.heading(plain);
                 month = 0;
             }
-            headingOff = off;
+            over = off ? Over.OFF : new Over(false, early ? Hours.at(plain).orElse(null) : null);
             return;
         }
         found.add(Finding.nothing(number, text, "no date"));
@@ -179,7 +195,7 @@ public final class SchoolCalendar {
     private List<Finding> dated(int number, String text, String plain, List<Group> groups) {
         List<Finding> all = new ArrayList<>();
         if (CalendarWords.has(CalendarWords.RESERVE, plain)) {
-            groups.forEach(g -> all.addAll(judge.judge(new Said(number, text, plain, g.spans(), false, null))));
+            groups.forEach(g -> all.addAll(judge.judge(new Said(number, text, plain, g.spans(), Over.NOTHING, null))));
             return all;
         }
         Group main = groups.get(0);
@@ -188,8 +204,8 @@ public final class SchoolCalendar {
         for (Group other : groups.subList(1, groups.size())) {
             String before = plain.substring(0, other.start());
             if (OBSERVED.matcher(before).find()) {
-                beside.addAll(judge.judge(
-                        new Said(number, text, words(plain, groups, 0, plain.length()), other.spans(), true, null)));
+                beside.addAll(judge.judge(new Said(
+                        number, text, words(plain, groups, 0, plain.length()), other.spans(), Over.OFF, null)));
                 continue;
             }
             if (REFERS.matcher(before).find()) {
@@ -197,7 +213,7 @@ public final class SchoolCalendar {
             }
             int[] clause = clause(plain, other, main.end());
             String words = words(plain, groups, clause[0], clause[1]);
-            List<Finding> one = judge.judge(new Said(number, text, words, other.spans(), false, null));
+            List<Finding> one = judge.judge(new Said(number, text, words, other.spans(), Over.NOTHING, null));
             if (one.stream().anyMatch(f -> f.what() != What.NOTHING && says(words))) {
                 beside.addAll(one);
                 apart.add(clause);
@@ -211,7 +227,7 @@ public final class SchoolCalendar {
         if (!main.wrong().isEmpty()) {
             all.add(Finding.nothing(number, text, "no such day").doubted(main.wrong()));
         }
-        all.addAll(judge.judge(new Said(number, text, words, main.spans(), headingOff, null)));
+        all.addAll(judge.judge(new Said(number, text, words, main.spans(), over, null)));
         for (Finding one : beside) {
             boolean covered =
                     one.what() == What.OFF && all.stream().anyMatch(f -> f.what() == What.OFF && f.covers(one));
@@ -262,6 +278,10 @@ public final class SchoolCalendar {
             }
         }
         words.append(plain, Math.min(at, to), to);
-        return TABLE.matcher(words).replaceAll(" ").strip();
+        return Stream.of(TABLE.split(words))
+                .filter(part -> !WEEKDAYS.matcher(part.strip()).matches())
+                .collect(Collectors.joining(" "))
+                .replaceAll("\\s+", " ")
+                .strip();
     }
 }

@@ -62,7 +62,7 @@ final class SchoolEvents {
                 ? null
                 : new Hours(event.start().toLocalTime(), event.end().toLocalTime());
         Days.Span span = new Days.Span(event.firstDay(), event.lastDay(), "");
-        return judge.judge(new Judge.Said(line, text, words, List.of(span), false, own));
+        return judge.judge(new Judge.Said(line, text, words, List.of(span), Judge.Over.NOTHING, own));
     }
 
     /** The lines of the SUMMARY of each event, in order; that of its BEGIN where it has none. */

@@ -52,23 +52,20 @@ final class SchoolTable {
 
     private final LocalDate first;
     private final LocalDate last;
-    private final Set<DayOfWeek> teaches;
     private final Judge judge;
     private final TermYears years;
     private final Map<Column, Integer> columns;
     private final List<Finding> found = new ArrayList<>();
 
-    private SchoolTable(
-            Map<Column, Integer> columns, String text, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
+    private SchoolTable(Map<Column, Integer> columns, String text, LocalDate first, LocalDate last, Judge judge) {
         this.columns = columns;
         this.first = first;
         this.last = last;
-        this.teaches = teaches;
-        this.judge = new Judge(first, last, teaches);
+        this.judge = judge;
         this.years = new TermYears(text, first, last);
     }
 
-    static List<Finding> read(Given file, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
+    static List<Finding> read(Given file, LocalDate first, LocalDate last, Judge judge) {
         List<Row> rows = TableFile.numbered(file);
         for (int r = 0; r < Math.min(rows.size(), 15); r++) {
             Map<Column, Integer> columns = columns(rows.get(r).cells());
@@ -78,7 +75,7 @@ final class SchoolTable {
             if (columns.containsKey(Column.DATE) && says) {
                 StringBuilder text = new StringBuilder();
                 rows.forEach(row -> text.append(String.join(" ", row.cells())).append('\n'));
-                SchoolTable table = new SchoolTable(columns, text.toString(), first, last, teaches);
+                SchoolTable table = new SchoolTable(columns, text.toString(), first, last, judge);
                 rows.subList(r + 1, rows.size()).forEach(table::row);
                 return table.found;
             }
@@ -88,7 +85,7 @@ final class SchoolTable {
                 rows.stream().map(SchoolTable::joined).toList(),
                 first,
                 last,
-                teaches);
+                judge);
     }
 
     private static String joined(Row row) {
@@ -132,7 +129,7 @@ final class SchoolTable {
         String date = cell(row, Column.DATE)
                 + (end.isEmpty() || cell(row, Column.DATE).isEmpty() ? "" : " - " + end);
         List<Days.Group> groups = Days.find(Days.plain(date), 0, years);
-        if (groups.isEmpty() || groups.get(0).spans().isEmpty()) {
+        if (groups.isEmpty() || groups.get(0).spans().isEmpty() || letters(date, groups) > 12) {
             undated(row, text, date);
             return;
         }
@@ -140,6 +137,16 @@ final class SchoolTable {
                 cell(row, Column.EVENT) + (cell(row, Column.NOTES).isEmpty() ? "" : ". " + cell(row, Column.NOTES)));
         List<Finding> one = found(row, text, words, checked(row, groups.get(0).spans()));
         found.addAll(one);
+    }
+
+    /** How many letters stand beside the days of a cell. */
+    private static long letters(String date, List<Days.Group> groups) {
+        String rest = date;
+        for (int g = groups.size() - 1; g >= 0; g--) {
+            rest = rest.substring(0, groups.get(g).start())
+                    + rest.substring(groups.get(g).end());
+        }
+        return rest.chars().filter(Character::isLetter).count();
     }
 
     /** The weekday printed beside a date is held against it. */
@@ -185,7 +192,7 @@ final class SchoolTable {
         if (text.isBlank()) {
             return;
         }
-        List<Finding> lines = SchoolCalendar.lines(List.of(row.number()), List.of(text), first, last, teaches);
+        List<Finding> lines = SchoolCalendar.lines(List.of(row.number()), List.of(text), first, last, judge);
         found.addAll(lines);
     }
 
@@ -207,7 +214,7 @@ final class SchoolTable {
     private List<Finding> found(Row row, String text, String words, List<Days.Span> spans) {
         What status = status(row);
         String said = status == null ? words + ". " + Days.plain(cell(row, Column.STUDENTS)) : words;
-        List<Finding> judged = judge.judge(new Judge.Said(row.number(), text, said, spans, false, null));
+        List<Finding> judged = judge.judge(new Judge.Said(row.number(), text, said, spans, Judge.Over.NOTHING, null));
         if (status == null) {
             return judged;
         }

@@ -98,6 +98,11 @@ final class TermYears implements Days.Years {
         return month >= first.getMonthValue() ? first.getYear() : last.getYear();
     }
 
+    @Override
+    public boolean term(LocalDate day) {
+        return !day.isBefore(first) && !day.isAfter(last);
+    }
+
     private boolean within(int year, int month, int day) {
         try {
             LocalDate date = LocalDate.of(year, month, day);
