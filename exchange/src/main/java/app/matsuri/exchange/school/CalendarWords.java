@@ -38,7 +38,7 @@ final class CalendarWords {
     static final Pattern BREAK = of(
             "\\b(?:recess|vacations?|half[- ]term|(?:spring|fall|autumn|winter|summer|mid-?(?:term|semester)|term|semester|thanksgiving|christmas|easter|holiday|study|quarter|inter-?semester|october|february|march|quarter|lunar new year) (?:break|pause|holidays?)|\\bbreak\\b"
                     + "|reading (?:week|days?)|study (?:week|days?)|review week|consolidation week|prep(?:aration)? days?)\\b"
-                    + "|\\w*ferien\\b|semesterpause|unterbrechung|vorlesungsfreie zeit|vacances|semaine (?:d['’]études?|de lecture|de relâche|de mise à jour)|journées? d['’]études?|pause (?:d['’]|de )\\w+|vacaciones|receso|semana santa|puente|descanso");
+                    + "|\\w*ferien\\b|brückentag|ferientag|(?:semester|winter|weihnachts|pfingst|oster|herbst|sommer|vorlesungs|lehr)pause|unterbrechung|vorlesungsfreie zeit|vacances|semaine (?:d['’]études?|de lecture|de relâche|de mise à jour)|journées? d['’]études?|pause (?:d['’]|de )\\w+|vacaciones|receso|semana santa|puente|descanso");
 
     private static final String STRONG_EN =
             "labou?r day|thanksgiving(?: day)?|m\\.? ?l\\.? ?k\\b\\.?(?: jr\\.?)?(?: day)?|m\\. ?l\\. king|martin luther king|memorial day|juneteenth|independence day|christmas(?: day| eve)?|new year'?s?(?: day| eve)?|good friday|easter monday|boxing day|victoria day|canada day|family day|truth and reconciliation|bank holiday|public holiday|statutory holiday|legal holiday|federal holiday|state holiday|national holiday|civic holiday|st\\.? (?:patrick|brigid|stephen|andrew|david)'?s?(?: day)?|may day|presidents'? day|president'?s day|washington'?s birthday|australia day|anzac day|waitangi day|king'?s birthday|queen'?s birthday|eid al-?\\w+|diwali|yom kippur|rosh hashanah?|lunar new year|\\bholidays?\\b";
@@ -56,7 +56,7 @@ final class CalendarWords {
     /** A day with a name, on which some schools meet and some do not. */
     static final Pattern NAMED_DAY = of(
             "(?:veterans'? day|columbus day|indigenous peoples'? day|election day|remembrance day|founders?'? day|lincoln'?s birthday|c[ée]sar ch[áa]vez|patriots'? day|day of remembrance)"
-                    + "|(?<![\\p{L}])(?:[\\p{L}'’.-]+ ){0,3}day(?![\\p{L}])(?! (?:to|of (?:classes|instruction|term)))|\\bjour(?:née)? (?:de|du|des|d['’])|\\bfête\\b|\\w*fest\\b|\\btag (?:der|des)\\b|\\bd[ií]a (?:de|del)\\b|\\bfiesta\\b|batalla de|aniversario|\\bbatt?le of\\b|(?:parent|teacher)[- ]?(?:teacher|parent)? conferences?");
+                    + "|(?<![\\p{L}])(?:[\\p{L}'’.-]+ ){0,3}day(?![\\p{L}])(?! (?:to|of (?:classes|instruction|term)))|\\bjour(?:née)? (?:de|du|des|d['’])|\\bfête\\b|\\w*fest\\b|\\btag (?:der|des)\\b|\\bd[ií]a (?:de|del)\\b|\\bfiesta\\b|all s(?:aints|ouls)|batalla de|aniversario|\\bbatt?le of\\b|(?:parent|teacher)[- ]?(?:teacher|parent)? conferences?");
 
     static final Pattern STAFF = of(
             "in-?service|inset\\b|professional (?:development|learning|growth)|staff (?:development|training|days?|in-?service)|teacher (?:work ?days?|planning|in-?service|training)|\\bwork ?days?\\b|clerical day|faculty (?:development|retreat)|journées? pédagogiques?|pädagogische\\w* tag|schilf\\b|lehrerfortbildung|studientag|capacitaci[óo]n docente|consejo t[ée]cnico|jornada pedag[óo]gica|\\bpd day\\b|p\\.a\\. day|\\bpa day\\b");
@@ -73,12 +73,12 @@ final class CalendarWords {
                     + " (?:resume|recommence|reconvene|restart)\\w*|(?:schools?|lectures) (?:reopens?|recommence|resume)\\w*|return to (?:class|school)|back to school|wieder(?:beginn|aufnahme)\\b|(?:unterricht|vorlesungen?|lehrveranstaltungen) (?:beginnt|beginnen) wieder|reprise des (?:cours|classes)|retour en classe|reanudaci[óo]n|se reanudan|regreso a clases");
 
     static final Pattern FIRST = of(
-            "(?<!late-start )(?<!half-term )\\b(?:classes|instruction|teaching|lectures|lessons) (?:begin|start|commence)s?\\b|first (?:student |instructional |teaching )?day (?:of|for) (?:\\w+ )?(?:classes|class|school|instruction|term|semester|students|teaching|lectures)|first (?:student|instructional|teaching|class|school) day|(?:semester|term|quarter|school|session) \\d? ?(?:begins|starts|opens|commences)\\b"
+            "(?<!late-start )(?<!half-term )\\b(?:classes|instruction|teaching|lectures|lessons) (?:begin|start|commence)s?\\b|first (?:student |instructional |teaching )?day (?:of|for) (?:\\w+ )?(?:classes|class|school|instruction|term|semester|students|teaching|lectures|grades|all)|first (?:student|instructional|teaching|class|school) day|(?:semester|term|quarter|school|session) \\d? ?(?:begins|starts|opens|commences)\\b"
                     + "|(?:beginn|start|anfang) (?:der|des) (?:lehrveranstaltungen|vorlesungen|vorlesungszeit|unterrichts|lehrbetriebs)|(?:vorlesungs|unterrichts|schul|lehrveranstaltungs)beginn|(?:lehrveranstaltungen|vorlesungen) beginnen|(?:erster|1\\.) (?:vorlesungs|unterrichts|schul)tag"
                     + "|d[ée]but des (?:cours|classes)|rentr[ée]e(?: des (?:classes|étudiants|élèves))?|premier jour (?:de|des) (?:cours|classes?)|inicio de (?:clases|cursos|labores acad[ée]micas|semestre)|comienzo de (?:las )?clases|primer d[ií]a de clases|inician? (?:las )?clases");
 
     static final Pattern LAST = of(
-            "last (?:student |instructional |teaching )?day (?:of|for) (?:\\w+ )?(?:classes|class|school|instruction|lectures|students|teaching|term)|last (?:student|instructional|teaching|class) day|(?:classes|instruction|teaching|lectures) ends?\\b"
+            "last (?:student |instructional |teaching )?day (?:of|for) (?:\\w+ )?(?:classes|class|school|instruction|lectures|students|teaching|term)|last (?:student|instructional|teaching|class) day|(?:classes|instruction|teaching|lectures) ends?\\b(?! (?:at|early|before|by)\\b)"
                     + "|letzte[rn]? (?:tag der (?:lehrveranstaltungen|vorlesungen)|(?:vorlesungs|unterrichts|schul)tag)|ende der (?:lehrveranstaltungen|vorlesungen|vorlesungszeit)|(?:vorlesungs|unterrichts|lehrveranstaltungs)(?:ende|schluss)\\b(?!\\s*(?:um|ab|:|,)?\\s*\\d{1,2}[:.h ])"
                     + "|dernier jour (?:de|des) (?:cours|classes?)|fin des (?:cours|classes)|fin de (?:clases|cursos)|[úu]ltimo d[ií]a de clases|terminan? (?:las )?clases");
 
@@ -117,12 +117,16 @@ final class CalendarWords {
     static final Pattern TEACHES = of(
             "teaching (?:weeks?|wks?)|(?:lecture|class|instruction(?:al)?) (?:weeks?|period)|(?:vorlesungs|unterrichts|lehrveranstaltungs)zeit|semaines? de cours|période de cours|semanas? de clases|per[ií]odo de clases|weeks? \\d+ ?- ?\\d+");
 
+    /** Hours that other words say are those without classes. */
+    static final Pattern THEN = of(
+            "in this (?:block|period|time)|during (?:this|these|that|the)|at (?:this|that|these) times?|in dieser zeit|während|pendant|durante");
+
     /** Words over lines whose days are off unless they say otherwise. */
     static final Pattern HEADING_OFF = of(
             "holidays?\\b|non-?(?:instruction|teaching|class|student)|no (?:school|class)|days? off|closures|recess|vacations|\\bferien\\b|feiertage|(?:unterrichts|vorlesungs|schul|lehrveranstaltungs)freie?|congés|jours fériés|vacances|d[ií]as? (?:inh[áa]biles|festivos|no lectivos|feriados)|suspensi[óo]n|vacaciones|asuetos");
 
     static final Pattern FOOTER = of(
-            "^\\W*(?:rev(?:ised|ision|\\.)?\\b|stand\\b|(?:last )?(?:modified|updated|printed|changed)|printed from|version|approved|adopted|(?:board|senate|council|faculty) (?:approved|adopted)|adopt[ée]e?\\b|aprobado|actualizad[oa]|mise à jour|aktualisiert|beschlossen|änderungen vorbehalten|(?:calendar |dates )?subject to (?:change|modification)|sujet à|sujeto a|fechas sujetas|beschluss|©|page \\d)");
+            "^\\W*(?:rev(?:ised|ision|\\.)?\\b|stand\\b|(?:last )?(?:revised|modified|updated|printed|changed)|calendar (?:approved|adopted|revised)|printed from|version|approved|adopted|(?:board|senate|council|faculty) (?:approved|adopted)|adopt[ée]e?\\b|aprobado|actualizad[oa]|mise à jour|aktualisiert|beschlossen|änderungen vorbehalten|(?:calendar |dates )?subject to (?:change|modification)|sujet à|sujeto a|fechas sujetas|beschluss|©|page \\d)");
 
     private static final String WD = "(" + DayWords.WEEKDAY.replaceFirst("\\(", "(?:") + ")";
     private static final Pattern RUNS_AS = of(

@@ -49,8 +49,9 @@ final class Days {
     private static final Pattern ASIDE = of("\\s*[(\\[]([^()\\[\\]]{1,40})[)\\]]");
     private static final String BOTH = "(" + BEHIND + ")(?:\\s*(?:-|/|,|to|bis|au|al?)\\s*(" + BEHIND + "))?";
     /** In brackets, or as a word of its own. */
-    private static final Pattern NAMED =
-            of("\\s*[(\\[]\\s*" + BOTH + "\\s*[)\\]]|[\\s,]*" + BOTH + "(?=\\s|$|[,;:|])(?!\\s*\\d)");
+    private static final Pattern NAMED = of(
+            "\\s*[(\\[]\\s*" + BOTH + "\\s*[)\\]]|[\\s,]*" + BOTH
+                    + "(?=\\s|$|[,;:|])(?!\\s*\\d|\\s+(?:class|classes|schedule|timetable|lectures?|lessons|plan|evening|morning|night|only)\\b)");
 
     private static final Pattern ORDINAL = of(
             "^\\d+(?:st|nd|rd|th|º|er)\\b(?!\\s+(?:semester|term|quarter|trimester|marking|grad\\w*|year|week|period|half|block|annual|session|semestre|trimestre))");

@@ -85,8 +85,7 @@ record Hours(LocalTime from, LocalTime to) {
         while (m.find()) {
             LocalTime time = time(m, 1, "");
             if (time != null) {
-                // "after 2" is in the afternoon
-                return Optional.of(!hour(m, 1) && time.getHour() < 7 ? time.plusHours(12) : time);
+                return Optional.of(time);
             }
         }
         return Optional.empty();
@@ -103,6 +102,10 @@ record Hours(LocalTime from, LocalTime to) {
                 .toLowerCase(Locale.ROOT)
                 .replaceAll("[.\\s]", "");
         boolean clock = own.equals("am") || own.equals("pm");
+        // "after 2:30": no school says that of the night
+        if (own.isEmpty() && hour > 0 && hour < 7 && m.group(group + 1).length() == 1) {
+            hour += 12;
+        }
         try {
             if (clock && hour <= 12) {
                 hour = hour % 12 + (own.equals("pm") ? 12 : 0);

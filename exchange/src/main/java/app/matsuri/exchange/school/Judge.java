@@ -10,10 +10,17 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Says what the words beside days mean, and doubts where they leave it open. */
 final class Judge {
+
+    /** "ab 13 Uhr: keine Vorlesungen" */
+    private static final Pattern HOUR_BEFORE =
+            Pattern.compile("(?iu)(?:\\d\\s*(?:uhr|h|[ap]\\.?\\s?m\\.?)|\\d[:.]\\d{2}|noon|midi|mediod[ií]a)\\s*$");
+
+    private static final Pattern STOP = Pattern.compile("[;()]|:(?!\\d)|\\.(?=\\s+\\p{Lu})|\\s-\\s");
 
     private final LocalDate first;
     private final LocalDate last;
@@ -254,15 +261,17 @@ final class Judge {
         boolean late = CalendarWords.has(CalendarWords.LATE, words) && !no;
         Finding part = of(said, What.PART, span);
         if (no) {
-            Optional<Hours> hours = near(words).or(() -> Hours.span(words));
+            String stated = stated(words);
+            Optional<Hours> hours =
+                    CalendarWords.has(CalendarWords.THEN, words) ? Hours.span(words) : Hours.span(stated);
             if (hours.isPresent()) {
                 return part.during(hours.get().from(), hours.get().to());
             }
-            Optional<LocalTime> after = Hours.after(words);
+            Optional<LocalTime> after = Hours.after(stated);
             if (after.isPresent()) {
                 return part.during(after.get(), LocalTime.MIDNIGHT);
             }
-            Optional<LocalTime> until = Hours.until(words);
+            Optional<LocalTime> until = Hours.until(stated);
             if (until.isPresent()) {
                 return part.during(LocalTime.MIDNIGHT, until.get());
             }
@@ -302,10 +311,23 @@ final class Judge {
         return null;
     }
 
-    /** The hours that stand beside the words that there are no classes, where there are several. */
-    private static Optional<Hours> near(String words) {
+    /** The part of the words that says that there are no classes: hours elsewhere are those of something else. */
+    private static String stated(String words) {
         Matcher m = CalendarWords.NO_CLASS.matcher(words);
-        return m.find() ? Hours.span(words.substring(m.start())) : Optional.empty();
+        if (!m.find()) {
+            return words;
+        }
+        int begin = 0;
+        Matcher stop = STOP.matcher(words);
+        while (stop.find()) {
+            if (stop.start() >= m.end()) {
+                return words.substring(begin, stop.start());
+            }
+            boolean hour = stop.group().equals(":")
+                    && HOUR_BEFORE.matcher(words.substring(0, stop.start())).find();
+            begin = stop.end() <= m.start() && !hour ? stop.end() : begin;
+        }
+        return words.substring(begin);
     }
 
     private Finding days(Said said, Days.Span span, boolean no, boolean maybe) {

@@ -11,19 +11,23 @@ final class Reasons {
             "(?iu)[(\\[]?\\b(?:no (?:day or evening )?(?:classes|class|school|students|lectures)(?: held)?|(?:offices?|college|schools?|university|institute|campus) closed|closed for students|lehrveranstaltungsfrei|vorlesungsfrei|unterrichtsfrei|schulfrei|pas de cours|aucun cours|sin clases)\\b[)\\]]?[.;,]?");
     private static final Pattern ENDS = Pattern.compile("^[\\s,;:.|•·*▪◦➢>→/&–—-]+|[\\s,;:|•·*▪◦➢>→/&–—(\\[-]+$");
 
+    private static final Pattern STOPS = Pattern.compile(": |; | \\(|\\) | [–—-] |\\. ");
+
     private Reasons() {}
 
     static String of(String words) {
         String stated = STATED.matcher(words).replaceAll(" ");
         String text = tidy(stated.isBlank() || tidy(stated).isEmpty() ? words : stated);
-        int end = text.length();
-        for (String stop : new String[] {": ", "; ", " (", " – ", " — ", " - ", ". "}) {
-            int at = text.indexOf(stop);
-            if (at >= 3 && at < end) {
-                end = at;
+        String brief = "";
+        for (String part : STOPS.split(text)) {
+            String one = tidy(part);
+            // "for students" says whom, not why
+            if (one.length() >= 3 && !one.matches("(?iu)(?:for|für|pour|para) .*")) {
+                brief = one;
+                break;
             }
         }
-        String brief = tidy(text.substring(0, end));
+        brief = brief.isEmpty() ? text : brief;
         return brief.length() > LONGEST ? brief.substring(0, LONGEST).strip() + "…" : brief;
     }
 

@@ -34,9 +34,15 @@ public final class SchoolCalendar {
             "(?iu)\\b(?:fall|autumn|winter|spring|summer|semester|quarter|term|session|trimester|wintersemester|sommersemester|ws|ss|automne|hiver|printemps|été|oto[ñn]o|primavera|verano|invierno|michaelmas|hilary|trinity|lent|(?:enero|agosto|febrero|julio)\\s*[-–—]\\s*\\p{L}+)\\b");
     private static final Pattern REFERS = Pattern.compile(
             "(?iu)(?:in lieu of|in place of|instead of|to replace|replac(?:es|ing)|makes? up for|making up(?: for)?|made up for|because of|due to|for(?: the)?|see|since|as of|until|by|of|remplace(?:nt)?|en remplacement d[eu]|à la place d[eu]|jusqu'au|ersatz (?:für|des)(?: den)?|statt(?: des)?|anstelle des|anstatt|für(?: den)?|vom|wegen|por(?: el)?|en lugar del?|en vez del?|en conmemoración del?|del?|ya que el|el|since|\\bas)\\s*$");
+    private static final Pattern THROUGH =
+            Pattern.compile("(?iu)(?:through|thru|till|bis(?: zum)?|hasta(?: el)?)\\s*$");
     private static final Pattern OBSERVED = Pattern.compile(
             "(?iu)(?:observed(?: on)?|moved to|celebrated on|nachgeholt am|reporté(?:e)? au|se recorre al|trasladado al)\\s*$");
     private static final Pattern TABLE = Pattern.compile("\\t+|\\s{4,}|\\s*\\|\\s*");
+
+    /** Days that are called by their weekday. */
+    private static final Pattern NAMED_FOR = Pattern.compile("(?iu)\\b(?:good|easter|whit|ash|holy|maundy|shrove) ("
+            + DayWords.WEEKDAY.replaceFirst("\\(", "(?:") + ")");
 
     /** A cell with a weekday, or from one to another. */
     private static final Pattern WEEKDAYS =
@@ -211,12 +217,20 @@ public final class SchoolCalendar {
             if (REFERS.matcher(before).find()) {
                 continue;
             }
+            if (THROUGH.matcher(before).find()) {
+                beside.addAll(through(number, text, plain, groups, main, other));
+                continue;
+            }
             int[] clause = clause(plain, other, main.end());
             String words = words(plain, groups, clause[0], clause[1]);
             List<Finding> one = judge.judge(new Said(number, text, words, other.spans(), Over.NOTHING, null));
             if (one.stream().anyMatch(f -> f.what() != What.NOTHING && says(words))) {
                 beside.addAll(one);
-                apart.add(clause);
+                boolean between =
+                        plain.substring(main.end(), other.start()).chars().anyMatch(Character::isLetter);
+                if (clause[0] > main.end() || !between) {
+                    apart.add(clause); // else both are about the same words
+                }
             }
         }
         String own = plain;
@@ -239,10 +253,25 @@ public final class SchoolCalendar {
         return taken.isEmpty() ? all.subList(0, 1) : taken;
     }
 
+    /** "Classes end at noon Nov 24; recess through Nov 29": from the day that the line begins with, or the day after its hours. */
+    private List<Finding> through(int number, String text, String plain, List<Group> groups, Group main, Group other) {
+        String words = words(plain, groups, clause(plain, other, main.end())[0], other.end());
+        boolean off = CalendarWords.has(CalendarWords.NO_CLASS, words) || CalendarWords.has(CalendarWords.BREAK, words);
+        if (!off || main.spans().isEmpty() || other.spans().isEmpty()) {
+            return List.of();
+        }
+        LocalDate from = main.spans().get(0).last().plusDays(1);
+        LocalDate to = other.spans().get(0).last();
+        return to.isBefore(from)
+                ? List.of()
+                : judge.judge(new Said(number, text, words, List.of(new Days.Span(from, to, "")), Over.NOTHING, null));
+    }
+
     /** Whether words beside a second date say something of classes themselves. */
     private static boolean says(String words) {
         return CalendarWords.has(CalendarWords.NO_CLASS, words)
                 || CalendarWords.has(CalendarWords.HOLIDAY, words)
+                || CalendarWords.has(CalendarWords.BREAK, words)
                 || CalendarWords.runsAs(words).isPresent()
                 || CalendarWords.has(CalendarWords.EARLY, words);
     }
@@ -274,6 +303,10 @@ public final class SchoolCalendar {
         for (Group group : groups) {
             if (group.start() >= at && group.end() <= to) {
                 words.append(plain, at, group.start()).append(' ');
+                Matcher weekday = NAMED_FOR.matcher(plain).region(Math.max(0, group.start() - 8), group.end());
+                if (weekday.find()) {
+                    words.append(weekday.group(1)).append(' '); // "Good Friday 26/03"
+                }
                 at = group.end();
             }
         }
