@@ -39,7 +39,7 @@ const wall = computed(() => understood.value?.wall ?? null);
 const open = computed(
   () =>
     (understood.value?.outline ?? []).filter((l) => l.state === "not-understood").length +
-    (understood.value?.daysOff ?? []).filter((l) => l.state === "not-understood").length,
+    (understood.value?.daysOff ?? []).filter((l) => l.state === "not-understood" || l.state === "doubtful").length,
 );
 const missing = computed(() => {
   const u = understood.value;

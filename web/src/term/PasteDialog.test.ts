@@ -1,122 +1,54 @@
 import { mount } from "@vue/test-utils";
-import { defineComponent } from "vue";
-import { describe, expect, it } from "vitest";
-import { type Asked, Refused, notedChanges, server, settled, stubs } from "../test/stand";
+import { describe, expect, it, vi } from "vitest";
+import { ref } from "vue";
+import { presses, server, settled, stubs } from "../test/stand";
 import PasteDialog from "./PasteDialog.vue";
 import { TERM } from "./useTerm";
 
-const closure = (first: string, reason: string) => ({ first, last: first, reason });
-const LINES = [
-  { number: 1, text: "Dates 2026", state: "heading", said: "no date in it, passed over" },
-  {
-    number: 2,
-    text: "Oct 12 Break",
-    state: "off",
-    said: "Mon 12 Oct",
-    takes: "1 class",
-    closure: closure("2026-10-12", "Break"),
-  },
-  {
-    number: 3,
-    text: "Nov 25",
-    state: "overlap",
-    said: "Wed 25 Nov; lies over line 2",
-    takes: "2 classes",
-    closure: closure("2026-11-25", ""),
-  },
-  {
-    number: 4,
-    text: "Oct 12 Break",
-    state: "double",
-    said: "the same days as line 2",
-    closure: closure("2026-10-12", "Break"),
-  },
-  { number: 5, text: "sometime", state: "not-understood", said: "No date found." },
-];
-const GiveList = defineComponent({
-  props: ["wrong"],
-  emits: ["given"],
-  template: `<div>
-    <button class="text" @click="$emit('given', { text: 'Oct 12' })"></button>
-    <button class="file" @click="$emit('given', { name: 'dates.csv', content: 'QUJD' })"></button>
-    <p role="alert">{{ wrong }}</p></div>`,
+const off = (number: number, state: string, reason: string, said: string) => ({
+  number,
+  text: `line ${number}`,
+  state,
+  said,
+  takes: "no class",
+  closure: { first: "2026-10-12", last: "2026-10-12", reason },
 });
+const LINES = [
+  off(1, "off", "Autumn break", "Mon 12 Oct: no class"),
+  { number: 2, text: "Oct 2 Career fair", state: "passed", said: "no day off", takes: null, closure: null },
+  off(3, "doubtful", "Founders Day", "It does not say whether classes meet."),
+  { number: 4, text: "31 Nov", state: "not-understood", said: "There is no such day.", takes: null, closure: null },
+];
 
-async function dialog(read: (asked: Asked) => unknown, how = ".text") {
-  const asked = server({ "POST read": read, "POST files": () => [] });
-  const { state, proposed } = notedChanges();
-  const at = mount(PasteDialog, { global: { provide: { [TERM as symbol]: state }, stubs: { ...stubs, GiveList } } });
-  await at.find(how).trigger("click");
+async function dialog() {
+  server({ "POST read": () => ({ lines: LINES, differences: null, differencesSaid: [] }) });
+  const propose = vi.fn(async () => true);
+  const at = mount(PasteDialog, {
+    global: {
+      stubs: { ...stubs, GiveList: { template: `<button @click="$emit('given', { text: 'x' })">give</button>` } },
+      provide: { [TERM as symbol]: { termId: 7, propose, busy: ref(false), problem: ref("") } },
+    },
+  });
+  await presses(at)("give");
   await settled();
-  const take = async () => {
-    await at
-      .findAll("button")
-      .find((b) => b.text().startsWith("Take"))!
-      .trigger("click");
-    await settled();
-  };
-  return { at, asked, state, proposed, take };
+  return { at, propose, press: presses(at) };
 }
 
 describe("days off from a list", () => {
-  it("shows each line with what was understood, and offers only what is a day off", async () => {
-    const { at } = await dialog(() => ({ lines: LINES, differencesSaid: [] }));
-    expect(
-      at.findAll("input[type=checkbox]:checked"),
-      "two days off; the other is the order of day and month",
-    ).toHaveLength(2);
-    const lines = at.findAll("ul > li").map((l) => l.text());
-    expect(lines[1]).toBe("Break, Mon 12 Oct, 1 class");
-    expect(lines[2]).toContain("Day off, Wed 25 Nov");
-    expect(lines[3]).toContain("the same days as line 2");
-    expect(at.find(".look").text()).toBe("No date found.");
+  it("gathers doubts first and takes none of them by itself", async () => {
+    const { at, propose, press } = await dialog();
+    expect(at.find(".counts").text()).toBe("1 taken, 1 in doubt, 1 put aside, 1 not understood");
+    expect(at.findAll("li").map((l) => l.classes()[0])).toEqual(["doubtful", "off", "passed", "not-understood"]);
+    const boxes = at.findAll<HTMLInputElement>("li input");
+    expect(boxes.map((b) => b.element.checked)).toEqual([false, true]);
+    await press("Take 1 day off");
+    expect(propose.mock.calls[0]).toMatchObject([{ changes: [{ closure: { reason: "Autumn break" } }] }]);
   });
 
-  it("takes what stays ticked as one step", async () => {
-    const { at, proposed, take } = await dialog(() => ({ lines: LINES, differencesSaid: [] }));
-    await at.findAll("ul input[type=checkbox]")[1]!.trigger("change");
-    await take();
-    expect(proposed[0]!.change).toEqual({
-      kind: "together",
-      does: "Take 1 day off",
-      changes: [{ kind: "add-closure", closure: closure("2026-10-12", "Break") }],
-    });
-    expect(at.emitted("done")).toHaveLength(1);
-  });
-
-  it("keeps a file, so that it can be read again, and names it", async () => {
-    const { asked, proposed, take } = await dialog(() => ({ lines: LINES, differencesSaid: [] }), ".file");
-    await take();
-    expect(proposed[0]!.change).toMatchObject({ does: "Take 2 days off from “dates.csv”" });
-    expect(asked.find((a) => a.key === "POST files")!.body).toEqual({ name: "dates.csv", content: "QUJD" });
-  });
-
-  it("reads the days again in the other order", async () => {
-    const { at, asked } = await dialog(() => ({ lines: [], differencesSaid: [] }));
-    const before = (asked[0]!.body as { dayFirst: boolean }).dayFirst;
-    await at.find("input[type=checkbox]").setValue(!before);
-    await settled();
-    expect((asked[1]!.body as { dayFirst: boolean }).dayFirst).toBe(!before);
-  });
-
-  it("tells of a file that was read before only what differs", async () => {
-    const differences = { kind: "add-closure", closure: closure("2026-10-12", "Break") };
-    const { at, proposed, take } = await dialog(
-      () => ({ lines: [], differences, differencesSaid: ["Mon 12 Oct is new"] }),
-      ".file",
-    );
-    expect(at.find(".problem").text()).toContain("Mon 12 Oct is new");
-    await take();
-    expect(proposed[0]!.change).toEqual(differences);
-  });
-
-  it("stays open and says why where it is refused or cannot be read", async () => {
-    const { at, state, take } = await dialog(() => ({ lines: LINES, differencesSaid: [] }));
-    state.refuses = "It lies outside the term.";
-    await take();
-    expect(at.find("[role=alert]").text()).toBe("It lies outside the term.");
-    expect(at.emitted("done")).toBeUndefined();
-    const unread = await dialog(() => new Refused("This is no list."));
-    expect(unread.at.find("[role=alert]").text()).toBe("This is no list.");
+  it("takes a doubt with one press", async () => {
+    const { at, propose, press } = await dialog();
+    await at.find("li.doubtful input").setValue(true);
+    await press("Take 2 days off");
+    expect(propose.mock.calls[0]).toMatchObject([{ changes: [{}, { closure: { reason: "Autumn break" } }] }]);
   });
 });

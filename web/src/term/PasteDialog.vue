@@ -12,15 +12,33 @@ const state = injectTerm();
 const { busy } = state;
 const read = shallowRef<Schemas["DaysOffRead"] | null>(null);
 const given = shallowRef<Given>({});
-const left = ref<Set<number>>(new Set());
+/** Places of the lines that are taken otherwise than they came. */
+const turned = ref<Set<number>>(new Set());
 const dayFirst = ref(/^(?!en-US|en$)/.test(navigator.language));
 const problem = ref("");
 let asked = 0;
 
-const ready = computed(() =>
-  (read.value?.lines ?? []).filter((l) => l.closure && (l.state === "off" || l.state === "overlap")),
-);
-const chosen = computed(() => ready.value.filter((l) => !left.value.has(l.number)));
+/** Doubtful lines first: they are settled before anything else is looked at. */
+const lines = computed(() => {
+  const all = (read.value?.lines ?? []).map((l, at) => ({ ...l, at }));
+  return [...all.filter((l) => l.state === "doubtful"), ...all.filter((l) => l.state !== "doubtful")];
+});
+const TAKEN = ["off", "overlap", "doubtful"];
+const ready = computed(() => lines.value.filter((l) => l.closure && TAKEN.includes(l.state)));
+/** A doubt is taken when it is ticked, anything else unless it is unticked. */
+const ticked = (l: { at: number; state: string }) => (l.state === "doubtful") === turned.value.has(l.at);
+const chosen = computed(() => ready.value.filter(ticked));
+const counts = computed(() => {
+  const doubtful = ready.value.filter((l) => l.state === "doubtful").length;
+  const aside = lines.value.filter((l) => !l.closure && l.state !== "heading" && l.state !== "not-understood").length;
+  const wrong = lines.value.filter((l) => l.state === "not-understood").length;
+  return [
+    `${ready.value.length - doubtful} taken`,
+    ...(doubtful ? [`${doubtful} in doubt`] : []),
+    ...(aside ? [`${aside} put aside`] : []),
+    ...(wrong ? [`${wrong} not understood`] : []),
+  ].join(", ");
+});
 const again = computed(() => read.value?.differences !== undefined && read.value?.differences !== null);
 
 async function look(next: Given) {
@@ -36,7 +54,7 @@ async function look(next: Given) {
     );
     if (turn === asked) {
       read.value = found;
-      left.value = new Set();
+      turned.value = new Set();
     }
   } catch (e) {
     if (turn === asked) problem.value = (e as Error).message;
@@ -76,10 +94,10 @@ async function finish() {
     problem.value = (e as Error).message;
   }
 }
-function tick(number: number) {
-  const next = new Set(left.value);
-  if (!next.delete(number)) next.add(number);
-  left.value = next;
+function tick(at: number) {
+  const next = new Set(turned.value);
+  if (!next.delete(at)) next.add(at);
+  turned.value = next;
 }
 </script>
 
@@ -114,13 +132,15 @@ Nov 25 to 27: Harvest holiday
       </div>
       <div class="understood" aria-live="polite">
         <p v-if="!read?.lines.length" class="soft">What is understood of it stands here, line by line.</p>
-        <ul v-else>
-          <li v-for="l in read.lines" :key="l.number + l.text" :class="l.state">
-            <label v-if="l.closure && (l.state === 'off' || l.state === 'overlap')">
-              <input type="checkbox" :checked="!left.has(l.number)" @change="tick(l.number)" />
+        <p v-else class="counts" role="status">{{ counts }}</p>
+        <ul v-if="read?.lines.length">
+          <li v-for="l in lines" :key="l.at" :class="l.state">
+            <label v-if="l.closure && TAKEN.includes(l.state)">
+              <input type="checkbox" :checked="ticked(l)" @change="tick(l.at)" />
               <span>
                 <b>{{ (l.closure as { reason?: string }).reason || "Day off" }}</b>, {{ l.said
                 }}<span class="soft">, {{ l.takes }}</span>
+                <span v-if="l.state === 'doubtful'" class="gave"> {{ l.text.trim() }}</span>
               </span>
             </label>
             <span v-else>
@@ -186,6 +206,14 @@ li label {
   display: flex;
   gap: 8px;
   align-items: baseline;
+}
+.counts {
+  margin: 0 0 4px;
+  font-weight: bold;
+}
+li.doubtful {
+  border-left: 3px solid var(--lamp);
+  padding-left: 6px;
 }
 .gave {
   color: var(--ink-faint);

@@ -18,8 +18,18 @@ const text = defineModel<string>({ required: true });
 const LINE = 22;
 const scroll = ref(0);
 const count = computed(() => Math.max(props.rows, text.value.split("\n").length + 1));
-const byNumber = computed(() => new Map(props.lines.map((l) => [l.number, l])));
-const wrong = computed(() => props.lines.filter((l) => l.state === "not-understood").length);
+/** Of a line that means several things, all of them. */
+const byNumber = computed(() => {
+  const by = new Map<number, { number: number; state: string; said: string }>();
+  for (const l of props.lines) {
+    const before = by.get(l.number);
+    by.set(l.number, before ? { ...before, said: `${before.said}; ${l.said}` } : l);
+  }
+  return by;
+});
+const open = (l: { state: string }) => l.state === "not-understood" || l.state === "doubtful";
+const wrong = computed(() => props.lines.filter(open).length);
+const doubts = computed(() => props.lines.some((l) => l.state === "doubtful"));
 /** Only lines near the visible part are drawn. */
 const visible = computed(() => {
   const first = Math.max(1, Math.floor(scroll.value / LINE) - 5);
@@ -55,16 +65,19 @@ const sum = computed(() => {
     lesson: ["lesson", "lessons"],
     work: ["line of work", "lines of work"],
     off: ["day off or run", "days off or runs"],
+    passed: ["date put aside", "dates put aside"],
+    outside: ["date of another term", "dates of another term"],
+    double: ["said twice", "said twice"],
     meets: ["date without effect", "dates without effect"],
     heading: ["heading", "headings"],
   };
   return [...by]
-    .filter(([s]) => s !== "not-understood")
+    .filter(([s]) => s !== "not-understood" && s !== "doubtful")
     .map(([s, n]) => `${n} ${name[s]?.[n === 1 ? 0 : 1] ?? s}`)
     .join(", ");
 });
 function move(step: number) {
-  const list = props.lines.filter((l) => l.state === "not-understood");
+  const list = props.lines.filter(open);
   const line = list[step];
   const field = document.getElementById(props.id) as HTMLTextAreaElement | null;
   if (!line || !field) return;
@@ -107,7 +120,7 @@ function move(step: number) {
             :title="line.said"
           >
             <i>{{
-              line.state === "not-understood" ? "▲" : line.state === "heading" || line.state === "meets" ? "–" : "✓"
+              open(line) ? "▲" : ["heading", "meets", "passed", "outside", "double"].includes(line.state) ? "–" : "✓"
             }}</i>
             <span>{{ line.said }}</span>
           </div>
@@ -118,7 +131,7 @@ function move(step: number) {
       <template v-if="indents">Tab indents a new line; Esc, then Tab goes on. </template>{{ sum
       }}<template v-if="sum && wrong">, </template>
       <button v-if="wrong" type="button" class="plain look" @click="move(0)">
-        {{ wrong }} not understood: go to the first
+        {{ wrong }} {{ doubts ? "in doubt or " : "" }}not understood: go to the first
       </button>
     </p>
   </div>

@@ -65,7 +65,7 @@ public final class CalendarCommand {
         List<Finding> found;
         try {
             String name = Path.of(asked.file()).getFileName().toString();
-            found = SchoolCalendar.read(new Given(name, bytes), first, last, teaches);
+            found = SchoolCalendar.read(new Given(name, bytes), new SchoolCalendar.Term(first, last, teaches, null));
         } catch (Unreadable e) {
             err.println(asked.file() + ": " + e.getMessage());
             return 2;

@@ -13,6 +13,7 @@ import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.exchange.school.DaysOffReader;
 import app.matsuri.exchange.words.DayWords;
 import app.matsuri.exchange.words.MeetsSaid;
 import app.matsuri.exchange.words.MeetsWords;
@@ -95,11 +96,11 @@ public record Start(
             to = null;
         }
         DayWords days = new DayWords(from == null ? today : from, from, to);
-        List<DaysOffReader.Line> off = DaysOffReader.read(daysOff, days);
         OutlineReader.Reading plan = OutlineReader.read(outline, days);
         Optional<Course> read = course(plan.units(), days, said);
         Set<DayOfWeek> teaching = EnumSet.noneOf(DayOfWeek.class);
         weekdays.forEach(w -> teaching.add(Words.weekday(w)));
+        List<DaysOffReader.Line> off = DaysOffReader.read(daysOff, days, teaching);
         if (teaching.isEmpty()) {
             said.add(new Said("weekdays", false, "Tick at least one weekday that teaches."));
         }
@@ -107,6 +108,7 @@ public record Start(
             return new Reading(null, said, off, plan.lines());
         }
         List<Closure> closures = off.stream()
+                .filter(DaysOffReader.Line::taken)
                 .map(DaysOffReader.Line::closure)
                 .filter(Objects::nonNull)
                 .toList();

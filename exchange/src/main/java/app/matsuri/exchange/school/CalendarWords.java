@@ -30,7 +30,7 @@ final class CalendarWords {
                     + "|" + CLASSES + " (?:do|does|will) not (?:meet|be held|take place)|" + CLASSES
                     + "[^;:]{0,50}\\b(?:do|does|will) not meet"
                     + "|" + CLASSES + " (?:are |is |have been )?(?:cancel\\w*|suspended|paused?|dismissed|called off)"
-                    + "|(?:college|university|school|institute|campus|district|schools|academy|offices? and classes)s? (?:is |are |will be )?closed|\\bclosed (?:for|to) (?:students|classes)|no attendance|students? (?:off|do not attend|not in attendance)|non-(?:instructional|student|attendance|teaching) (?:days?|weeks?|periods?)|student holiday|days? off|not in session|\\bclosed\\b"
+                    + "|(?:college|university|school|institute|campus|district|schools|academy|offices? and classes)s? (?:is |are |will be )?closed|\\bclosed (?:for|to) (?:students|classes)|no attendance|students? (?:off|do not attend|not in attendance)|non-(?:instructional|student|attendance|teaching) (?:days?|weeks?|periods?)|student holiday|days? off|not in session|\\bclosed\\b|^\\W*off\\W*$|^\\W*frei\\W*$"
                     + "|(?:lehrveranstaltungs|vorlesungs|unterrichts|schul|lv-)frei\\w*|(?:keine|entfallen|entfällt|kein) (?:lv|lvs|lehrveranstaltung\\w*|vorlesung\\w*|unterricht|schule)|(?:lv|lehrveranstaltungen|vorlesungen|unterricht) (?:entfallen|entfällt|fällt aus|fallen aus)|dies (?:academicus|ohne)|geschlossen"
                     + "|(?:pas|aucun|sans|point) (?:de |d'|)?(?:cours|classe|école)|cours (?:sont )?(?:suspendus?|annulés?|levés?)|suspension des cours|(?:établissement|collège|cégep|université|école|campus) fermée?s?|\\bcongé\\b|jours? fériés?|\\bférié\\b|\\bfermé\\b|relâche"
                     + "|(?:clases|labores|actividades) suspendidas|sin (?:clases|labores|actividades|alumnos)|no (?:hay|habrá) (?:clases|labores)|suspensi[óo]n(?: de)?(?: (?:clases|labores|actividades))?|d[ií]as? (?:inh[áa]bil(?:es)?|no lectivos?|festivos?|feriados?|de asueto)|no lectivos?|no laborables?|asueto|\\bfestivo\\b|\\bferiado\\b|cierre de la (?:universidad|escuela)|cerrad[oa]");
@@ -110,7 +110,7 @@ final class CalendarWords {
             "(?:late|delayed) (?:start|opening|arrival)|(?:starts?|begins?|opens?) (?:late|at)\\b|entrada a las|beginn (?:um|erst)|(?:unterricht|vorlesungen) (?:ab|erst)");
 
     static final Pattern MAYBE = of(
-            "\\b(?:may|might|possibl[ey]|perhaps|tentative\\w*|optional|to be (?:confirmed|determined|announced)|tbd|tba|tbc|at the discretion|by department|some|selected|if \\w+|pending|subject to)\\b|voraussichtlich|\\bggf\\b|\\bevtl\\b|eventuell|nach ermessen|möglicherweise|éventuel\\w*|possible\\w*|à confirmer|peut|peuvent|à la discrétion|por confirmar|posible\\w*|podr[áa]n?\\b|a criterio");
+            "\\b(?:may(?= (?!day|bank|holiday|break)\\w)|might|possibl[ey]|perhaps|tentative\\w*|optional|to be (?:confirmed|determined|announced)|tbd|tba|tbc|at the discretion|by department|some|selected|if \\w+|pending|subject to)\\b|voraussichtlich|\\bggf\\b|\\bevtl\\b|eventuell|nach ermessen|möglicherweise|éventuel\\w*|possible\\w*|à confirmer|peut|peuvent|à la discrétion|por confirmar|posible\\w*|podr[áa]n?\\b|a criterio");
 
     static final Pattern CANCELS = of("\\b(?:cancel\\w*|suspen\\w*|entfallen|annul\\w*)\\b");
 

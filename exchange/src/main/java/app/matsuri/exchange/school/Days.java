@@ -26,7 +26,7 @@ final class Days {
 
     private static final String MONTH = DayWords.MONTH.replace("\\b\\.?", "(?![\\p{L}])\\.?");
     private static final String NUMBER = "(\\d{1,2})(?:st|nd|rd|th|er|re|º|ª)?(?![\\d\\p{L}])";
-    private static final String YEAR = "(?:,?\\s*(?:del?\\s+)?(20\\d{2})(?!\\d|\\s*[-/]\\s*\\d))?";
+    private static final String YEAR = "(?:,?\\s*(?:del?\\s+)?(20\\d{2})(?!\\d|[-/]\\d))?";
     private static final String LEAD = "(?:(" + WEEKDAY + ")[.,]{0,2}\\s*(?:the\\s+|den\\s+|der\\s+|el\\s+|le\\s+)?)?";
 
     /** What may follow no day: an hour, a share, a count. */
@@ -39,7 +39,7 @@ final class Days {
             of(LEAD + "(\\d{1,2})\\.\\s?(\\d{1,2})(\\.(?:\\s?(20\\d{2})|(\\d{2})(?![\\d:.]))?)?(?!\\d)");
     private static final Pattern DAY_MONTH = of(LEAD + NUMBER + "\\.?\\s*(?:of\\s+|de\\s+)?" + MONTH + YEAR);
     private static final Pattern MONTH_DAY = of(LEAD + MONTH + "\\s*" + NUMBER + NO_HOUR + YEAR);
-    private static final Pattern BARE = of(LEAD + NUMBER + "\\.?" + NO_HOUR);
+    private static final Pattern BARE = of(LEAD + NUMBER + "\\.?" + NO_HOUR + YEAR);
 
     private static final Pattern TO = of(
             "\\s*(?:-|\\bto\\b|\\bthrough\\b|\\bthru\\b|\\buntil\\b|\\btill\\b"
@@ -52,6 +52,8 @@ final class Days {
     private static final Pattern NAMED = of(
             "\\s*[(\\[]\\s*" + BOTH + "\\s*[)\\]]|[\\s,]*" + BOTH
                     + "(?=\\s|$|[,;:|])(?!\\s*\\d|\\s+(?:class|classes|schedule|timetable|lectures?|lessons|plan|evening|morning|night|only)\\b)");
+
+    private static final Pattern BEFORE = of("(?<![\\p{L}])(" + WEEKDAY + ")\\.?\\s*(?:-|/|to|through|bis|au)\\s*$");
 
     private static final Pattern ORDINAL = of(
             "^\\d+(?:st|nd|rd|th|º|er)\\b(?!\\s+(?:semester|term|quarter|trimester|marking|grad\\w*|year|week|period|half|block|annual|session|semestre|trimestre))");
@@ -157,6 +159,7 @@ final class Days {
                     .get(runs.get(runs.size() - 1).size() - 1)
                     .month();
             end = named(line, end, runs);
+            i = before(line, i, runs);
             boolean week =
                     WEEK_OF.matcher(line.substring(Math.max(0, i - 20), i)).find();
             groups.add(resolved(i, end, runs, years, week));
@@ -287,7 +290,7 @@ final class Days {
         }
         m = BARE.matcher(line).region(at, line.length());
         if (m.lookingAt() && n(m, 2) >= 1 && n(m, 2) <= 31) {
-            return new Day(at, m.end(), 0, n(m, 2), 0, weekday(m.group(1)));
+            return new Day(at, m.end(), 0, n(m, 2), year(m.group(3)), weekday(m.group(1)));
         }
         return null;
     }
@@ -356,6 +359,20 @@ final class Days {
         return months[months.length - 1];
     }
 
+    /** Takes the first weekday of "Wednesday-Friday, November 25-27"; where the days begin. */
+    private static int before(String line, int start, List<List<Day>> runs) {
+        List<Day> run = runs.get(0);
+        Matcher m = BEFORE.matcher(line.substring(0, start));
+        if (run.size() != 2 || run.get(0).weekday() == null || !m.find()) {
+            return start;
+        }
+        Day first = run.get(0);
+        Day last = run.get(1);
+        run.set(1, last.named(first.weekday()));
+        run.set(0, new Day(first.start(), first.end(), first.month(), first.day(), first.year(), weekday(m.group(1))));
+        return m.start();
+    }
+
     /** Takes the weekdays that stand behind the last day; where they end. */
     private static int named(String line, int end, List<List<Day>> runs) {
         Matcher m = NAMED.matcher(line).region(end, line.length());
@@ -415,7 +432,23 @@ final class Days {
             String other = contradicts.isEmpty() ? contradicts(b, till) : contradicts;
             spans.add(new Span(begin, week && run.size() == 1 ? till.plusDays(6) : till, other));
         }
-        return new Group(start, end, spans, wrong);
+        return new Group(start, end, joined(spans), wrong);
+    }
+
+    /** "12 & 13" is one run. */
+    private static List<Span> joined(List<Span> spans) {
+        List<Span> joined = new ArrayList<>();
+        for (Span span : spans) {
+            Span before = joined.isEmpty() ? null : joined.get(joined.size() - 1);
+            if (before != null
+                    && before.last().plusDays(1).equals(span.first())
+                    && before.wrong().isEmpty()) {
+                joined.set(joined.size() - 1, new Span(before.first(), span.last(), span.wrong()));
+            } else {
+                joined.add(span);
+            }
+        }
+        return joined;
     }
 
     /** The year that is said above it; another where only then it is a day of the term and has the weekday that is printed. */

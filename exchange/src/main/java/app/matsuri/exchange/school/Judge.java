@@ -43,13 +43,10 @@ final class Judge {
         return marks;
     }
 
-    /**
-     * @param first of the term's days of classes, as is the last
-     */
-    Judge(LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
-        this.first = first;
-        this.last = last;
-        this.teaches = teaches;
+    Judge(SchoolCalendar.Term term) {
+        this.first = term.first();
+        this.last = term.last();
+        this.teaches = term.weekdays();
     }
 
     /**

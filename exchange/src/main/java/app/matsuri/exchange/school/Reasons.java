@@ -8,8 +8,12 @@ final class Reasons {
 
     private static final int LONGEST = 80;
     private static final Pattern STATED = Pattern.compile(
-            "(?iu)[(\\[]?\\b(?:no (?:day or evening )?(?:classes|class|school|students|lectures)(?: held)?|(?:offices?|college|schools?|university|institute|campus) closed|closed for students|lehrveranstaltungsfrei|vorlesungsfrei|unterrichtsfrei|schulfrei|pas de cours|aucun cours|sin clases)\\b[)\\]]?[.;,]?");
+            "(?iu)[(\\[]?\\b(?:no (?:day or evening )?(?:classes|class|school|students|lectures)(?: held)?|(?:offices?|college|schools?|university|institute|campus) closed|closed for students|closed$|lehrveranstaltungsfrei|vorlesungsfrei|unterrichtsfrei|schulfrei|pas de cours|aucun cours|sin clases)\\b[)\\]]?[.;,]?");
     private static final Pattern ENDS = Pattern.compile("^[\\s,;:.|•·*▪◦➢>→/&–—-]+|[\\s,;:|•·*▪◦➢>→/&–—(\\[-]+$");
+
+    /** What stood between the words and their dates. */
+    private static final Pattern JOINTS = Pattern.compile(
+            "(?iu)^(?:vom|von|du|del|from|on|le|el|am)(?=\\s)|(?<=\\s)(?:vom|von|du|del|from|on|le|el|am|au|to|bis)$|^(?:inclus|einschl\\.?|inklusive)(?=\\s)");
 
     private static final Pattern STOPS = Pattern.compile(": |; | \\(|\\) | [–—-] |\\. ");
 
@@ -46,6 +50,7 @@ final class Reasons {
         do {
             before = text;
             text = ENDS.matcher(text).replaceAll("").strip();
+            text = JOINTS.matcher(text).replaceAll("").strip();
         } while (!before.equals(text));
         return text;
     }

@@ -17,6 +17,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads a school's calendar as it is published: text, a table, a workbook or a calendar file. Every line with words ends in something that is
@@ -49,6 +50,19 @@ public final class SchoolCalendar {
             Pattern.compile("(?iu)(?:" + DayWords.WEEKDAY + "|[MTWRFSU]|mo|tu|we|th|fr|sa|su)\\.?"
                     + "(?:\\s*[-/]\\s*(?:" + DayWords.WEEKDAY + "|[MTWRFSU]|mo|tu|we|th|fr|sa|su)\\.?)?");
 
+    /**
+     * The term that a calendar is read for.
+     *
+     * @param first of its days of classes, as is the last
+     * @param weekdays that ordinarily teach
+     * @param dayFirst whether 10/11 is the tenth of November where the calendar does not show it; null for as its words let expect
+     */
+    public record Term(
+            LocalDate first,
+            LocalDate last,
+            Set<DayOfWeek> weekdays,
+            @Nullable Boolean dayFirst) {}
+
     private final Judge judge;
     private final TermYears years;
     private final List<Finding> found = new ArrayList<>();
@@ -56,35 +70,33 @@ public final class SchoolCalendar {
     private Over over = Over.NOTHING;
     private List<String> terms = List.of();
 
-    private SchoolCalendar(String text, LocalDate first, LocalDate last, Judge judge) {
+    private SchoolCalendar(String text, Term term, Judge judge) {
         this.judge = judge;
-        this.years = new TermYears(text, first, last);
+        this.years = new TermYears(text, term);
     }
 
     /**
      * Reads a file.
      *
-     * @param first of the term's days of classes, as is the last
-     * @param teaches weekdays that ordinarily teach
      * @return in the order of its lines; none for blank ones and headings
      * @throws Unreadable when it cannot be read
      */
-    public static List<Finding> read(Given file, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
+    public static List<Finding> read(Given file, Term term) {
         return switch (file.kind()) {
             case CALENDAR -> {
-                Judge judge = new Judge(first, last, teaches);
+                Judge judge = new Judge(term);
                 yield Pairs.settled(SchoolEvents.read(file, judge), judge.marks());
             }
             case WORKBOOK, TABLE -> {
-                Judge judge = new Judge(first, last, teaches);
-                yield Pairs.settled(SchoolTable.read(file, first, last, judge), judge.marks());
+                Judge judge = new Judge(term);
+                yield Pairs.settled(SchoolTable.read(file, term, judge), judge.marks());
             }
-            case TEXT -> read(file.text(), first, last, teaches);
+            case TEXT -> read(file.text(), term);
         };
     }
 
     /** Reads text as it is pasted. */
-    public static List<Finding> read(String text, LocalDate first, LocalDate last, Set<DayOfWeek> teaches) {
+    public static List<Finding> read(String text, Term term) {
         String[] lines = text.split("\\R", -1);
         if (lines.length > MOST_LINES) {
             throw new Unreadable(String.format(
@@ -93,7 +105,7 @@ public final class SchoolCalendar {
                     lines.length,
                     MOST_LINES));
         }
-        SchoolCalendar reader = new SchoolCalendar(text, first, last, new Judge(first, last, teaches));
+        SchoolCalendar reader = new SchoolCalendar(text, term, new Judge(term));
         for (int i = 0; i < lines.length; i++) {
             reader.line(i + 1, lines[i].length() > LONGEST ? lines[i].substring(0, LONGEST) : lines[i]);
         }
@@ -101,9 +113,8 @@ public final class SchoolCalendar {
     }
 
     /** Reads the lines of a table that has no columns of its own, by their numbers. */
-    static List<Finding> lines(
-            List<Integer> numbers, List<String> lines, LocalDate first, LocalDate last, Judge judge) {
-        SchoolCalendar reader = new SchoolCalendar(String.join("\n", lines), first, last, judge);
+    static List<Finding> lines(List<Integer> numbers, List<String> lines, Term term, Judge judge) {
+        SchoolCalendar reader = new SchoolCalendar(String.join("\n", lines), term, judge);
         for (int i = 0; i < lines.size(); i++) {
             reader.line(numbers.get(i), lines.get(i));
         }
@@ -161,7 +172,13 @@ public final class SchoolCalendar {
             over = off ? Over.OFF : new Over(false, early ? Hours.at(plain).orElse(null) : null);
             return;
         }
-        found.add(Finding.nothing(number, text, "no date"));
+        Finding none = Finding.nothing(number, text, "no date");
+        boolean meant = plain.length() < 60
+                        && (CalendarWords.has(CalendarWords.NO_CLASS, plain)
+                                || CalendarWords.has(CalendarWords.BREAK, plain))
+                        && !plain.strip().endsWith(".")
+                || plain.matches("\\W*\\d{1,2}[./-]\\d{1,2}.*");
+        found.add(meant ? none.doubted("No date found. Write it as “Oct 12-13 Autumn break”.") : none);
     }
 
     /** A table of several terms side by side: a label, then a cell for each. */

@@ -24,10 +24,12 @@ final class SchoolEvents {
         List<Finding> found = new ArrayList<>();
         List<Integer> lines = summaries(file.text());
         CalendarReader.Reading reading = CalendarReader.read(file, zone(file.text()));
+        // what Matsuri wrote itself has nothing but days off
+        Judge.Over over = file.text().contains("PRODID:-//Matsuri//") ? Judge.Over.OFF : Judge.Over.NOTHING;
         Set<Integer> read = new HashSet<>();
         for (Event event : reading.events()) {
             read.add(event.number());
-            found.addAll(event(lines.get(event.number()), event, judge));
+            found.addAll(event(lines.get(event.number()), event, over, judge));
         }
         for (int k = 0; k < lines.size(); k++) {
             if (!read.contains(k)) {
@@ -49,7 +51,7 @@ final class SchoolEvents {
         return ZoneOffset.UTC;
     }
 
-    private static List<Finding> event(int line, Event event, Judge judge) {
+    private static List<Finding> event(int line, Event event, Judge.Over over, Judge judge) {
         String text = event.summary();
         if (event.cancelled()) {
             return List.of(Finding.nothing(line, text, "cancelled"));
@@ -57,12 +59,12 @@ final class SchoolEvents {
         if (!event.rule().isEmpty()) {
             return List.of(Finding.nothing(line, text, "repeats"));
         }
-        String words = Days.plain(event.summary() + ". " + event.words());
+        String words = Days.plain(event.summary() + (event.words().isBlank() ? "" : ". " + event.words()));
         Hours own = event.allDay() || !event.end().isAfter(event.start())
                 ? null
                 : new Hours(event.start().toLocalTime(), event.end().toLocalTime());
         Days.Span span = new Days.Span(event.firstDay(), event.lastDay(), "");
-        return judge.judge(new Judge.Said(line, text, words, List.of(span), Judge.Over.NOTHING, own));
+        return judge.judge(new Judge.Said(line, text, words, List.of(span), over, own));
     }
 
     /** The lines of the SUMMARY of each event, in order; that of its BEGIN where it has none. */

@@ -50,22 +50,20 @@ final class SchoolTable {
     private static final Pattern HALF = Pattern.compile(
             "(?iu)h|half(?: day)?|½|1/2|0[.,]5|early(?: (?:release|dismissal))?|e|er|ed|partial|halb|demi(?:-journée)?|media?|medio");
 
-    private final LocalDate first;
-    private final LocalDate last;
+    private final SchoolCalendar.Term term;
     private final Judge judge;
     private final TermYears years;
     private final Map<Column, Integer> columns;
     private final List<Finding> found = new ArrayList<>();
 
-    private SchoolTable(Map<Column, Integer> columns, String text, LocalDate first, LocalDate last, Judge judge) {
+    private SchoolTable(Map<Column, Integer> columns, String text, SchoolCalendar.Term term, Judge judge) {
         this.columns = columns;
-        this.first = first;
-        this.last = last;
+        this.term = term;
         this.judge = judge;
-        this.years = new TermYears(text, first, last);
+        this.years = new TermYears(text, term);
     }
 
-    static List<Finding> read(Given file, LocalDate first, LocalDate last, Judge judge) {
+    static List<Finding> read(Given file, SchoolCalendar.Term term, Judge judge) {
         List<Row> rows = TableFile.numbered(file);
         for (int r = 0; r < Math.min(rows.size(), 15); r++) {
             Map<Column, Integer> columns = columns(rows.get(r).cells());
@@ -75,7 +73,7 @@ final class SchoolTable {
             if (columns.containsKey(Column.DATE) && says) {
                 StringBuilder text = new StringBuilder();
                 rows.forEach(row -> text.append(String.join(" ", row.cells())).append('\n'));
-                SchoolTable table = new SchoolTable(columns, text.toString(), first, last, judge);
+                SchoolTable table = new SchoolTable(columns, text.toString(), term, judge);
                 rows.subList(r + 1, rows.size()).forEach(table::row);
                 return table.found;
             }
@@ -83,8 +81,7 @@ final class SchoolTable {
         return SchoolCalendar.lines(
                 rows.stream().map(Row::number).toList(),
                 rows.stream().map(SchoolTable::joined).toList(),
-                first,
-                last,
+                term,
                 judge);
     }
 
@@ -192,7 +189,7 @@ final class SchoolTable {
         if (text.isBlank()) {
             return;
         }
-        List<Finding> lines = SchoolCalendar.lines(List.of(row.number()), List.of(text), first, last, judge);
+        List<Finding> lines = SchoolCalendar.lines(List.of(row.number()), List.of(text), term, judge);
         found.addAll(lines);
     }
 
@@ -226,7 +223,7 @@ final class SchoolTable {
         }
         List<Finding> all = new ArrayList<>();
         for (Days.Span span : spans) {
-            if (span.last().isBefore(first) || span.first().isAfter(last)) {
+            if (span.last().isBefore(term.first()) || span.first().isAfter(term.last())) {
                 continue;
             }
             Finding off = Finding.of(row.number(), text, What.OFF, span.first(), span.last(), Reasons.of(words));

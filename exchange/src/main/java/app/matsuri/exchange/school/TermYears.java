@@ -23,9 +23,9 @@ final class TermYears implements Days.Years {
     /**
      * @param text the whole of it, which shows how its days are written
      */
-    TermYears(String text, LocalDate first, LocalDate last) {
-        this.first = first;
-        this.last = last;
+    TermYears(String text, SchoolCalendar.Term term) {
+        this.first = term.first();
+        this.last = term.last();
         boolean day = false;
         boolean month = false;
         Matcher m = SLASHED.matcher(text);
@@ -38,7 +38,8 @@ final class TermYears implements Days.Years {
         boolean english = Pattern.compile("(?i)\\b(?:fall|college|semester|district|school)\\b")
                 .matcher(text)
                 .find();
-        dayFirst = day == month ? !english : day;
+        Boolean usual = term.dayFirst();
+        dayFirst = day != month ? day : usual != null ? usual : !english;
         Matcher year = SCHOOL_YEAR.matcher(Days.plain(text));
         while (schoolYear == 0 && year.find()) {
             if (Integer.parseInt(year.group(1)) % 100 + 1 == Integer.parseInt(year.group(2))) {

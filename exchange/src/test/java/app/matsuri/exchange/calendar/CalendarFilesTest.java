@@ -18,8 +18,9 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.calendar.CalendarReader.Event;
 import app.matsuri.exchange.file.Given;
-import app.matsuri.exchange.outline.DaysOffReader.Line;
 import app.matsuri.exchange.plan.PlanFile;
+import app.matsuri.exchange.school.DaysOffFile;
+import app.matsuri.exchange.school.DaysOffReader.Line;
 import app.matsuri.exchange.table.TermTables;
 import app.matsuri.exchange.words.DayWords;
 import biweekly.Biweekly;
@@ -242,7 +243,7 @@ class CalendarFilesTest {
         lines.addAll(List.of(event("4", "First day of classes", "DTSTART;VALUE=DATE:20260831")));
         lines.addAll(List.of(event("5", "Choir", "DTSTART:20261001T190000Z", "DTEND:20261001T200000Z")));
         List<Line> read = DaysOffFile.read(ics(lines.toArray(String[]::new)), term, words(term));
-        assertThat(read).extracting(Line::state).containsExactly("off", "off", "meets", "passed");
+        assertThat(read).extracting(Line::state).containsExactly("off", "off", "passed", "meets", "passed");
         assertThat(read.get(1).closure().last()).isEqualTo(day("2026-10-16"));
         assertThat(read.get(0).closure().kind()).isEqualTo("staff-day");
     }
@@ -252,7 +253,7 @@ class CalendarFilesTest {
         Term term = demo().term();
         Given list = new Given(
                 "list.txt",
-                "Oct 12-13 Autumn break\nOct 23 Staff day\nOct 23 Staff day\nOct 21-23 Camp\nJul 4 Picnic day, closed"
+                "Oct 12-13 Autumn break\nOct 23 Staff day\nOct 23 Staff day\nOct 21-23 Camp, no classes\nJul 4 Picnic day, closed"
                         .getBytes(StandardCharsets.UTF_8));
         assertThat(DaysOffFile.check(DaysOffFile.read(list, term, words(term)), term))
                 .extracting(Line::state)

@@ -12,9 +12,11 @@ import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.Session;
 import app.matsuri.exchange.file.Given;
-import app.matsuri.exchange.outline.DaysOffReader;
+import app.matsuri.exchange.school.DaysOffFile;
+import app.matsuri.exchange.school.DaysOffReader;
 import app.matsuri.exchange.words.DayWords;
 import java.nio.charset.StandardCharsets;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -22,6 +24,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
@@ -108,7 +111,7 @@ class ThereAndBackTest {
                 }
                 list.append(": Frei\n");
             }
-            assertThat(days(DaysOffReader.read(list.toString(), words)))
+            assertThat(days(DaysOffReader.read(list.toString(), words, EnumSet.allOf(DayOfWeek.class))))
                     .as(list.toString())
                     .isEqualTo(expected);
         }

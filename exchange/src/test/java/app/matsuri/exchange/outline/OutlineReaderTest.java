@@ -9,9 +9,11 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.Schedule;
+import app.matsuri.exchange.school.DaysOffReader;
 import app.matsuri.exchange.words.DayWords;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -163,14 +165,15 @@ class OutlineReaderTest {
 
     @Test
     void readsASchoolsListOfDates() {
-        List<DaysOffReader.Line> lines = DaysOffReader.read("""
+        List<DaysOffReader.Line> lines =
+                DaysOffReader.read("""
                 Academic Calendar, Autumn 2026
                 Sept. 7 (Mon)   Public holiday, college closed
                 Oct. 12-13   Autumn break, no classes
 
                 Nov. 11   Bridge Day, classes meet
                 Reading day as announced by the Dean
-                """, DAYS);
+                """, DAYS, EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.FRIDAY));
         assertThat(lines)
                 .extracting(DaysOffReader.Line::state)
                 .containsExactly("heading", "off", "off", "meets", "not-understood");

@@ -58,7 +58,8 @@ class SchoolCalendarTest {
 
         List<Finding> read(byte[] content) {
             return SchoolCalendar.read(
-                    new Given(file.getFileName().toString(), content), day("first"), day("last"), WEEK);
+                    new Given(file.getFileName().toString(), content),
+                    new SchoolCalendar.Term(day("first"), day("last"), WEEK, null));
         }
 
         Set<String> set(String field, int parts) {
@@ -175,7 +176,7 @@ class SchoolCalendarTest {
     }
 
     private static List<Finding> one(String line) {
-        return SchoolCalendar.read("Fall 2026\n" + line, FIRST, LAST, WEEK);
+        return SchoolCalendar.read("Fall 2026\n" + line, new SchoolCalendar.Term(FIRST, LAST, WEEK, null));
     }
 
     private static String said(Finding f) {
@@ -303,7 +304,8 @@ class SchoolCalendarTest {
 
     @Test
     void tooManyLinesAreRefusedWithWhatToDo() {
-        assertThatThrownBy(() -> SchoolCalendar.read("a\n".repeat(6_000), FIRST, LAST, WEEK))
+        assertThatThrownBy(() ->
+                        SchoolCalendar.read("a\n".repeat(6_000), new SchoolCalendar.Term(FIRST, LAST, WEEK, null)))
                 .isInstanceOf(Unreadable.class)
                 .hasMessageContaining("at most 5,000");
     }

@@ -8,12 +8,12 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.proposal.ClassesTaken;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.exchange.calendar.CalendarWriter;
-import app.matsuri.exchange.calendar.DaysOffFile;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.holiday.PublicHolidays;
-import app.matsuri.exchange.outline.DaysOffReader.Line;
 import app.matsuri.exchange.plan.PlanWriter;
+import app.matsuri.exchange.school.DaysOffFile;
+import app.matsuri.exchange.school.DaysOffReader.Line;
 import app.matsuri.exchange.table.TermTables;
 import app.matsuri.exchange.words.DayWords;
 import app.matsuri.server.access.Access;
@@ -130,7 +130,8 @@ class CalendarController {
             byte[] old = sources.content(termId, list.name());
             if (old != null) {
                 ListGiven before = new ListGiven(list.name(), null, old, list.dayFirst());
-                List<Change> changes = DaysOffFile.differences(off(lines(before, term)), off(lines(list, term)), term);
+                List<Change> changes =
+                        DaysOffFile.differences(taken(lines(before, term)), taken(lines(list, term)), term);
                 changes.forEach(c -> said.add(Change.said(c, decisions)));
                 differences = changes.isEmpty()
                         ? Map.of()
@@ -144,6 +145,10 @@ class CalendarController {
         boolean dayFirst = Boolean.TRUE.equals(list.dayFirst());
         LocalDate now = today.in(term.zone());
         return DaysOffFile.read(list.given(), term, new DayWords(now, term.first(), term.last(), dayFirst));
+    }
+
+    private static List<Closure> taken(List<Line> lines) {
+        return off(lines.stream().filter(Line::taken).toList());
     }
 
     private static List<Closure> off(List<Line> lines) {

@@ -2,9 +2,9 @@ package app.matsuri.server.term;
 
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
-import app.matsuri.exchange.outline.DaysOffReader;
 import app.matsuri.exchange.outline.OutlineReader;
 import app.matsuri.exchange.outline.Start;
+import app.matsuri.exchange.school.DaysOffReader;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.change.ChangeService;
 import app.matsuri.server.clock.Today;

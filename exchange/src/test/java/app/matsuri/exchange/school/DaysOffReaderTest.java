@@ -1,10 +1,13 @@
-package app.matsuri.exchange.outline;
+package app.matsuri.exchange.school;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.exchange.words.DayWords;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -14,8 +17,10 @@ class DaysOffReaderTest {
     private static final DayWords YEAR =
             new DayWords(LocalDate.parse("2026-08-24"), LocalDate.parse("2026-08-24"), LocalDate.parse("2027-06-30"));
 
+    private static final Set<DayOfWeek> WEEK = EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.FRIDAY);
+
     private static DaysOffReader.Line one(String text) {
-        List<DaysOffReader.Line> lines = DaysOffReader.read(text, YEAR);
+        List<DaysOffReader.Line> lines = DaysOffReader.read(text, YEAR, WEEK);
         assertThat(lines).hasSize(1);
         return lines.get(0);
     }
@@ -39,9 +44,9 @@ class DaysOffReaderTest {
                 "Vacances d'automne : du samedi 17 octobre au lundi 2 novembre 2026|2026-10-17|2026-11-02|Vacances d'automne|break",
                 "Vacaciones de Navidad: del 23 de diciembre de 2026 al 7 de enero de 2027|2026-12-23|2027-01-07|Vacaciones de Navidad|break",
                 "Sept. 7 (Mon)   Workers' Day, college closed|2026-09-07|2026-09-07|Workers' Day|public-holiday",
-                "9/7 Workers' Day|2026-09-07|2026-09-07|Workers' Day|public-holiday",
+                "9/7 Workers' Day, closed|2026-09-07|2026-09-07|Workers' Day|public-holiday",
                 "2026-10-12 Teacher work day|2026-10-12|2026-10-12|Teacher work day|staff-day",
-                "Oct 12 & 13 Autumn days|2026-10-12|2026-10-13|Autumn days|other",
+                "Oct 12 & 13 Autumn days off|2026-10-12|2026-10-13|Autumn days off|other",
                 "March 15-19, 2027 Spring Break|2027-03-15|2027-03-19|Spring Break|break",
                 "le 11 novembre Jour de mémoire, férié|2026-11-11|2026-11-11|Jour de mémoire, férié|public-holiday",
             })
@@ -61,7 +66,6 @@ class DaysOffReaderTest {
                 "Jan 11 Classes resume|meets",
                 "Sept 4 Last day to add/drop|passed",
                 "Dec 18 Grades due|passed",
-                "Nov 24 Early release|not-understood",
                 "32.13. Nothing|not-understood",
                 "Academic Calendar 2026-27|heading",
             })
@@ -69,6 +73,32 @@ class DaysOffReaderTest {
         assertThat(one(text).state()).isEqualTo(state);
         assertThat(one(text).closure()).isNull();
         assertThat(one(text).text()).isEqualTo(text);
+    }
+
+    /** What may be a day off and does not say so is never taken in silence: it is shown, and taken when somebody says so. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Nov 24 Early release|from which hour|It does not say at which hour classes end.",
+                "Nov 11 Bridge Day|whether|It does not say whether classes meet.",
+                "Oct 13 (Mon) No classes|the weekday|2026-10-13 is a Tuesday, and Monday is printed.",
+                "Oct 30 Classes may be cancelled|whether|It says that this may be so",
+            })
+    void whatIsNotClearIsADoubt(String text, String what, String why) {
+        DaysOffReader.Line line = one(text);
+        assertThat(line.state()).isEqualTo("doubtful");
+        assertThat(line.taken()).as(what).isFalse();
+        assertThat(line.closure()).isNotNull();
+        assertThat(line.said()).contains(why);
+    }
+
+    @Test
+    void whatIsNoDayOffIsSaid() {
+        assertThat(one("Oct 20 (Tue) follows a Monday schedule").said())
+                .isEqualTo("Tue 20 Oct: runs as a Monday: set it on the term");
+        assertThat(one("Dec 5 make-up day if needed").said()).contains("in reserve for days that are lost");
+        assertThat(one("Sat Oct 24 classes meet to make up for Oct 12").said()).contains("add the day on the term");
     }
 
     @Test
@@ -83,7 +113,7 @@ class DaysOffReaderTest {
     @Test
     void aMonthStandsOverTheLinesBelowIt() {
         List<DaysOffReader.Line> lines = DaysOffReader.read(
-                "October 2026\n12-13 Fall break\nMon 26 Staff day\nMarch 2027\n15-19 Spring break", YEAR);
+                "October 2026\n12-13 Fall break\nMon 26 Staff day\nMarch 2027\n15-19 Spring break", YEAR, WEEK);
         assertThat(lines)
                 .extracting(DaysOffReader.Line::state)
                 .containsExactly("heading", "off", "off", "heading", "off");
@@ -96,13 +126,13 @@ class DaysOffReaderTest {
         DaysOffReader.Line line = one("Nov 24 Early dismissal at 12:30 pm");
         assertThat(line.closure().wholeDay()).isFalse();
         assertThat(line.closure().from()).hasToString("12:30");
-        assertThat(one("Sept 23 Drill 10:10-10:35").closure().to()).hasToString("10:35");
+        assertThat(one("Sept 23 Drill, no classes 10:10-10:35").closure().to()).hasToString("10:35");
     }
 
     @Test
     void dayFirstSlashesAreReadWhereTheyAreUsual() {
         DayWords british = new DayWords(YEAR.base(), YEAR.first(), YEAR.last(), true);
-        assertThat(DaysOffReader.read("12/10/2026 Staff day", british)
+        assertThat(DaysOffReader.read("12/10/2026 Staff day", british, WEEK)
                         .get(0)
                         .closure()
                         .first())
@@ -112,7 +142,7 @@ class DaysOffReaderTest {
 
     @Test
     void aHundredThousandLinesAreBounded() {
-        List<DaysOffReader.Line> lines = DaysOffReader.read("Oct 12 Off\n".repeat(100_000), YEAR);
+        List<DaysOffReader.Line> lines = DaysOffReader.read("Oct 12 Off\n".repeat(100_000), YEAR, WEEK);
         assertThat(lines).hasSize(DaysOffReader.MOST_LINES + 1);
         assertThat(lines.get(DaysOffReader.MOST_LINES).said()).contains("not read");
     }

@@ -1,9 +1,9 @@
-package app.matsuri.exchange.calendar;
+package app.matsuri.exchange.school;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Say;
-import app.matsuri.exchange.outline.DaysOffReader.Line;
+import app.matsuri.exchange.school.DaysOffReader.Line;
 import app.matsuri.exchange.words.DayWords;
 import app.matsuri.exchange.words.TimeWords;
 import java.time.LocalDate;

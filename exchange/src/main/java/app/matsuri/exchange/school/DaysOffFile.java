@@ -1,4 +1,4 @@
-package app.matsuri.exchange.calendar;
+package app.matsuri.exchange.school;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Say;
@@ -7,16 +7,15 @@ import app.matsuri.core.change.Change;
 import app.matsuri.core.change.calendar.AddClosure;
 import app.matsuri.core.change.calendar.PutClosure;
 import app.matsuri.core.change.calendar.RemoveClosure;
-import app.matsuri.exchange.calendar.CalendarReader.Event;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.TableFile;
-import app.matsuri.exchange.outline.DaysOffReader;
-import app.matsuri.exchange.outline.DaysOffReader.Line;
+import app.matsuri.exchange.school.DaysOffReader.Line;
 import app.matsuri.exchange.words.DayWords;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.Collectors;
 
 /** Days off from a file as given: a calendar, a table, a workbook or text; and what differs when it is read again. */
 public final class DaysOffFile {
@@ -29,61 +28,16 @@ public final class DaysOffFile {
      * @throws app.matsuri.exchange.file.Unreadable when it cannot be read
      */
     public static List<Line> read(Given file, Term term, DayWords days) {
-        return switch (file.kind()) {
-            case CALENDAR -> events(CalendarReader.read(file, term.zone()), term, days);
-            case WORKBOOK, TABLE -> table(TableFile.rows(file), days);
-            case TEXT -> DaysOffReader.read(file.text(), days);
-        };
-    }
-
-    private static List<Line> table(List<List<String>> rows, DayWords days) {
-        if (DaysOffTable.recognises(rows)) {
-            return DaysOffTable.read(rows, days);
+        if (file.kind() == Given.Kind.TEXT) {
+            return DaysOffReader.read(file.text(), days, term.weekdays());
         }
-        return DaysOffReader.read(
-                String.join(
-                        "\n",
-                        rows.stream()
-                                .map(row -> String.join("\t", row).replaceAll("[\\r\\n]+", " "))
-                                .toList()),
-                days);
-    }
-
-    private static List<Line> events(CalendarReader.Reading reading, Term term, DayWords days) {
-        List<Line> lines = new ArrayList<>();
-        int number = 0;
-        for (Event event : reading.events()) {
-            number++;
-            if (event.cancelled()
-                    || event.lastDay().isBefore(term.first())
-                    || event.firstDay().isAfter(term.last())) {
-                continue;
-            }
-            String title = event.summary().replaceAll("\\s+", " ");
-            String text = Say.days(event.firstDay(), event.lastDay()) + " " + title;
-            if (!event.allDay()) {
-                lines.add(new Line(number, text, "passed", "at a time of day, so no day off", null));
-                continue;
-            }
-            // the title is judged as a line of a list would be, the days are the event's own
-            Line judged =
-                    DaysOffReader.read(event.firstDay() + " " + title, days).get(0);
-            if (judged.closure() == null) {
-                lines.add(new Line(number, text, judged.state(), judged.said(), null));
-            } else {
-                Closure closure = judged.closure().withDays(event.firstDay(), event.lastDay());
-                boolean due = closure.nothingDue();
-                lines.add(new Line(
-                        number,
-                        text,
-                        "off",
-                        Say.days(closure.first(), closure.last()) + ": no class, "
-                                + (due ? "nothing due" : "work may be due"),
-                        closure));
-            }
+        boolean table = file.kind() != Given.Kind.CALENDAR;
+        if (table && DaysOffTable.recognises(TableFile.rows(file))) {
+            return DaysOffTable.read(TableFile.rows(file), days);
         }
-        reading.skipped().forEach(said -> lines.add(new Line(0, said, "not-understood", said, null)));
-        return lines;
+        return SchoolCalendar.read(file, DaysOffReader.term(days, term.weekdays())).stream()
+                .map(DaysOffReader::line)
+                .collect(Collectors.toCollection(ArrayList::new));
     }
 
     /**
@@ -96,6 +50,7 @@ public final class DaysOffFile {
         for (Line line : lines) {
             Closure closure = line.closure();
             Line now = closure == null ? line : checked(line, closure, before, term);
+            now = line.state().equals("doubtful") && now.state().equals("overlap") ? line : now;
             checked.add(now);
             if (closure != null && now.state().equals("off")) {
                 before.add(new Before(now.number(), closure));
