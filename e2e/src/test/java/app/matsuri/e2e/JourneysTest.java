@@ -31,7 +31,7 @@ class JourneysTest {
             page.type("[placeholder^='HYD 210']", "GEO 1 Stones");
             page.type("[placeholder^='MWF']", "MWF 10-10:50 Yard");
             page.seeText("section", "48 classes");
-            page.paste("#days-off", "Sept. 7 Holiday, closed\nAs the Dean says");
+            page.paste("#days-off", "Sept. 7 Holiday, closed\nNov 31, as the Dean says");
             page.seeText("section", "1 not understood");
             page.paste(
                     "#outline",

@@ -221,7 +221,7 @@ class Screenshots {
                 "#paste-off",
                 "Quillmarsh College, Academic Calendar\n\nAugust 31 (Mon)   First day of classes\n"
                         + "October 12-13 (Mon-Tues)   Autumn break, no classes\nOctober 23 (Fri)   Staff day, no classes\n"
-                        + "November 6 (Fri)   Last day to withdraw\nNovember 11 (Wed)   Bridge Day, college closed\n"
+                        + "November 3 (Tue)   Founders’ Day\nNovember 6 (Fri)   Last day to withdraw\nNovember 11 (Wed)   Bridge Day, college closed\n"
                         + "November 24   Early dismissal 12:30 pm\nNov. 25 - 27   Holiday break, college closed\n"
                         + "Reading day as announced by the Dean");
         page.seeText(".understood", "Bridge Day");

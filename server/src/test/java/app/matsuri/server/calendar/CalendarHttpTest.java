@@ -77,8 +77,7 @@ class CalendarHttpTest extends DemoTest {
     void aPastedListIsReadLineByLineWithWhatEachWouldTake() throws Exception {
         JsonNode read = browser.post(
                         at + "/days-off/read",
-                        json(Map.of(
-                                "text", "Sept 7 Holiday, closed\nNov 11 Bridge Day, closed\nsomething on the 99th")))
+                        json(Map.of("text", "Sept 7 Holiday, closed\nNov 11 Bridge Day, closed\nNov 31 no class")))
                 .body();
         assertThat(texts(read.path("lines"), "state")).containsExactly("known", "off", "not-understood");
         assertThat(read.at("/lines/1/takes").stringValue()).startsWith("takes class 30 from HYD 210 A");
