@@ -14,6 +14,8 @@ import app.matsuri.exchange.file.TableFile;
 import app.matsuri.exchange.holiday.PublicHolidays;
 import app.matsuri.exchange.school.DaysOffFile;
 import app.matsuri.exchange.school.DaysOffReader;
+import app.matsuri.exchange.school.Finding;
+import app.matsuri.exchange.school.SchoolCalendar;
 import app.matsuri.exchange.table.DatesSheet;
 import app.matsuri.exchange.table.DatesSheetReader;
 import app.matsuri.exchange.table.TableReading;
@@ -23,6 +25,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -52,6 +55,7 @@ public class FilesBench {
     private DayWords words;
     private Decisions plan;
     private Given table;
+    private String published;
 
     @Setup
     public void write() {
@@ -93,6 +97,24 @@ public class FilesBench {
                                                 DateRule.at(term.last().atTime(12, 0))))
                                 .toList()))));
         table = new Given("dates.xlsx", book);
+        List<String> kinds = List.of(
+                "Fall break, no classes",
+                "Last day to withdraw with a W",
+                "Classes follow a Monday schedule",
+                "Career fair, 10-3",
+                "no classes after 2 pm",
+                "Founders' Day",
+                "grades due, noon",
+                "Early dismissal 12:30 pm");
+        StringBuilder lines = new StringBuilder("Fall 2026\n");
+        for (int i = 0; i < 199; i++) {
+            LocalDate day = term.first().plusDays(i % 108);
+            String month = day.getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
+            String weekday = day.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
+            lines.append(
+                    month + " " + day.getDayOfMonth() + " (" + weekday + ")\t" + kinds.get(i % kinds.size()) + "\n");
+        }
+        published = lines.toString();
     }
 
     @Benchmark
@@ -110,6 +132,13 @@ public class FilesBench {
     public TableReading tableOf1000Rows() {
         CellWords cells = new CellWords(plan, Schedule.of(plan), term.first(), false);
         return DatesSheetReader.read(TableFile.rows(table), plan, cells);
+    }
+
+    /** 200 lines of text, the dates of a year. */
+    @Benchmark
+    public List<Finding> schoolCalendarOf200Lines() {
+        return SchoolCalendar.read(
+                published, new SchoolCalendar.Term(term.first(), term.last(), term.weekdays(), null));
     }
 
     @Benchmark

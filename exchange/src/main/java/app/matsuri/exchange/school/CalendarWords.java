@@ -30,10 +30,13 @@ final class CalendarWords {
                     + "|" + CLASSES + " (?:do|does|will) not (?:meet|be held|take place)|" + CLASSES
                     + "[^;:]{0,50}\\b(?:do|does|will) not meet"
                     + "|" + CLASSES + " (?:are |is |have been )?(?:cancel\\w*|suspended|paused?|dismissed|called off)"
-                    + "|(?:college|university|school|institute|campus|district|schools|academy|offices? and classes)s? (?:is |are |will be )?closed|\\bclosed (?:for|to) (?:students|classes)|no attendance|students? (?:off|do not attend|not in attendance)|non-(?:instructional|student|attendance|teaching) (?:days?|weeks?|periods?)|student holiday|days? off|not in session|\\bclosed\\b|^\\W*off\\W*$|^\\W*frei\\W*$"
+                    + "|(?:college|university|school|institute|campus|district|schools|academy|offices? and classes)s? (?:is |are |will be )?closed|\\bclosed (?:for|to) (?:students|classes)|no attendance|students? (?:off|do not attend|not in attendance)|non-(?:instructional|student|attendance|teaching) (?:days?|weeks?|periods?)|student holiday|days? off|not in session|\\bclosed\\b"
                     + "|(?:lehrveranstaltungs|vorlesungs|unterrichts|schul|lv-)frei\\w*|(?:keine|entfallen|entfällt|kein) (?:lv|lvs|lehrveranstaltung\\w*|vorlesung\\w*|unterricht|schule)|(?:lv|lehrveranstaltungen|vorlesungen|unterricht) (?:entfallen|entfällt|fällt aus|fallen aus)|dies (?:academicus|ohne)|geschlossen"
                     + "|(?:pas|aucun|sans|point) (?:de |d'|)?(?:cours|classe|école)|cours (?:sont )?(?:suspendus?|annulés?|levés?)|suspension des cours|(?:établissement|collège|cégep|université|école|campus) fermée?s?|\\bcongé\\b|jours? fériés?|\\bférié\\b|\\bfermé\\b|relâche"
                     + "|(?:clases|labores|actividades) suspendidas|sin (?:clases|labores|actividades|alumnos)|no (?:hay|habrá) (?:clases|labores)|suspensi[óo]n(?: de)?(?: (?:clases|labores|actividades))?|d[ií]as? (?:inh[áa]bil(?:es)?|no lectivos?|festivos?|feriados?|de asueto)|no lectivos?|no laborables?|asueto|\\bfestivo\\b|\\bferiado\\b|cierre de la (?:universidad|escuela)|cerrad[oa]");
+
+    /** Nothing but that there are none. */
+    static final Pattern OFF_ALONE = Pattern.compile("^\\W*(?:off|frei)\\W*$", Pattern.UNICODE_CHARACTER_CLASS);
 
     static final Pattern BREAK = of(
             "\\b(?:recess|vacations?|half[- ]term|(?:spring|fall|autumn|winter|summer|mid-?(?:term|semester)|term|semester|thanksgiving|christmas|easter|holiday|study|quarter|inter-?semester|october|february|march|quarter|lunar new year) (?:break|pause|holidays?)|\\bbreak\\b"
@@ -112,6 +115,11 @@ final class CalendarWords {
     static final Pattern MAYBE = of(
             "\\b(?:may(?= (?!day|bank|holiday|break)\\w)|might|possibl[ey]|perhaps|tentative\\w*|optional|to be (?:confirmed|determined|announced)|tbd|tba|tbc|at the discretion|by department|some|selected|if \\w+|pending|subject to)\\b|voraussichtlich|\\bggf\\b|\\bevtl\\b|eventuell|nach ermessen|möglicherweise|éventuel\\w*|possible\\w*|à confirmer|peut|peuvent|à la discrétion|por confirmar|posible\\w*|podr[áa]n?\\b|a criterio");
 
+    static final Pattern AFTERNOON = of("\\b(?:afternoon|nachmittag\\w*|après-midi|(?:por la|de la) tarde)\\b");
+
+    static final Pattern EVENING =
+            of("(?<!day or )\\bevenings?\\b|\\babend(?:s|veranstaltungen)?\\b|\\bsoir\\b|\\bnocturn\\w+");
+
     static final Pattern CANCELS = of("\\b(?:cancel\\w*|suspen\\w*|entfallen|annul\\w*)\\b");
 
     static final Pattern TEACHES = of(
@@ -125,8 +133,9 @@ final class CalendarWords {
     static final Pattern HEADING_OFF = of(
             "holidays?\\b|non-?(?:instruction|teaching|class|student)|no (?:school|class)|days? off|closures|recess|vacations|\\bferien\\b|feiertage|(?:unterrichts|vorlesungs|schul|lehrveranstaltungs)freie?|congés|jours fériés|vacances|d[ií]as? (?:inh[áa]biles|festivos|no lectivos|feriados)|suspensi[óo]n|vacaciones|asuetos");
 
-    static final Pattern FOOTER = of(
-            "^\\W*(?:rev(?:ised|ision|\\.)?\\b|stand\\b|(?:last )?(?:revised|modified|updated|printed|changed)|calendar (?:approved|adopted|revised)|printed from|version|approved|adopted|(?:board|senate|council|faculty) (?:approved|adopted)|adopt[ée]e?\\b|aprobado|actualizad[oa]|mise à jour|aktualisiert|beschlossen|änderungen vorbehalten|(?:calendar |dates )?subject to (?:change|modification)|sujet à|sujeto a|fechas sujetas|beschluss|©|page \\d)");
+    static final Pattern FOOTER = Pattern.compile(
+            "^\\W*(?:rev(?:ised|ision|\\.)?\\b|stand\\b|(?:last )?(?:revised|modified|updated|printed|changed)|calendar (?:approved|adopted|revised)|printed from|version|approved|adopted|(?:board|senate|council|faculty) (?:approved|adopted)|adopt[ée]e?\\b|aprobado|actualizad[oa]|mise à jour|aktualisiert|beschlossen|änderungen vorbehalten|(?:calendar |dates )?subject to (?:change|modification)|sujet à|sujeto a|fechas sujetas|beschluss|©|page \\d)",
+            Pattern.UNICODE_CHARACTER_CLASS);
 
     private static final String WD = "(" + DayWords.WEEKDAY.replaceFirst("\\(", "(?:") + ")";
     private static final Pattern RUNS_AS = of(
@@ -142,13 +151,19 @@ final class CalendarWords {
 
     private CalendarWords() {}
 
+    /** Words in small letters, from where one begins: what is not looked for in the middle of each is found in a fifth of the time. */
     private static Pattern of(String regex) {
-        return Pattern.compile(
-                regex, Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE | Pattern.UNICODE_CHARACTER_CLASS);
+        return Pattern.compile("\\b(?:" + regex + ")", Pattern.UNICODE_CHARACTER_CLASS);
     }
 
     static boolean has(Pattern pattern, String words) {
-        return pattern.matcher(words).find();
+        return pattern.matcher(small(words)).find();
+    }
+
+    /** In small letters, each in its place. */
+    static String small(String words) {
+        String small = words.toLowerCase(Locale.ROOT);
+        return small.length() == words.length() ? small : words;
     }
 
     /** Whether words leave it open that there are no classes: in the part that says so, where one does. */
@@ -167,7 +182,7 @@ final class CalendarWords {
 
     /** The weekday whose timetable is used; empty where none is said. */
     static Optional<DayOfWeek> runsAs(String words) {
-        Matcher m = RUNS_AS.matcher(words);
+        Matcher m = RUNS_AS.matcher(small(words));
         while (m.find()) {
             for (int group = 1; group <= m.groupCount(); group++) {
                 String word = m.group(group);

@@ -33,6 +33,9 @@ final class Days {
     private static final String NO_HOUR =
             "(?!\\s*(?::\\d|[ap]\\.?\\s?m\\b|h(?:\\b|\\d)|uhr|o'clock|%|weeks?\\b|days?\\b|semaines|semanas|wochen|:\\d{2}))";
 
+    /** A word with which days may begin. */
+    private static final Pattern BEGINS = of(WEEKDAY + "|" + MONTH);
+
     private static final Pattern ISO = of(LEAD + "(20\\d{2})[-/.](\\d{1,2})[-/.](\\d{1,2})(?!\\d)");
     private static final Pattern SLASHED = of(LEAD + "(\\d{1,2})/(\\d{1,2})(?:/(20\\d{2}|\\d{2}))?(?![\\d/])");
     private static final Pattern DOTTED =
@@ -137,6 +140,11 @@ final class Days {
         for (int i = 0; i < line.length(); ) {
             if (!boundary(line, i)) {
                 i++;
+                continue;
+            }
+            if (Character.isLetter(line.charAt(i))
+                    && !BEGINS.matcher(line).region(i, line.length()).lookingAt()) {
+                i = number(line, i);
                 continue;
             }
             List<List<Day>> runs = new ArrayList<>();

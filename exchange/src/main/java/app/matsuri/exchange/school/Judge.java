@@ -6,7 +6,6 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -21,6 +20,8 @@ final class Judge {
             Pattern.compile("(?iu)(?:\\d\\s*(?:uhr|h|[ap]\\.?\\s?m\\.?)|\\d[:.]\\d{2}|noon|midi|mediod[ií]a)\\s*$");
 
     private static final Pattern STOP = Pattern.compile("[;()]|:(?!\\d)|\\.(?=\\s+\\p{Lu})|\\s-\\s");
+
+    private static final LocalTime EVENING = LocalTime.of(17, 0);
 
     private final LocalDate first;
     private final LocalDate last;
@@ -210,7 +211,7 @@ final class Judge {
     }
 
     private static boolean no(String words) {
-        return CalendarWords.has(CalendarWords.NO_CLASS, words);
+        return CalendarWords.has(CalendarWords.NO_CLASS, words) || CalendarWords.has(CalendarWords.OFF_ALONE, words);
     }
 
     private Finding within(Said said, Days.Span span) {
@@ -248,45 +249,23 @@ final class Judge {
     }
 
     private static int start(String words) {
-        Matcher m = CalendarWords.NORMAL_FROM.matcher(words);
+        Matcher m = CalendarWords.NORMAL_FROM.matcher(CalendarWords.small(words));
         return m.find() ? Math.max(m.start(), m.end() - 24) : 0;
     }
 
-    private @Nullable Finding part(Said said, Days.Span span, boolean no) {
+    /** The part of a day that has no classes; null where that is not what is said. */
+    private static @Nullable Finding part(Said said, Days.Span span, boolean no) {
         String words = said.words();
-        boolean early = CalendarWords.has(CalendarWords.EARLY, words);
-        boolean late = CalendarWords.has(CalendarWords.LATE, words) && !no;
-        Finding part = of(said, What.PART, span);
         if (no) {
-            String stated = stated(words);
-            Optional<Hours> hours =
-                    CalendarWords.has(CalendarWords.THEN, words) ? Hours.span(words) : Hours.span(stated);
-            if (hours.isPresent()) {
-                return part.during(hours.get().from(), hours.get().to());
-            }
-            Optional<LocalTime> after = Hours.after(stated);
-            if (after.isPresent()) {
-                return part.during(after.get(), LocalTime.MIDNIGHT);
-            }
-            Optional<LocalTime> until = Hours.until(stated);
-            if (until.isPresent()) {
-                return part.during(LocalTime.MIDNIGHT, until.get());
-            }
-            if (said.own() != null) {
-                return part.during(said.own().from(), said.own().to());
-            }
-            if (words.toLowerCase(Locale.ROOT)
-                    .matches("(?su).*\\b(?:afternoon|nachmittag\\w*|après-midi|por la tarde)\\b.*")) {
-                return part.during(LocalTime.NOON, LocalTime.MIDNIGHT)
-                        .doubted("It does not say from which hour in the afternoon.");
-            }
-            if (words.toLowerCase(Locale.ROOT).matches("(?su).*\\b(?:evening classes|evenings?)\\b.*")
-                    && !words.toLowerCase(Locale.ROOT).contains("day or evening")) {
-                return part.during(LocalTime.of(17, 0), LocalTime.MIDNIGHT)
-                        .doubted("It does not say from which hour in the evening.");
-            }
+            return without(said, span);
+        }
+        boolean early = CalendarWords.has(CalendarWords.EARLY, words);
+        boolean late = CalendarWords.has(CalendarWords.LATE, words);
+        boolean maybe = CalendarWords.has(CalendarWords.CANCELS, words) && CalendarWords.maybe(words);
+        if (!early && !late && !maybe) {
             return null;
         }
+        Finding part = of(said, What.PART, span);
         if (early) {
             Optional<LocalTime> at =
                     Hours.after(words).or(() -> Hours.until(words)).or(() -> Hours.at(words));
@@ -299,18 +278,38 @@ final class Judge {
                     .map(time -> part.during(LocalTime.MIDNIGHT, time))
                     .orElse(null);
         }
-        boolean may = CalendarWords.maybe(words);
-        boolean cancel = words.matches("(?isu).*\\b(?:cancel\\w*|suspen\\w*|entfallen|annul\\w*)\\b.*");
-        if (may && cancel) {
-            boolean afternoon = words.matches("(?isu).*\\b(?:afternoon|nachmittag\\w*|après-midi|tarde)\\b.*");
-            return afternoon ? part.during(LocalTime.NOON, LocalTime.MIDNIGHT) : of(said, What.OFF, span);
+        boolean afternoon = CalendarWords.has(CalendarWords.AFTERNOON, words);
+        return afternoon ? part.during(LocalTime.NOON, LocalTime.MIDNIGHT) : of(said, What.OFF, span);
+    }
+
+    /** The hours without classes; null for the whole day. */
+    private static @Nullable Finding without(Said said, Days.Span span) {
+        String words = said.words();
+        String stated = stated(words);
+        Hours own = said.own();
+        Optional<Hours> hours = Hours.span(CalendarWords.has(CalendarWords.THEN, words) ? words : stated)
+                .or(() -> Hours.after(stated).map(from -> new Hours(from, LocalTime.MIDNIGHT)))
+                .or(() -> Hours.until(stated).map(to -> new Hours(LocalTime.MIDNIGHT, to)))
+                .or(() -> Optional.ofNullable(own));
+        if (hours.isPresent()) {
+            return of(said, What.PART, span)
+                    .during(hours.get().from(), hours.get().to());
         }
-        return null;
+        if (CalendarWords.has(CalendarWords.AFTERNOON, words)) {
+            return of(said, What.PART, span)
+                    .during(LocalTime.NOON, LocalTime.MIDNIGHT)
+                    .doubted("It does not say from which hour in the afternoon.");
+        }
+        return CalendarWords.has(CalendarWords.EVENING, words)
+                ? of(said, What.PART, span)
+                        .during(EVENING, LocalTime.MIDNIGHT)
+                        .doubted("It does not say from which hour in the evening.")
+                : null;
     }
 
     /** The part of the words that says that there are no classes: hours elsewhere are those of something else. */
     private static String stated(String words) {
-        Matcher m = CalendarWords.NO_CLASS.matcher(words);
+        Matcher m = CalendarWords.NO_CLASS.matcher(CalendarWords.small(words));
         if (!m.find()) {
             return words;
         }

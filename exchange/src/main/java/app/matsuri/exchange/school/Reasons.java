@@ -15,6 +15,11 @@ final class Reasons {
     private static final Pattern JOINTS = Pattern.compile(
             "(?iu)^(?:vom|von|du|del|from|on|le|el|am)(?=\\s)|(?<=\\s)(?:vom|von|du|del|from|on|le|el|am|au|to|bis)$|^(?:inclus|einschl\\.?|inklusive)(?=\\s)");
 
+    private static final Pattern WEEKDAY = Pattern.compile("(?iu)[(\\[]\\s*" + DayWords.WEEKDAY + "\\.?\\s*[)\\]]");
+    private static final Pattern EMPTY = Pattern.compile("[(\\[]\\s*[)\\]]");
+    private static final Pattern SPACES = Pattern.compile("\\s+");
+    private static final Pattern WHOM = Pattern.compile("(?iu)(?:for|für|pour|para) .*");
+
     private static final Pattern STOPS = Pattern.compile(": |; | \\(|\\) | [–—-] |\\. ");
 
     private Reasons() {}
@@ -26,7 +31,7 @@ final class Reasons {
         for (String part : STOPS.split(text)) {
             String one = tidy(part);
             // "for students" says whom, not why
-            if (one.length() >= 3 && !one.matches("(?iu)(?:for|für|pour|para) .*")) {
+            if (one.length() >= 3 && !WHOM.matcher(one).matches()) {
                 brief = one;
                 break;
             }
@@ -42,10 +47,8 @@ final class Reasons {
     }
 
     private static String tidy(String words) {
-        String text = words.replaceAll("(?iu)[(\\[]\\s*" + DayWords.WEEKDAY + "\\.?\\s*[)\\]]", " ")
-                .replaceAll("[(\\[]\\s*[)\\]]", " ")
-                .replaceAll("\\s+", " ")
-                .strip();
+        String text = EMPTY.matcher(WEEKDAY.matcher(words).replaceAll(" ")).replaceAll(" ");
+        text = SPACES.matcher(text).replaceAll(" ").strip();
         String before;
         do {
             before = text;

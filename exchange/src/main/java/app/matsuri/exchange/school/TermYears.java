@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 final class TermYears implements Days.Years {
 
     private static final Pattern SCHOOL_YEAR = Pattern.compile("(?<!\\d)(20\\d{2})\\s*[-/]\\s*(?:20)?(\\d{2})(?!\\d)");
+    private static final Pattern ISO = Pattern.compile("20\\d{2}-\\d{1,2}-\\d{1,2}");
     private static final Pattern YEAR = Pattern.compile("(?<![\\d.#$€£-])(20\\d{2})(?![\\d])");
     private static final Pattern SLASHED =
             Pattern.compile("(?<![\\d/])(\\d{1,2})/(\\d{1,2})(?:/(?:20)?\\d{2})?(?![\\d/])");
@@ -65,7 +66,7 @@ final class TermYears implements Days.Years {
 
     /** The only year in a text; 0 for none, several, or a school year. */
     private static int one(String plain) {
-        String text = SCHOOL_YEAR.matcher(plain).replaceAll(" ").replaceAll("20\\d{2}-\\d{1,2}-\\d{1,2}", " ");
+        String text = ISO.matcher(SCHOOL_YEAR.matcher(plain).replaceAll(" ")).replaceAll(" ");
         Matcher m = YEAR.matcher(text);
         int found = 0;
         while (m.find()) {
