@@ -7,9 +7,9 @@ const lines = [
   { number: 3, state: "not-understood", said: "No date found." },
 ];
 
-function typed(text: string) {
+function typed(text: string, understood = lines) {
   return mount(TypedLines, {
-    props: { id: "t", label: "Outline", placeholder: "", lines, rows: 5, modelValue: text },
+    props: { id: "t", label: "Outline", placeholder: "", lines: understood, rows: 5, modelValue: text },
     attachTo: document.body,
   });
 }
@@ -36,5 +36,28 @@ describe("typed lines and what was understood of them", () => {
     const wrapper = typed("");
     await wrapper.find("textarea").setValue("Basins");
     expect(wrapper.emitted("update:modelValue")).toEqual([["Basins"]]);
+  });
+
+  it("says all that one line means, and goes to what is in doubt", async () => {
+    const text = "Dec 18 last day, closes 12.30\nNov 3 Founders Day\nOct 2 fair\nOct 2 fair";
+    const wrapper = typed(text, [
+      { number: 1, state: "meets", said: "classes end" },
+      { number: 1, state: "off", said: "12:30 to midnight: no class" },
+      { number: 2, state: "doubtful", said: "It does not say whether classes meet." },
+      { number: 3, state: "passed", said: "no day off" },
+      { number: 4, state: "double", said: "said before" },
+    ]);
+    expect(wrapper.findAll(".line").map((l) => [l.find("i").text(), l.find("span").text()])).toEqual([
+      ["✓", "classes end; 12:30 to midnight: no class"],
+      ["▲", "It does not say whether classes meet."],
+      ["–", "no day off"],
+      ["–", "said before"],
+    ]);
+    const sum = wrapper.find(".sum").text();
+    expect(sum).toContain("1 day off or run, 1 date put aside, 1 said twice");
+    expect(sum).toContain("1 in doubt or not understood");
+    await wrapper.find(".sum button").trigger("click");
+    const field = wrapper.find("textarea").element as HTMLTextAreaElement;
+    expect(text.slice(field.selectionStart, field.selectionEnd)).toBe("Nov 3 Founders Day");
   });
 });

@@ -23,7 +23,8 @@ const byNumber = computed(() => {
   const by = new Map<number, { number: number; state: string; said: string }>();
   for (const l of props.lines) {
     const before = by.get(l.number);
-    by.set(l.number, before ? { ...before, said: `${before.said}; ${l.said}` } : l);
+    const weighs = before && (open(before) || (before.state === "off" && !open(l))) ? before : l;
+    by.set(l.number, before ? { ...weighs, said: `${before.said}; ${l.said}` } : l);
   }
   return by;
 });

@@ -1,7 +1,6 @@
 package app.matsuri.exchange.words;
 
 import java.time.LocalDate;
-import java.time.Month;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -35,8 +34,6 @@ public final class RunWords {
             + "|\\d{1,2}/\\d{1,2}(?:/\\d{4}|/\\d{2})?(?!\\d)))";
     private static final Pattern TWO = of("(" + ONE + ")(?:" + TO + "|\\t)(" + ONE + ")");
     private static final Pattern SINGLE = of("(" + ONE + ")");
-    /** A day alone, under a month as a heading: "12-13", "Mon 7". */
-    private static final Pattern BARE = of("^\\s*" + DAY + "\\.?(?:" + TO + DAY + "\\.?)?(?=[\\s:,–-])");
 
     private RunWords() {}
 
@@ -97,23 +94,6 @@ public final class RunWords {
             return run(m, day, day);
         }
         return Optional.empty();
-    }
-
-    /** The run of a line that stands under a month: "12-13 Fall break". */
-    public static Optional<Found> under(Month month, String text, DayWords words) {
-        Matcher m = BARE.matcher(text);
-        if (!m.find()) {
-            return Optional.empty();
-        }
-        int last = m.group(2) == null ? n(m, 1) : n(m, 2);
-        return run(
-                m, words.dated(null, month.getValue(), n(m, 1), null), words.dated(null, month.getValue(), last, null));
-    }
-
-    /** The month that a heading names, such as "October 2026"; empty when it says more than that. */
-    public static Optional<Month> heading(String text) {
-        Matcher m = of("^" + DayWords.MONTH + "(?:,?\\s+\\d{4})?[\\s:]*$").matcher(text.strip());
-        return m.matches() ? Optional.of(Month.of(DayWords.month(m.group(1)))) : Optional.empty();
     }
 
     /** The day of a month on or before another day: in its year, or in the one before. */
