@@ -139,8 +139,8 @@ Nov 25 to 27: Harvest holiday
               <input type="checkbox" :checked="ticked(l)" @change="tick(l.at)" />
               <span>
                 <b>{{ (l.closure as { reason?: string }).reason || "Day off" }}</b>, {{ l.said
-                }}<span class="soft">, {{ l.takes }}</span>
-                <span v-if="l.state === 'doubtful'" class="gave"> {{ l.text.trim() }}</span>
+                }}<span class="soft">{{ l.state === "doubtful" ? " " : ", " }}{{ l.takes }}</span>
+                <span v-if="l.state === 'doubtful'" class="gave line">{{ l.text.trim() }}</span>
               </span>
             </label>
             <span v-else>
@@ -210,6 +210,9 @@ li label {
 .counts {
   margin: 0 0 4px;
   font-weight: bold;
+}
+.line {
+  display: block;
 }
 li.doubtful {
   border-left: 3px solid var(--lamp);
