@@ -2727,6 +2727,7 @@ export interface components {
             reason: string;
         };
         OffLine: {
+            change?: components["schemas"]["Change"];
             closure?: components["schemas"]["PlanClosure"];
             /** Format: int32 */
             number: number;

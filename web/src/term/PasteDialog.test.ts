@@ -13,6 +13,15 @@ const off = (number: number, state: string, reason: string, said: string) => ({
   takes: "no class",
   closure: { first: "2026-10-12", last: "2026-10-12", reason },
 });
+const MARKED = {
+  number: 5,
+  text: "Oct 20 follows a Monday schedule",
+  state: "marked",
+  said: "Tue 20 Oct: runs as a Monday",
+  takes: null,
+  closure: null,
+  change: { kind: "mark-days", first: "2026-10-20", last: "2026-10-20", as: "runs-as", weekday: "MO" },
+};
 const LINES = [
   off(1, "off", "Autumn break", "Mon 12 Oct: no class"),
   { number: 2, text: "Oct 2 Career fair", state: "passed", said: "no day off", takes: null, closure: null },
@@ -20,8 +29,8 @@ const LINES = [
   { number: 4, text: "31 Nov", state: "not-understood", said: "There is no such day.", takes: null, closure: null },
 ];
 
-async function dialog() {
-  server({ "POST read": () => ({ lines: LINES, differences: null, differencesSaid: [] }) });
+async function dialog(lines: object[] = LINES) {
+  server({ "POST read": () => ({ lines, differences: null, differencesSaid: [] }) });
   const propose = vi.fn(async () => true);
   const at = mount(PasteDialog, {
     global: {
@@ -50,5 +59,13 @@ describe("days off from a list", () => {
     await at.find("li.doubtful input").setValue(true);
     await press("Take 2 days off");
     expect(propose.mock.calls[0]).toMatchObject([{ changes: [{}, { closure: { reason: "Autumn break" } }] }]);
+  });
+
+  it("takes days that run as another weekday along", async () => {
+    const { at, propose, press } = await dialog([...LINES, MARKED]);
+    expect(at.find(".counts").text()).toBe("2 taken, 1 in doubt, 1 put aside, 1 not understood");
+    expect(at.text()).toContain("Tue 20 Oct: runs as a Monday");
+    await press("Take 2 days");
+    expect(propose.mock.calls[0]).toMatchObject([{ changes: [{ kind: "add-closure" }, MARKED.change] }]);
   });
 });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
 import { computed, ref, shallowRef } from "vue";
-import { type Schemas, api, ask } from "../api/client";
+import { type Change, type Schemas, api, ask } from "../api/client";
 import GiveList, { type Given } from "../ui/GiveList.vue";
 import { count } from "../ui/say";
 import { injectTerm } from "./useTerm";
@@ -23,14 +23,19 @@ const lines = computed(() => {
   const all = (read.value?.lines ?? []).map((l, at) => ({ ...l, at }));
   return [...all.filter((l) => l.state === "doubtful"), ...all.filter((l) => l.state !== "doubtful")];
 });
-const TAKEN = ["off", "overlap", "doubtful"];
-const ready = computed(() => lines.value.filter((l) => l.closure && TAKEN.includes(l.state)));
+const TAKEN = ["off", "overlap", "marked", "doubtful"];
+const ready = computed(() => lines.value.filter((l) => (l.closure || l.change) && TAKEN.includes(l.state)));
 /** A doubt is taken when it is ticked, anything else unless it is unticked. */
 const ticked = (l: { at: number; state: string }) => (l.state === "doubtful") === turned.value.has(l.at);
 const chosen = computed(() => ready.value.filter(ticked));
+/** Days off, and days with another timetable where there are some. */
+const what = computed(() => (chosen.value.every((l) => l.closure) ? "day off" : "day"));
+const whats = computed(() => (chosen.value.every((l) => l.closure) ? "days off" : "days"));
 const counts = computed(() => {
   const doubtful = ready.value.filter((l) => l.state === "doubtful").length;
-  const aside = lines.value.filter((l) => !l.closure && l.state !== "heading" && l.state !== "not-understood").length;
+  const aside = lines.value.filter(
+    (l) => !l.closure && !l.change && l.state !== "heading" && l.state !== "not-understood",
+  ).length;
   const wrong = lines.value.filter((l) => l.state === "not-understood").length;
   return [
     `${ready.value.length - doubtful} taken`,
@@ -75,8 +80,10 @@ async function take() {
   const from = given.value.name ? ` from “${given.value.name}”` : "";
   const ok = await state.propose({
     kind: "together",
-    does: `Take ${count(chosen.value.length, "day off", "days off")}${from}`,
-    changes: chosen.value.flatMap((l) => (l.closure ? [{ kind: "add-closure" as const, closure: l.closure }] : [])),
+    does: `Take ${count(chosen.value.length, what.value, whats.value)}${from}`,
+    changes: chosen.value.flatMap((l): Change[] =>
+      l.closure ? [{ kind: "add-closure", closure: l.closure }] : l.change ? [l.change as Change] : [],
+    ),
   });
   if (ok) await finish();
   else problem.value = state.problem.value;
@@ -135,12 +142,15 @@ Nov 25 to 27: Harvest holiday
         <p v-else class="counts" role="status">{{ counts }}</p>
         <ul v-if="read?.lines.length">
           <li v-for="l in lines" :key="l.at" :class="l.state">
-            <label v-if="l.closure && TAKEN.includes(l.state)">
+            <label v-if="(l.closure || l.change) && TAKEN.includes(l.state)">
               <input type="checkbox" :checked="ticked(l)" @change="tick(l.at)" />
               <span>
-                <b>{{ (l.closure as { reason?: string }).reason || "Day off" }}</b>, {{ l.said
-                }}<span class="soft">{{ l.state === "doubtful" ? " " : ", " }}{{ l.takes }}</span>
-                <span v-if="l.state === 'doubtful'" class="gave line">{{ l.text.trim() }}</span>
+                <template v-if="l.closure"
+                  ><b>{{ (l.closure as { reason?: string }).reason || "Day off" }}</b
+                  >, </template
+                >{{ l.said
+                }}<span v-if="l.takes" class="soft">{{ l.state === "doubtful" ? " " : ", " }}{{ l.takes }}</span>
+                <span v-if="l.state === 'doubtful' || l.change" class="gave line">{{ l.text.trim() }}</span>
               </span>
             </label>
             <span v-else>
@@ -170,7 +180,7 @@ Nov 25 to 27: Harvest holiday
     <div class="actions">
       <button type="button" class="btn quiet" @click="emit('done')">Close</button>
       <button type="button" class="btn go" :disabled="!chosen.length || busy" @click="take">
-        Take {{ count(chosen.length, "day off", "days off") }}
+        Take {{ count(chosen.length, what, whats) }}
       </button>
     </div>
   </Dialog>

@@ -112,19 +112,22 @@ public record Start(
                 .map(DaysOffReader.Line::closure)
                 .filter(Objects::nonNull)
                 .toList();
+        TreeSet<LocalDate> extra = new TreeSet<>();
+        TreeMap<LocalDate, DayOfWeek> runsAs = new TreeMap<>();
+        off.stream()
+                .filter(DaysOffReader.Line::taken)
+                .map(DaysOffReader.Line::mark)
+                .filter(Objects::nonNull)
+                .forEach(mark -> {
+                    DayOfWeek as = mark.weekday();
+                    if (as == null) {
+                        extra.add(mark.first());
+                    } else {
+                        runsAs.put(mark.first(), as);
+                    }
+                });
         Term term = new Term(
-                name.strip(),
-                from,
-                to,
-                zoneOf(),
-                teaching,
-                weekStart,
-                null,
-                closures,
-                new TreeSet<>(),
-                new TreeMap<>(),
-                null,
-                Extra.NONE);
+                name.strip(), from, to, zoneOf(), teaching, weekStart, null, closures, extra, runsAs, null, Extra.NONE);
         TeachingCalendar calendar = TeachingCalendar.of(term);
         said.add(new Said(
                 "term",

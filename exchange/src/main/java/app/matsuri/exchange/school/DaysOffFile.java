@@ -15,7 +15,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.stream.Collectors;
 
 /** Days off from a file as given: a calendar, a table, a workbook or text; and what differs when it is read again. */
 public final class DaysOffFile {
@@ -35,9 +34,7 @@ public final class DaysOffFile {
         if (table && DaysOffTable.recognises(TableFile.rows(file))) {
             return DaysOffTable.read(TableFile.rows(file), days);
         }
-        return SchoolCalendar.read(file, DaysOffReader.term(days, term.weekdays())).stream()
-                .map(DaysOffReader::line)
-                .collect(Collectors.toCollection(ArrayList::new));
+        return DaysOffReader.lines(SchoolCalendar.read(file, DaysOffReader.term(days, term.weekdays())));
     }
 
     /**

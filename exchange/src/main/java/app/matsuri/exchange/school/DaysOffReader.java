@@ -2,8 +2,9 @@ package app.matsuri.exchange.school;
 
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Extra;
-import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.calendar.MarkDays;
+import app.matsuri.core.change.calendar.MarkDays.Mark;
 import app.matsuri.exchange.school.Finding.What;
 import app.matsuri.exchange.words.DayWords;
 import java.time.DayOfWeek;
@@ -14,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -37,19 +39,25 @@ public final class DaysOffReader {
      * One line and what was understood.
      *
      * @param state "off", "doubtful" (a day off that is not taken before somebody says so), "meets" (a date on which classes meet), "passed"
-     *     (a date that is no day off), "outside" (of another term), "heading" or "not-understood"
+     *     (a date that is no day off), "marked", "outside" (of another term), "double", "heading" or "not-understood"
      * @param closure the day off; null unless it is off or doubtful
+     * @param mark days that teach though they would not, or run as another weekday ("marked", or doubtful); null for none
      */
     public record Line(
             int number,
             String text,
             String state,
             String said,
-            @Nullable Closure closure) {
+            @Nullable Closure closure,
+            @Nullable MarkDays mark) {
+
+        Line(int number, String text, String state, String said, @Nullable Closure closure) {
+            this(number, text, state, said, closure, null);
+        }
 
         /** Whether it is taken unless somebody says otherwise. */
         public boolean taken() {
-            return closure != null && !state.equals("doubtful");
+            return (closure != null || mark != null) && !state.equals("doubtful");
         }
     }
 
@@ -87,7 +95,7 @@ public final class DaysOffReader {
             String text = all.get(i);
             if (!text.isBlank()) {
                 List<Finding> here = byLine.getOrDefault(i + 1, List.of());
-                here.forEach(one -> lines.add(line(one)));
+                lines.addAll(lines(here));
                 if (here.isEmpty()) {
                     lines.add(new Line(i + 1, text, "heading", "a heading over the lines below it", null));
                 }
@@ -96,8 +104,20 @@ public final class DaysOffReader {
         return lines;
     }
 
+    /** What was found, as lines; a Saturday that runs as a Friday teaches by that. */
+    static List<Line> lines(List<Finding> found) {
+        return found.stream()
+                .filter(one -> one.what() != What.TEACHES
+                        || found.stream()
+                                .noneMatch(f -> f.what() == What.RUNS_AS
+                                        && f.line() == one.line()
+                                        && Objects.equals(f.first(), one.first())))
+                .map(DaysOffReader::line)
+                .toList();
+    }
+
     /** What was found, as a line. */
-    public static Line line(Finding found) {
+    private static Line line(Finding found) {
         LocalDate first = found.first();
         LocalDate last = found.last();
         if (first == null || last == null) {
@@ -107,15 +127,28 @@ public final class DaysOffReader {
         if (found.what() == What.OFF || found.what() == What.PART) {
             return off(found, first, last, dates);
         }
-        String said = switch (found.what()) {
-            case RUNS_AS -> "runs as a " + weekday(Known.there(found.as(), "a weekday")) + ": set it on the term";
-            case TEACHES -> "classes meet: add the day on the term";
-            case RESERVE -> "in reserve for days that are lost";
-            case FIRST_CLASS -> "classes begin";
-            case LAST_CLASS -> "classes end";
-            case OFF, PART, NOTHING -> "no day off";
-        };
+        DayOfWeek as = found.as();
+        if (found.what() == What.RUNS_AS && as != null) {
+            return marked(found, dates + ": runs as a " + weekday(as), new MarkDays(first, last, Mark.RUNS_AS, as));
+        }
+        if (found.what() == What.TEACHES) {
+            return marked(found, dates + ": classes meet", new MarkDays(first, last, Mark.TEACHES, null));
+        }
+        String said = found.what() == What.RESERVE
+                ? "in reserve for days that are lost"
+                : found.what() == What.FIRST_CLASS ? "classes begin" : "classes end";
         return new Line(found.line(), found.text(), "meets", dates + ": " + said + doubt(found), null);
+    }
+
+    private static Line marked(Finding found, String said, MarkDays mark) {
+        boolean sure = found.doubt().isEmpty();
+        return new Line(
+                found.line(),
+                found.text(),
+                sure ? "marked" : "doubtful",
+                sure ? said : said + "?" + doubt(found).substring(1),
+                null,
+                mark);
     }
 
     private static String weekday(DayOfWeek day) {

@@ -2,6 +2,8 @@ package app.matsuri.exchange.school;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.matsuri.core.change.calendar.MarkDays;
+import app.matsuri.core.change.calendar.MarkDays.Mark;
 import app.matsuri.exchange.words.DayWords;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -95,10 +97,25 @@ class DaysOffReaderTest {
 
     @Test
     void whatIsNoDayOffIsSaid() {
-        assertThat(one("Oct 20 (Tue) follows a Monday schedule").said())
-                .isEqualTo("Tue 20 Oct: runs as a Monday: set it on the term");
+        assertThat(one("Oct 1 Career fair").said()).isEqualTo("no day off");
         assertThat(one("Dec 5 make-up day if needed").said()).contains("in reserve for days that are lost");
-        assertThat(one("Sat Oct 24 classes meet to make up for Oct 12").said()).contains("add the day on the term");
+    }
+
+    @Test
+    void daysThatRunAsAnotherOrTeachAreMarked() {
+        DaysOffReader.Line monday = one("Oct 20 (Tue) follows a Monday schedule");
+        assertThat(monday.said()).isEqualTo("Tue 20 Oct: runs as a Monday");
+        assertThat(monday.mark())
+                .isEqualTo(new MarkDays(
+                        LocalDate.of(2026, 10, 20), LocalDate.of(2026, 10, 20), Mark.RUNS_AS, DayOfWeek.MONDAY));
+        assertThat(monday.taken()).isTrue();
+        assertThat(one("Sat Oct 24 classes meet to make up for Oct 12").mark().as())
+                .isEqualTo(Mark.TEACHES);
+        assertThat(one("Sat Oct 24: Friday schedule").mark().as()).isEqualTo(Mark.RUNS_AS);
+        DaysOffReader.Line doubt = one("Oct 20 (Wed) follows a Monday schedule");
+        assertThat(doubt.taken()).isFalse();
+        assertThat(doubt.said())
+                .isEqualTo("Tue 20 Oct: runs as a Monday? 2026-10-20 is a Tuesday, and Wednesday is printed.");
     }
 
     @Test

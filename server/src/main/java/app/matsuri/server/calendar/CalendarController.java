@@ -95,9 +95,11 @@ class CalendarController {
     /**
      * One line and what was understood.
      *
-     * @param state "off", "meets", "passed", "heading", "not-understood", "double", "overlap", "known" or "outside"
+     * @param state "off", "doubtful", "marked", "meets", "passed", "heading", "not-understood", "double", "overlap", "known" or
+     *     "outside"
      * @param takes what the day off would take, in words; null where it is none
      * @param closure the day off as a plan file writes it; null where it is none
+     * @param change of a day that runs as another weekday or teaches though it would not; null for none
      */
     record OffLine(
             int number,
@@ -105,7 +107,8 @@ class CalendarController {
             String state,
             String said,
             @Nullable String takes,
-            @Nullable Map<String, Object> closure) {}
+            @Nullable Map<String, Object> closure,
+            @Nullable Map<String, Object> change) {}
 
     /**
      * What reading came to.
@@ -169,7 +172,8 @@ class CalendarController {
                     line.state(),
                     line.said(),
                     off ? ClassesTaken.say(taken.get(at), one) : null,
-                    closure == null ? null : PlanWriter.closure(closure)));
+                    closure == null ? null : PlanWriter.closure(closure),
+                    line.mark() == null ? null : ChangeJson.write(line.mark())));
             at += off ? 1 : 0;
         }
         return views;
