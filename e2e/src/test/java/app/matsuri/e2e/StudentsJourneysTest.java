@@ -2,6 +2,10 @@ package app.matsuri.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.matsuri.exchange.plan.Json;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
@@ -165,6 +169,90 @@ class StudentsJourneysTest {
             page.gone(".p-dialog");
             page.press("outbox");
             page.seeText(".p-dialog", "What has moved in HYD 210");
+        }
+    }
+
+    /** Changes of the term that a page has open, and links to it, without pressing for them. */
+    private record Teacher(Client client, String term) {
+
+        static Teacher of(Page page) throws Exception {
+            return new Teacher(new Client(App.demo(), "tolvanen"), page.term());
+        }
+
+        void change(String change) throws Exception {
+            long version = Json.read(client.get("/api/terms/" + term + "/dates"))
+                    .path("version")
+                    .asLong();
+            var answer = client.send(
+                    "/api/terms/" + term + "/changes",
+                    "application/json",
+                    "{\"version\":" + version + ",\"seen\":true,\"change\":" + change + "}");
+            assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        }
+
+        /** The address of a student's own pages. */
+        String link(String student) throws Exception {
+            var answer = client.send(
+                    "/api/terms/" + term + "/links",
+                    "application/json",
+                    "{\"course\":\"HYD 210\",\"section\":\"A\",\"student\":\"" + student + "\"}");
+            return Json.read(answer.body()).path("address").asText().replaceFirst("^https?://[^/]+", "");
+        }
+    }
+
+    /** One page and one calendar over four courses: one press on the page, one in the calendar that opens. */
+    @Test
+    void aStudentOfFourCoursesSubscribesToAllInTwoActions() throws Exception {
+        try (Page page = wall()) {
+            Teacher teacher = Teacher.of(page);
+            for (String course : List.of("MAP 115", "SOL 101")) {
+                teacher.change("{\"kind\":\"put-roster\",\"course\":\"" + course + "\",\"section\":\"A\",\"students\":"
+                        + "[{\"id\":\"4101\",\"name\":\"Wren Oakes\",\"mail\":\"wren.oakes@quillmarsh.example\"}]}");
+                teacher.change("{\"kind\":\"tell\",\"course\":\"" + course + "\",\"section\":\"A\"}");
+            }
+            page.go(teacher.link("4101"));
+            page.seeText("main", "SOL 101");
+            assertThat(page.text("main")).contains("HYD 210", "HYD 210L", "MAP 115");
+            assertThat(page.see(".btn.go").getDomAttribute("href"))
+                    .startsWith("webcal://")
+                    .contains("/dates.ics");
+        }
+    }
+
+    /** An extension is on the page of the one student it is for, and on nobody else's. */
+    @Test
+    void anExtensionIsSeenByItsStudentAlone() throws Exception {
+        try (Page page = wall()) {
+            Teacher teacher = Teacher.of(page);
+            teacher.change(
+                    "{\"kind\":\"put-adjustment\",\"course\":\"HYD 210\",\"section\":\"A\",\"adjustment\":"
+                            + "{\"item\":\"log-6\",\"student\":\"4101\",\"due\":{\"at\":\"2026-11-20T16:15\"},\"why\":\"ill\"}}");
+            teacher.change("{\"kind\":\"tell\",\"course\":\"HYD 210\",\"section\":\"A\"}");
+            String thing = "/thing?of=" + page.term() + "/HYD%20210/A&course=HYD%20210&id=log-6";
+            page.go(teacher.link("4101") + thing);
+            page.seeText("main", "due Fri 20 Nov, 16:15");
+            assertThat(page.text("main")).doesNotContain("ill");
+            page.go(teacher.link("4102") + thing);
+            page.seeText("main", "due Thu 15 Oct");
+            assertThat(page.text("main")).doesNotContain("16:15");
+        }
+    }
+
+    /** Twelve links of a week stand on its sheet without anything typed for it. */
+    @Test
+    void aWeekWithTwelveLinksIsASheetWithoutAWordTyped() throws Exception {
+        try (Page page = wall()) {
+            String links = IntStream.rangeClosed(1, 12)
+                    .mapToObj(n -> "{\"title\":\"Part " + n + "\",\"url\":\"https://films.example/" + n + "\"}")
+                    .collect(Collectors.joining(","));
+            Teacher.of(page)
+                    .change("{\"kind\":\"put-session-links\",\"course\":\"HYD 210\",\"section\":\"A\","
+                            + "\"session\":\"2026-10-07T10:00\",\"links\":[" + links + "]}");
+            page.press("Week");
+            page.driver.switchTo().frame(page.see("iframe"));
+            page.seeText("body", "Part 12");
+            assertThat(page.count("a[href^='https://films.example/']")).isEqualTo(12);
+            page.driver.switchTo().defaultContent();
         }
     }
 }
