@@ -66,7 +66,6 @@ final class Judge {
      * Words and the days that they are about.
      *
      * @param words without the days
-     * @param whole the words with everything else on the line, for a doubt
      * @param over what the heading over it says of its days
      * @param own the hours of an event; null for none
      */
