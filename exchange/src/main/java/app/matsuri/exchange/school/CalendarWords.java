@@ -1,6 +1,7 @@
 package app.matsuri.exchange.school;
 
 import app.matsuri.exchange.words.DayWords;
+import app.matsuri.exchange.words.Days;
 import java.time.DayOfWeek;
 import java.util.Locale;
 import java.util.Optional;

@@ -1,6 +1,7 @@
 package app.matsuri.exchange.school;
 
 import app.matsuri.exchange.school.Finding.What;
+import app.matsuri.exchange.words.Days;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;

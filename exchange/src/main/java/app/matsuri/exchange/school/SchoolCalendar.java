@@ -2,11 +2,12 @@ package app.matsuri.exchange.school;
 
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
-import app.matsuri.exchange.school.Days.Group;
 import app.matsuri.exchange.school.Finding.What;
 import app.matsuri.exchange.school.Judge.Over;
 import app.matsuri.exchange.school.Judge.Said;
 import app.matsuri.exchange.words.DayWords;
+import app.matsuri.exchange.words.Days;
+import app.matsuri.exchange.words.Days.Group;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;

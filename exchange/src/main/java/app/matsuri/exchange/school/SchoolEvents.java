@@ -3,6 +3,7 @@ package app.matsuri.exchange.school;
 import app.matsuri.exchange.calendar.CalendarReader;
 import app.matsuri.exchange.calendar.CalendarReader.Event;
 import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.words.Days;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;

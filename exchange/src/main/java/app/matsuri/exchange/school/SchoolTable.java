@@ -4,6 +4,7 @@ import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.TableFile;
 import app.matsuri.exchange.file.TableFile.Row;
 import app.matsuri.exchange.school.Finding.What;
+import app.matsuri.exchange.words.Days;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;

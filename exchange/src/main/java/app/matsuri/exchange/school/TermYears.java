@@ -1,5 +1,6 @@
 package app.matsuri.exchange.school;
 
+import app.matsuri.exchange.words.Days;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.regex.Matcher;
@@ -11,8 +12,6 @@ final class TermYears implements Days.Years {
     private static final Pattern SCHOOL_YEAR = Pattern.compile("(?<!\\d)(20\\d{2})\\s*[-/]\\s*(?:20)?(\\d{2})(?!\\d)");
     private static final Pattern ISO = Pattern.compile("20\\d{2}-\\d{1,2}-\\d{1,2}");
     private static final Pattern YEAR = Pattern.compile("(?<![\\d.#$€£-])(20\\d{2})(?![\\d])");
-    private static final Pattern SLASHED =
-            Pattern.compile("(?<![\\d/])(\\d{1,2})/(\\d{1,2})(?:/(?:20)?\\d{2})?(?![\\d/])");
 
     private final LocalDate first;
     private final LocalDate last;
@@ -27,20 +26,7 @@ final class TermYears implements Days.Years {
     TermYears(String text, SchoolCalendar.Term term) {
         this.first = term.first();
         this.last = term.last();
-        boolean day = false;
-        boolean month = false;
-        Matcher m = SLASHED.matcher(text);
-        while (m.find()) {
-            int a = Integer.parseInt(m.group(1));
-            int b = Integer.parseInt(m.group(2));
-            day |= a > 12 && a <= 31 && b <= 12;
-            month |= b > 12 && b <= 31 && a <= 12;
-        }
-        boolean english = Pattern.compile("(?i)\\b(?:fall|college|semester|district|school)\\b")
-                .matcher(text)
-                .find();
-        Boolean usual = term.dayFirst();
-        dayFirst = day != month ? day : usual != null ? usual : !english;
+        dayFirst = Days.dayFirst(text, term.dayFirst());
         Matcher year = SCHOOL_YEAR.matcher(Days.plain(text));
         while (schoolYear == 0 && year.find()) {
             if (Integer.parseInt(year.group(1)) % 100 + 1 == Integer.parseInt(year.group(2))) {

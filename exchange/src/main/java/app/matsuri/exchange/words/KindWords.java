@@ -3,6 +3,7 @@ package app.matsuri.exchange.words;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /** The kinds of work by the words that people use for them. */
 public final class KindWords {
@@ -16,17 +17,30 @@ public final class KindWords {
 
     static {
         BY_TITLE.put("quiz", "quiz");
-        BY_TITLE.put("test|exam|midterm|final", "test");
-        BY_TITLE.put("read(ing)?|chapter", "reading");
-        BY_TITLE.put("labs?|log|field", "lab");
+        BY_TITLE.put(
+                "test|exam(?:ination)?|mid-?term|final exam.*|(?<=^)finals?(?=$)|klausur|schulaufgabe|prüfung|examen|contrôle",
+                "test");
+        BY_TITLE.put("read(ing)?s?|chapters?|ch(?=\\.)|lektüre|lectura", "reading");
+        BY_TITLE.put("labs?|log|field|praktikum", "lab");
         BY_TITLE.put("discuss(ion)?|post", "discussion");
-        BY_TITLE.put("project|report|draft|proposal", "project");
+        BY_TITLE.put("projects?|reports?|drafts?|proposals?|papers?|projekt|proyecto|projet", "project");
         BY_TITLE.put("practice", "practice");
-        BY_TITLE.put("talk|presentation|poster", "presentation");
-        BY_TITLE.put("set|homework|problems?|sheet|exercise|essay", "homework");
+        BY_TITLE.put("talks?|presentations?|poster|referat|exposé|exposición", "presentation");
+        BY_TITLE.put(
+                "set|homework|hw|problems?|sheets?|worksheets?|exercises?|essays?|hausaufgaben?|aufgaben?|devoirs?|tareas?|deberes|ejercicios",
+                "homework");
     }
 
+    private static final Pattern OTHER = Pattern.compile(
+            "\\b(?:forms?|contract|packet|survey|bring|sign(?:ed)? (?:the|by|and)|peer review|study guide|materials|permission|agreement)\\b",
+            Pattern.CASE_INSENSITIVE);
+
     private KindWords() {}
+
+    /** Whether a title says that it is something to bring, sign or fill in. */
+    public static boolean other(String title) {
+        return OTHER.matcher(title).find();
+    }
 
     /** The kind that the word means. */
     public static String of(String word) {

@@ -27,7 +27,7 @@ public record Times(LocalTime start, @Nullable LocalTime end, int at, int to) {
             Pattern.compile("^[,\\s]*for\\s+(\\d{1,3})\\s*min(?:utes)?\\b", Pattern.CASE_INSENSITIVE);
 
     /** The first that the text holds; two bare numbers count only where one of them says that it is a time. */
-    static Optional<Times> find(String text) {
+    public static Optional<Times> find(String text) {
         Matcher m = SPAN.matcher(text);
         while (m.find()) {
             boolean clock = m.group(2) != null || m.group(3) != null || m.group(5) != null || m.group(6) != null;

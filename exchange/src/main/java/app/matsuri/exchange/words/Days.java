@@ -1,6 +1,5 @@
-package app.matsuri.exchange.school;
+package app.matsuri.exchange.words;
 
-import app.matsuri.exchange.words.DayWords;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -16,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * Finds the days in a line: "Aug 20-22 (R-Sa)", "14–18 Sept 2026", "Dec 9 &amp; 12-13", "Tue 5 – Sat 16 January", "w/c 8 March",
  * "11, 14-17 déc.", "du 22 mars au 2 avril", "24.12.–6.1.", "8/18/26 - 8/20/26", and under a month as a heading "16 (mardi)".
  */
-final class Days {
+public final class Days {
 
     private static final String WEEKDAY =
             "(?:" + DayWords.WEEKDAY.replaceFirst("\\(", "(?:").replace("s?\\b", "s?")
@@ -31,7 +30,7 @@ final class Days {
 
     /** What may follow no day: an hour, a share, a count. */
     private static final String NO_HOUR =
-            "(?!\\s*(?::\\d|[ap]\\.?\\s?m\\b|h(?:\\b|\\d)|uhr|o'clock|%|weeks?\\b|days?\\b|semaines|semanas|wochen|:\\d{2}))";
+            "(?!\\s*(?::\\d|-\\s?\\d{1,2}(?:[:.]\\d{2})?\\s*[ap]\\.?\\s?m\\b|[ap]\\.?\\s?m\\b|h(?:\\b|\\d)|uhr|o'clock|%|weeks?\\b|days?\\b|semaines|semanas|wochen|:\\d{2}))";
 
     /** A word with which days may begin. */
     private static final Pattern BEGINS = of(WEEKDAY + "|" + MONTH);
@@ -92,7 +91,7 @@ final class Days {
      *
      * @param wrong what contradicts itself in it, a sentence; empty for nothing
      */
-    record Span(LocalDate first, LocalDate last, String wrong) {}
+    public record Span(LocalDate first, LocalDate last, String wrong) {}
 
     /**
      * Days that stand together in a line.
@@ -101,10 +100,10 @@ final class Days {
      * @param end where they end, with the weekdays behind them
      * @param spans none where no such day is
      */
-    record Group(int start, int end, List<Span> spans, String wrong) {}
+    public record Group(int start, int end, List<Span> spans, String wrong) {}
 
     /** How 10/11 is written, and which year a day without one is in. */
-    interface Years {
+    public interface Years {
 
         boolean dayFirst();
 
@@ -115,8 +114,32 @@ final class Days {
         boolean term(LocalDate day);
     }
 
+    private static final Pattern ORDER =
+            Pattern.compile("(?<![\\d/])(\\d{1,2})/(\\d{1,2})(?:/(?:20)?\\d{2})?(?![\\d/])");
+
+    /**
+     * Whether 10/11 is the tenth of November in a text: as its own days show, else as is usual.
+     *
+     * @param usual null where nothing is known
+     */
+    public static boolean dayFirst(String text, @Nullable Boolean usual) {
+        boolean day = false;
+        boolean month = false;
+        Matcher m = ORDER.matcher(text);
+        while (m.find()) {
+            int a = Integer.parseInt(m.group(1));
+            int b = Integer.parseInt(m.group(2));
+            day |= a > 12 && a <= 31 && b <= 12;
+            month |= b > 12 && b <= 31 && a <= 12;
+        }
+        boolean english = Pattern.compile("(?i)\\b(?:fall|college|semester|district|school)\\b")
+                .matcher(text)
+                .find();
+        return day != month ? day : usual != null ? usual : !english;
+    }
+
     /** With dashes and quotes as plain ones, each in its place. */
-    static String plain(String line) {
+    public static String plain(String line) {
         return line.replace('–', '-')
                 .replace('—', '-')
                 .replace('−', '-')
@@ -133,7 +156,7 @@ final class Days {
      *
      * @param under the month over the line; 0 for none
      */
-    static List<Group> find(String line, int under, Years years) {
+    public static List<Group> find(String line, int under, Years years) {
         List<Group> groups = new ArrayList<>();
         int month = 0;
         int text = text(line);
@@ -312,7 +335,7 @@ final class Days {
     }
 
     /** The weekday of a word; null for none, and where one letter means two. */
-    static @Nullable DayOfWeek weekday(@Nullable String word) {
+    public static @Nullable DayOfWeek weekday(@Nullable String word) {
         if (word == null) {
             return null;
         }
@@ -482,7 +505,7 @@ final class Days {
                 : date + " is a " + name(date.getDayOfWeek()) + ", and " + name(printed) + " is printed.";
     }
 
-    static String name(DayOfWeek day) {
+    public static String name(DayOfWeek day) {
         return day.getDisplayName(java.time.format.TextStyle.FULL, Locale.ENGLISH);
     }
 
