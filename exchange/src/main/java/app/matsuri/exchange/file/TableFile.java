@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
@@ -50,22 +51,46 @@ public final class TableFile {
         return file.kind() == Given.Kind.WORKBOOK ? workbook(file) : text(file.name(), file.text());
     }
 
-    private static List<Row> text(String name, String text) {
-        char separator = separator(text);
+    /**
+     * Every row, empty ones too, by its place among them from 1; of a workbook by its number.
+     *
+     * @throws Unreadable when it cannot be read
+     */
+    public static List<Row> records(Given file) {
+        if (file.kind() == Given.Kind.WORKBOOK) {
+            return workbook(file);
+        }
         List<Row> rows = new ArrayList<>();
+        read(file.name(), file.text(), row -> {
+            if (rows.size() == MOST_ROWS) {
+                throw tooMany(file.name());
+            }
+            rows.add(new Row(rows.size() + 1, cells(row)));
+        });
+        return rows;
+    }
+
+    private static List<Row> text(String name, String text) {
+        List<Row> rows = new ArrayList<>();
+        read(name, text, row -> add(rows, (int) row.getStartingLineNumber(), cells(row), name));
+        return rows;
+    }
+
+    private static List<String> cells(CsvRecord row) {
+        return row.getFields().stream().limit(MOST_CELLS).map(String::strip).toList();
+    }
+
+    private static void read(String name, String text, Consumer<CsvRecord> each) {
+        char separator = separator(text);
         try (CsvReader<CsvRecord> csv = CsvReader.builder()
                 .fieldSeparator(separator)
                 .allowExtraFields(true)
                 .allowMissingFields(true)
                 .allowUnclosedQuote(separator == '\t')
+                .allowExtraCharsAfterClosingQuote(separator == '\t')
+                .skipEmptyLines(false)
                 .ofCsvRecord(text)) {
-            for (CsvRecord row : csv) {
-                add(
-                        rows,
-                        (int) row.getStartingLineNumber(),
-                        row.getFields().stream().limit(MOST_CELLS).toList(),
-                        name);
-            }
+            csv.forEach(each);
         } catch (CsvParseException e) {
             throw new Unreadable(
                     "“" + name + "” is no table that can be read: " + e.getMessage()
@@ -74,7 +99,6 @@ public final class TableFile {
         } catch (IOException e) {
             throw new Unreadable("“" + name + "” could not be read.", e);
         }
-        return rows;
     }
 
     /** The separator that stands most evenly in the first lines, outside quotes. */
@@ -102,9 +126,13 @@ public final class TableFile {
             return;
         }
         if (rows.size() == MOST_ROWS) {
-            throw new Unreadable("“" + name + "” has more than 20,000 rows. Cut it down to what is needed.");
+            throw tooMany(name);
         }
-        rows.add(new Row(number, cells.stream().map(String::strip).toList()));
+        rows.add(new Row(number, cells));
+    }
+
+    private static Unreadable tooMany(String name) {
+        return new Unreadable("“" + name + "” has more than 20,000 rows. Cut it down to what is needed.");
     }
 
     private static List<Row> workbook(Given file) {
@@ -117,7 +145,10 @@ public final class TableFile {
             sheet.forEach(row -> {
                 List<String> cells = new ArrayList<>();
                 for (int i = 0; i < Math.min(row.getCellCount(), MOST_CELLS); i++) {
-                    cells.add(row.getOptionalCell(i).map(TableFile::said).orElse(""));
+                    cells.add(row.getOptionalCell(i)
+                            .map(TableFile::said)
+                            .orElse("")
+                            .strip());
                 }
                 add(rows, row.getRowNum(), cells, file.name());
             });
