@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Unit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -16,6 +17,8 @@ final class OneUnit {
     final @Nullable Unit was;
     final List<Lesson> lessons = new ArrayList<>();
     final List<Item> items = new ArrayList<>();
+    /** How often a title was read, in lower case. */
+    final Map<String, Integer> seen = new HashMap<>();
     /** The lesson that work belongs to; null for none yet. */
     @Nullable
     Lesson at;

@@ -89,11 +89,24 @@ final class OutlineDraft {
         return Math.max(1, n);
     }
 
+    /** The unit with that lesson. */
+    OneUnit of(String lesson) {
+        return units.stream()
+                .filter(u -> u.lessons.stream().anyMatch(l -> l.id().equals(lesson)))
+                .findFirst()
+                .orElseGet(this::last);
+    }
+
     /** An id for work of the last unit that nothing has. */
     String newId() {
+        return newId(last());
+    }
+
+    /** An id for work of a unit that nothing has. */
+    String newId(OneUnit unit) {
         String id;
         do {
-            id = last().code.toLowerCase(Locale.ROOT) + "-" + ++items;
+            id = unit.code.toLowerCase(Locale.ROOT) + "-" + ++items;
         } while (!taken.add(id));
         return id;
     }
@@ -167,11 +180,15 @@ final class OutlineDraft {
     String lesson(String given, int length) {
         String title = given.strip();
         OneUnit unit = last();
-        Optional<Lesson> known = unit.was == null
-                ? Optional.empty()
+        // the second of the same title is the second that the unit has
+        int before = unit.seen.merge(title.toLowerCase(Locale.ROOT), 1, Integer::sum) - 1;
+        List<Lesson> alike = unit.was == null
+                ? List.of()
                 : unit.was.lessons().stream()
                         .filter(l -> l.title().equalsIgnoreCase(title) || l.id().equalsIgnoreCase(title))
-                        .findFirst();
+                        .toList();
+        Optional<Lesson> known =
+                alike.isEmpty() ? Optional.empty() : alike.stream().skip(before).findFirst();
         unit.at = known.orElseGet(() -> newLesson(title, length));
         return unit.at.id() + (known.isPresent() ? ", which is there" : " " + sessions(length) + flags(unit.at));
     }

@@ -14,6 +14,7 @@ import app.matsuri.core.plan.Unit;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.exchange.school.DaysOffReader;
+import app.matsuri.exchange.sheet.Sheet;
 import app.matsuri.exchange.words.DayWords;
 import app.matsuri.exchange.words.MeetsSaid;
 import app.matsuri.exchange.words.MeetsWords;
@@ -96,8 +97,7 @@ public record Start(
             to = null;
         }
         DayWords days = new DayWords(from == null ? today : from, from, to);
-        OutlineReader.Reading plan = OutlineReader.read(outline, days);
-        Optional<Course> read = course(plan.units(), days, said);
+        Optional<Course> bare = course(List.of(), days, said);
         Set<DayOfWeek> teaching = EnumSet.noneOf(DayOfWeek.class);
         weekdays.forEach(w -> teaching.add(Words.weekday(w)));
         List<DaysOffReader.Line> off = DaysOffReader.read(daysOff, days, teaching);
@@ -105,7 +105,8 @@ public record Start(
             said.add(new Said("weekdays", false, "Tick at least one weekday that teaches."));
         }
         if (from == null || to == null || teaching.isEmpty()) {
-            return new Reading(null, said, off, plan.lines());
+            return new Reading(
+                    null, said, off, OutlineReader.read(outline, days).lines());
         }
         List<Closure> closures = off.stream()
                 .filter(DaysOffReader.Line::taken)
@@ -134,8 +135,14 @@ public record Start(
                 true,
                 Say.days(from, to) + " " + to.getYear() + ", " + Say.count(calendar.weeks(), "week") + ", "
                         + Say.count(calendar.teachingDays().size(), "teaching day")));
-        Decisions made = read.map(c -> Decisions.of(term, List.of(c))).orElse(null);
-        return new Reading(made, said, off, plan.lines());
+        Decisions empty = bare.map(c -> Decisions.of(term, List.of(c))).orElse(null);
+        if (empty == null) {
+            return new Reading(
+                    null, said, off, OutlineReader.read(outline, days).lines());
+        }
+        Course with = empty.courses().get(0);
+        OutlineReader.Reading plan = OutlineReader.read(Sheet.of(outline), Into.plan(days, empty, with, null));
+        return new Reading(empty.withCourse(with.withUnits(plan.units())), said, off, plan.lines());
     }
 
     private ZoneId zoneOf() {

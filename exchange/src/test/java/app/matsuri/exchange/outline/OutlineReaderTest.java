@@ -92,7 +92,7 @@ class OutlineReaderTest {
                 OutlineReader.read("Basins\n  One\n    Essay, due sometime soon\n    due 3 nov", DAYS);
         assertThat(reading.lines())
                 .extracting(OutlineReader.Line::state)
-                .containsExactly("unit", "lesson", "not-understood", "not-understood");
+                .containsExactly("unit", "lesson", "doubtful", "not-understood");
         assertThat(reading.lines().get(2).text()).isEqualTo("    Essay, due sometime soon");
         assertThat(reading.units().get(0).items())
                 .as("the work stands, without a date")
@@ -153,7 +153,7 @@ class OutlineReaderTest {
         String text = "Unit\n" + "  Lesson\n".repeat(10_000);
         OutlineReader.Reading reading = OutlineReader.read(text, DAYS);
         assertThat(reading.lines()).hasSize(OutlineReader.MOST_LINES + 1);
-        assertThat(reading.lines().get(OutlineReader.MOST_LINES).said()).contains("at most 5000 lines");
+        assertThat(reading.lines().get(OutlineReader.MOST_LINES).doubt()).contains("at most 5000 lines");
     }
 
     @Test
@@ -252,7 +252,7 @@ class OutlineReaderTest {
                 "Unit 1: Water\n  Rain\n    homework: Test assignment, due next class\n"
                         + "    Set 1, opens 1 sep, due 8 sep, closes 10 sep\nUnit 2\n  Snow\nUnit 10\n  Ice",
                 new DayWords(LocalDate.of(2026, 8, 31), LocalDate.of(2026, 8, 31), LocalDate.of(2026, 12, 18)));
-        assertThat(reading.units()).extracting(u -> u.code()).containsExactly("WA", "U2", "U10");
+        assertThat(reading.units()).extracting(u -> u.code()).containsExactly("U1", "U2", "U10");
         assertThat(reading.units().get(0).items())
                 .extracting(i -> i.kind() + " " + i.title())
                 .containsExactly("homework Test assignment", "homework Set 1");

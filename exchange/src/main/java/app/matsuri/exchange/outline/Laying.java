@@ -1,0 +1,505 @@
+package app.matsuri.exchange.outline;
+
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.Say;
+import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.ItemDetails;
+import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.LessonDetails;
+import app.matsuri.core.plan.Link;
+import app.matsuri.core.plan.RuleSaid;
+import app.matsuri.core.plan.Section;
+import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.Which;
+import app.matsuri.core.schedule.ItemDates;
+import app.matsuri.core.schedule.Resolved;
+import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.session.Session;
+import app.matsuri.exchange.sheet.Entry;
+import app.matsuri.exchange.sheet.Sheet;
+import app.matsuri.exchange.sheet.SheetTerm;
+import app.matsuri.exchange.sheet.When;
+import app.matsuri.exchange.sheet.Work;
+import app.matsuri.exchange.words.PlanNames;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Lays what a sheet says into a course: lessons on their classes, dates as rules where a rule gives them, and what differs. */
+final class Laying {
+
+    private final Into into;
+    private final Sheet.Reading sheet;
+    private final SheetTerm term;
+    private final OutlineDraft draft;
+    private final Course course;
+
+    private final Map<Entry.Taught, String> lessonIds = new IdentityHashMap<>();
+    private final Map<Entry.Given, String> itemIds = new IdentityHashMap<>();
+    private final Map<Entry, String> said = new IdentityHashMap<>();
+    private final Map<String, Entry.Given> givenByItem = new LinkedHashMap<>();
+    private final Map<String, Map<Which, Tried>> tried = new HashMap<>();
+    private final List<Entry> whole = new ArrayList<>();
+    private String unitTitle = "";
+    private final Map<Entry, String> units = new IdentityHashMap<>();
+
+    private Laying(Into into, Sheet.Reading sheet) {
+        this.into = into;
+        this.sheet = sheet;
+        this.term = into.term();
+        this.draft = new OutlineDraft(into.course());
+        Course given = into.course();
+        this.course = given == null ? Course.of("C", "C", 50, List.of(), List.of()) : given;
+    }
+
+    /** A date while rules for it are tried. */
+    private static final class Tried {
+        final SheetDates.Wanted wanted;
+        int at;
+
+        Tried(SheetDates.Wanted wanted) {
+            this.wanted = wanted;
+        }
+
+        @Nullable
+        DateRule rule() {
+            return at < wanted.rules().size() ? wanted.rules().get(at) : null;
+        }
+    }
+
+    /**
+     * What it comes to.
+     *
+     * @param units new ones, and those of the course that get something, whole
+     * @param schedule of the section with them; null where there is no term
+     */
+    record Laid(
+            List<OneUnit> units,
+            List<Entry> entries,
+            Map<Entry, String> said,
+            Map<Entry.Taught, String> lessons,
+            Map<Entry.Given, String> items,
+            Map<Entry, String> unitTitles,
+            @Nullable SectionSchedule schedule) {}
+
+    static Laid lay(Into into, Sheet.Reading sheet) {
+        return new Laying(into, sheet).lay();
+    }
+
+    private Laid lay() {
+        for (Entry entry : sheet.entries()) {
+            units.put(entry, unitTitle);
+            if (entry instanceof Entry.UnitBegins unit) {
+                begin(unit);
+            } else if (entry instanceof Entry.Taught lesson) {
+                lesson(lesson);
+            } else if (entry instanceof Entry.Given work) {
+                work(work);
+            } else if (entry instanceof Entry.Nothing nothing) {
+                said.put(entry, nothing.why());
+            }
+        }
+        gaps();
+        SectionSchedule placed = into.schedule(with()).orElse(null);
+        rules(placed);
+        SectionSchedule dated = resolved(placed);
+        sayDates(dated);
+        compare(dated);
+        ofTheWhole(dated);
+        List<Entry> all = new ArrayList<>(whole);
+        all.addAll(sheet.entries());
+        return new Laid(
+                draft.units().stream().filter(OneUnit::gives).toList(), all, said, lessonIds, itemIds, units, dated);
+    }
+
+    /** The course with what was read so far. */
+    private Course with() {
+        List<Unit> all = new ArrayList<>(course.units());
+        for (OneUnit one : draft.units()) {
+            Unit unit = one.unit();
+            int at = -1;
+            for (int i = 0; i < all.size(); i++) {
+                at = all.get(i).id().equals(unit.id()) ? i : at;
+            }
+            if (at >= 0) {
+                all.set(at, unit);
+            } else {
+                all.add(unit);
+            }
+        }
+        return course.withUnits(all);
+    }
+
+    private void begin(Entry.UnitBegins unit) {
+        unitTitle = unit.title();
+        units.put(unit, unitTitle);
+        if (draft.empty() || !draft.last().is(unitTitle)) {
+            said.put(unit, "unit " + draft.unit(unitTitle));
+        }
+    }
+
+    /** Where no unit was named, one that is called as the course is. */
+    private String unless() {
+        return draft.empty()
+                ? "unit "
+                        + draft.unit(
+                                into.course() == null ? "Unit 1" : into.course().title()) + ", "
+                : "";
+    }
+
+    private void lesson(Entry.Taught taught) {
+        String before = unless();
+        OneUnit unit = draft.last();
+        Lesson at = unit.at;
+        if (taught.same() && at != null) {
+            lessonIds.put(taught, at.id());
+            said.put(taught, before + at.id() + " again");
+            return;
+        }
+        String added = draft.lesson(taught.title(), taught.sessions());
+        Lesson now = Objects.requireNonNull(unit.at);
+        if (!taught.objectives().isBlank() && now.details().objectives().isEmpty()) {
+            LessonDetails was = now.details();
+            now = replaced(
+                    now,
+                    new LessonDetails(taught.objectives(), was.steps(), was.links(), was.files()),
+                    now.gapBefore());
+        }
+        lessonIds.put(taught, now.id());
+        said.put(taught, before + added);
+    }
+
+    /** Puts a lesson with other details or another gap in the place of one. */
+    private Lesson replaced(Lesson was, LessonDetails details, int gap) {
+        Lesson now = new Lesson(
+                was.id(),
+                was.title(),
+                was.length(),
+                was.minLength(),
+                was.optional(),
+                was.joinable(),
+                was.reserve(),
+                was.pin(),
+                gap,
+                was.notes(),
+                details,
+                was.extra());
+        for (OneUnit unit : draft.units()) {
+            unit.lessons.replaceAll(l -> l.id().equals(was.id()) ? now : l);
+            unit.at = unit.at != null && unit.at.id().equals(was.id()) ? now : unit.at;
+        }
+        return now;
+    }
+
+    private Lesson lesson(String id) {
+        return draft.units().stream()
+                .flatMap(u -> u.lessons.stream())
+                .filter(l -> l.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void work(Entry.Given given) {
+        String before = unless();
+        String lesson = given.lesson() == null ? null : lessonIds.get(given.lesson());
+        OneUnit unit = lesson == null ? draft.last() : draft.of(lesson);
+        Work work = given.work();
+        Optional<Item> there = unit.was == null
+                ? Optional.empty()
+                : unit.was.items().stream()
+                        .filter(i -> i.title().equalsIgnoreCase(work.title()) && Objects.equals(i.lesson(), lesson))
+                        .findFirst();
+        if (there.isPresent()) {
+            itemIds.put(given, there.get().id());
+            said.put(given, before + work.title() + " is there already");
+            return;
+        }
+        Item item = new Item(
+                draft.newId(unit),
+                lesson,
+                work.kind(),
+                work.title(),
+                "",
+                work.points(),
+                work.minutes(),
+                work.marking(),
+                false,
+                0,
+                null,
+                null,
+                null,
+                details(work),
+                Extra.NONE);
+        unit.items.add(item);
+        itemIds.put(given, item.id());
+        givenByItem.put(item.id(), given);
+        said.put(given, before);
+    }
+
+    private static ItemDetails details(Work work) {
+        BigDecimal percent = work.percent();
+        ItemDetails none = ItemDetails.NONE;
+        String share = percent == null ? "" : "Counts " + percent.toPlainString() + " % of the grade.";
+        return new ItemDetails(
+                none.within(),
+                share,
+                none.handIn(),
+                none.handInPlace(),
+                work.links().stream().map(url -> new Link("", url)).toList(),
+                none.files(),
+                none.only(),
+                none.audience(),
+                none.shared(),
+                none.hidden(),
+                none.draft());
+    }
+
+    /** Leaves classes empty before lessons that the sheet has later than they would come. */
+    private void gaps() {
+        SectionSchedule schedule = into.schedule(course).orElse(null);
+        if (schedule == null || schedule.section().pace() != Section.Pace.SESSIONS || sheet.old()) {
+            return;
+        }
+        int from = schedule.placements().stream()
+                .filter(Placement::placed)
+                .mapToInt(Placement::last)
+                .max()
+                .orElse(-1);
+        List<Session> open = new ArrayList<>();
+        for (int i = from + 1; i < schedule.sessions().size(); i++) {
+            if (schedule.sessions().get(i).open()) {
+                open.add(schedule.sessions().get(i));
+            }
+        }
+        int at = 0;
+        for (Entry entry : sheet.entries()) {
+            if (!(entry instanceof Entry.Taught taught) || taught.same()) {
+                continue;
+            }
+            Lesson lesson = lesson(Objects.requireNonNull(lessonIds.get(taught)));
+            if (course.lesson(lesson.id()).isPresent()) {
+                continue;
+            }
+            int wanted = wanted(taught, open, at);
+            if (wanted > at) {
+                replaced(lesson, lesson.details(), wanted - at);
+                at = wanted;
+            }
+            at += lesson.length();
+        }
+    }
+
+    /** The class, from the next one on, at which a lesson should begin; the next one where nothing says otherwise. */
+    private int wanted(Entry.Taught taught, List<Session> open, int at) {
+        LocalDate day = taught.day();
+        for (int i = at; i < open.size(); i++) {
+            LocalDate date = open.get(i).date();
+            if (day != null && date.equals(day)) {
+                return i;
+            }
+            if (day == null
+                    && taught.opensWeek()
+                    && taught.week() > 0
+                    && taught.week() <= term.weeks().size()) {
+                LocalDate first = term.weeks().get(taught.week() - 1);
+                if (!date.isBefore(first)) {
+                    return date.isBefore(first.plusDays(7)) ? i : at;
+                }
+            }
+        }
+        return at;
+    }
+
+    private void rules(@Nullable SectionSchedule placed) {
+        SheetDates dates = new SheetDates(into.days(), PlanNames.of(with()), placed);
+        givenByItem.forEach((id, given) -> {
+            Map<Which, Tried> of = new EnumMap<>(Which.class);
+            Work work = given.work();
+            want(dates, given, Which.OPENS, work.opens(), of);
+            want(dates, given, Which.DUE, work.due(), of);
+            want(dates, given, Which.CLOSES, work.closes(), of);
+            tried.put(id, of);
+        });
+        put();
+    }
+
+    private void want(SheetDates dates, Entry.Given given, Which which, @Nullable When when, Map<Which, Tried> of) {
+        if (when == null) {
+            return;
+        }
+        String id = given.lesson() == null ? null : lessonIds.get(given.lesson());
+        SheetDates.Wanted wanted = dates.wanted(when, which, id == null ? null : lesson(id), given.day(), given.week());
+        if (!wanted.doubt().isEmpty()) {
+            given.doubts().add(wanted.doubt());
+        }
+        of.put(which, new Tried(wanted));
+    }
+
+    /** Puts the rules that are tried into the items. */
+    private void put() {
+        for (OneUnit unit : draft.units()) {
+            unit.items.replaceAll(item -> {
+                Map<Which, Tried> of = tried.get(item.id());
+                if (of == null) {
+                    return item;
+                }
+                Map<Which, DateRule> rules = new EnumMap<>(Which.class);
+                of.forEach((which, one) -> rules.put(which, one.rule()));
+                return item.withRules(rules);
+            });
+        }
+    }
+
+    /** Goes on to the next rule wherever one does not give the date of the sheet; the last of them is the date itself. */
+    private @Nullable SectionSchedule resolved(@Nullable SectionSchedule placed) {
+        SectionSchedule now = into.schedule(with()).orElse(null);
+        for (int round = 0; now != null && round < 8; round++) {
+            boolean again = false;
+            for (Map.Entry<String, Map<Which, Tried>> item : tried.entrySet()) {
+                ItemDates dates = now.byItem().get(item.getKey());
+                for (Map.Entry<Which, Tried> date : item.getValue().entrySet()) {
+                    Tried one = date.getValue();
+                    LocalDateTime target = one.wanted.target();
+                    Resolved came = dates == null ? null : dates.get(date.getKey());
+                    boolean right = target == null || came != null && target.equals(came.at());
+                    if (!right && one.at + 1 < one.wanted.rules().size()) {
+                        one.at++;
+                        again = true;
+                    }
+                }
+            }
+            if (!again) {
+                break;
+            }
+            put();
+            now = into.schedule(with()).orElse(null);
+        }
+        return now;
+    }
+
+    private void sayDates(@Nullable SectionSchedule dated) {
+        givenByItem.forEach((id, given) -> {
+            String lesson = given.lesson() == null ? null : lessonIds.get(given.lesson());
+            List<String> dates = new ArrayList<>();
+            Map<Which, Tried> of = tried.getOrDefault(id, Map.of());
+            for (Which which : Which.values()) {
+                Tried one = of.get(which);
+                DateRule rule = one == null ? null : one.rule();
+                if (rule != null) {
+                    dates.add(which.name().toLowerCase(Locale.ROOT) + " " + RuleSaid.beside(rule, lesson));
+                }
+            }
+            Work work = given.work();
+            said.put(
+                    given,
+                    said.get(given) + work.title() + ", "
+                            + (dates.isEmpty() ? "no date yet" : String.join(", ", dates)));
+        });
+    }
+
+    /** Two dates side by side where the plan's is not the sheet's. */
+    private void compare(@Nullable SectionSchedule schedule) {
+        if (schedule == null) {
+            return;
+        }
+        for (Entry entry : sheet.entries()) {
+            if (entry instanceof Entry.Taught taught && taught.doubts().isEmpty()) {
+                Placement placed = schedule.byLesson().get(lessonIds.get(taught));
+                if (placed == null || placed.leftOut()) {
+                    continue;
+                }
+                LocalDate day = taught.day();
+                if (!placed.placed() || placed.noSession()) {
+                    taught.doubts().add("The term has no class left for it.");
+                } else if (day != null && !sheet.old() && !taught.same()) {
+                    LocalDate came = schedule.sessions().get(placed.first()).date();
+                    if (!came.equals(day)) {
+                        taught.doubts().add("Sheet: " + Say.day(day) + "; plan: " + Say.day(came) + ".");
+                    }
+                } else if (taught.opensWeek() && taught.week() > 0 && day == null && !sheet.old()) {
+                    LocalDate came = schedule.sessions().get(placed.first()).date();
+                    int week = schedule.calendar().weekNumber(came).orElse(taught.week());
+                    if (week != taught.week()) {
+                        taught.doubts()
+                                .add("Sheet: week " + taught.week() + "; plan: week " + week + ", " + Say.day(came)
+                                        + ".");
+                    }
+                }
+            } else if (entry instanceof Entry.Given given && !givenByItem.containsValue(given)) {
+                again(schedule, given);
+            }
+        }
+    }
+
+    /** Work that the course has, read again: what differs is said. */
+    private void again(SectionSchedule schedule, Entry.Given given) {
+        ItemDates dates = schedule.byItem().get(itemIds.get(given));
+        When due = given.work().due();
+        Resolved came = dates == null ? null : dates.get(Which.DUE);
+        LocalDate day = due == null || due.sort() != When.Sort.DAY ? null : due.day();
+        LocalDateTime at = came == null ? null : came.at();
+        if (day != null && (at == null || !at.toLocalDate().equals(day))) {
+            given.doubts()
+                    .add("Sheet: due " + Say.day(day) + "; plan: "
+                            + (at == null ? "no date" : Say.day(at.toLocalDate())) + ". The plan stays as it is.");
+        }
+    }
+
+    /** What is to be asked about the whole sheet. */
+    private void ofTheWhole(@Nullable SectionSchedule schedule) {
+        BigDecimal percent = BigDecimal.ZERO;
+        int shares = 0;
+        int undated = 0;
+        int labs = 0;
+        for (Map.Entry<String, Entry.Given> one : givenByItem.entrySet()) {
+            Work work = one.getValue().work();
+            if (work.percent() != null) {
+                percent = percent.add(work.percent());
+                shares++;
+            }
+            boolean no = tried.getOrDefault(one.getKey(), Map.of()).isEmpty();
+            undated += no && work.kind().equals("homework") ? 1 : 0;
+            labs += no && work.kind().equals("lab") ? 1 : 0;
+        }
+        if (shares >= 3 && percent.compareTo(BigDecimal.valueOf(100)) != 0) {
+            whole.add(asked("The shares of the grade come to "
+                    + percent.stripTrailingZeros().toPlainString() + " %, not 100 %."));
+        }
+        if (undated > 0) {
+            whole.add(asked((undated == 1 ? "One homework" : undated + " homeworks")
+                    + " without a date: due with the next class? They stand without one."));
+        }
+        if (labs > 1) {
+            whole.add(
+                    asked(
+                            labs
+                                    + " labs without a date of their own: do they meet outside these classes? They stand as work of their lessons."));
+        }
+        if (schedule != null) {
+            int missing =
+                    schedule.placements().stream().mapToInt(Placement::missing).sum();
+            if (missing > 0) {
+                whole.add(asked("The lessons need " + (missing == 1 ? "one class" : missing + " classes")
+                        + " more than the term has: drop or join some."));
+            }
+        }
+    }
+
+    private static Entry asked(String doubt) {
+        return new Entry.Nothing(0, "", new ArrayList<>(List.of(doubt)));
+    }
+}
