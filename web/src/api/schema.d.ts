@@ -1908,6 +1908,11 @@ export interface components {
             /** Format: int32 */
             weekday: number;
         };
+        ColumnSaid: {
+            meaning: string;
+            /** Format: int32 */
+            number: number;
+        };
         Coming: {
             /** Format: date-time */
             at: string;
@@ -2443,6 +2448,7 @@ export interface components {
             unit: string;
         };
         Line: {
+            doubt: string;
             /** Format: int32 */
             number: number;
             said: string;
@@ -2753,11 +2759,21 @@ export interface components {
             notices: components["schemas"]["OutlineNotice"][];
             units: components["schemas"]["OutlineUnit"][];
         };
+        OutlineColumn: {
+            head: string;
+            meaning: string;
+            /** Format: int32 */
+            number: number;
+            samples: string[];
+        };
         OutlineGiven: {
+            columns?: components["schemas"]["ColumnSaid"][] | null;
             /** Format: byte */
             content?: string | null;
             course: string;
             name?: string | null;
+            rows?: components["schemas"]["RowSaid"][] | null;
+            section?: string | null;
             text?: string | null;
         };
         OutlineItem: {
@@ -2793,6 +2809,7 @@ export interface components {
             unit: string;
         };
         OutlineLine: {
+            doubt: string;
             /** Format: int32 */
             number: number;
             said: string;
@@ -2813,11 +2830,13 @@ export interface components {
         };
         OutlineRead: {
             change?: components["schemas"]["Change"];
+            columns: components["schemas"]["OutlineColumn"][];
             /** Format: int32 */
             items: number;
             /** Format: int32 */
             lessons: number;
             lines: components["schemas"]["OutlineLine"][];
+            meanings: string[];
             /** Format: int32 */
             units: number;
         };
@@ -3775,6 +3794,11 @@ export interface components {
             restarts: {
                 [key: string]: string;
             };
+        };
+        RowSaid: {
+            as: string;
+            /** Format: int32 */
+            number: number;
         };
         RuleInWords: {
             said: string;

@@ -1,31 +1,40 @@
 package app.matsuri.server.outline;
 
 import app.matsuri.core.change.Change;
+import app.matsuri.core.change.Find;
 import app.matsuri.core.change.Together;
 import app.matsuri.core.change.notice.PutNotice;
 import app.matsuri.core.change.plan.PutUnit;
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.UnitCopy;
 import app.matsuri.core.plan.With;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.exchange.file.Given;
-import app.matsuri.exchange.file.TableFile;
-import app.matsuri.exchange.outline.CartridgeReader;
+import app.matsuri.exchange.outline.Into;
+import app.matsuri.exchange.outline.OutlineFile;
 import app.matsuri.exchange.outline.OutlineReader;
 import app.matsuri.exchange.plan.PlanFile;
-import app.matsuri.exchange.words.DayWords;
+import app.matsuri.exchange.sheet.Meaning;
+import app.matsuri.exchange.sheet.Sheet;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.files.FileCopies;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,6 +49,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping(path = "/api/terms/{termId}", produces = "application/json")
 class OutlineFileController {
+
+    private static final List<String> MEANINGS =
+            Arrays.stream(Meaning.values()).map(Meaning::said).toList();
 
     private final Access access;
     private final OutlineWords words;
@@ -148,22 +160,26 @@ class OutlineFileController {
                         lines.size() + 1,
                         unit.title(),
                         "unit",
-                        "unit " + copy.unit().code()));
+                        "unit " + copy.unit().code(),
+                        ""));
                 copy.unit()
                         .lessons()
                         .forEach(l -> lines.add(new OutlineLine(
-                                lines.size() + 1, "  " + l.title(), "lesson", l.id() + ", " + l.length())));
+                                lines.size() + 1, "  " + l.title(), "lesson", l.id() + ", " + l.length(), "")));
                 copy.unit()
                         .items()
                         .forEach(i -> lines.add(new OutlineLine(
                                 lines.size() + 1,
                                 "    " + i.title(),
                                 "work",
-                                copy.undated().contains(i.title()) ? "its date of that time stays behind" : i.kind())));
+                                copy.undated().contains(i.title()) ? "its date of that time stays behind" : i.kind(),
+                                "")));
             }
         }
         return new OutlineRead(
                 lines,
+                List.of(),
+                MEANINGS,
                 copies.size(),
                 copies.stream().mapToInt(c -> c.unit().lessons().size()).sum(),
                 copies.stream().mapToInt(c -> c.unit().items().size()).sum(),
@@ -176,20 +192,60 @@ class OutlineFileController {
      * @param text as pasted; null for a file
      * @param name of the file; null for pasted text
      * @param content of the file; null for pasted text
+     * @param section code of the section by whose classes its dates are checked; null for the first
+     * @param columns what the person says of columns; null for nothing
+     * @param rows what the person says of rows; null for nothing
      */
     record OutlineGiven(
-            String course, @Nullable String text, @Nullable String name, byte @Nullable [] content) {}
+            String course,
+            @Nullable String text,
+            @Nullable String name,
+            byte @Nullable [] content,
+            @Nullable String section,
+            @Nullable List<@Valid ColumnSaid> columns,
+            @Nullable List<@Valid RowSaid> rows) {}
 
-    /** One line and what was understood of it. */
-    record OutlineLine(int number, String text, String state, String said) {}
+    /**
+     * What a person says of a column.
+     *
+     * @param number from 1
+     * @param meaning one of those that {@link OutlineRead} offers
+     */
+    record ColumnSaid(@Min(1) @Max(200) int number, @NotNull String meaning) {}
+
+    /**
+     * What a person says of a row.
+     *
+     * @param number from 1
+     */
+    record RowSaid(
+            @Min(1) int number,
+
+            @NotNull
+            @Pattern(regexp = "unit|lesson|work|nothing", message = "A row is a unit, lesson, work or nothing.")
+            String as) {}
+
+    /**
+     * One row and what was understood of it.
+     *
+     * @param doubt what is to be asked about it, empty for nothing
+     */
+    record OutlineLine(int number, String text, String state, String said, String doubt) {}
+
+    /** A column as it was taken, with what stands in its first cells. */
+    record OutlineColumn(int number, String head, String meaning, List<String> samples) {}
 
     /**
      * What reading came to.
      *
+     * @param columns how they were taken; none where it has none
+     * @param meanings what a column may have
      * @param change that adds all units that were read; null where none was
      */
     record OutlineRead(
             List<OutlineLine> lines,
+            List<OutlineColumn> columns,
+            List<String> meanings,
             int units,
             int lessons,
             int items,
@@ -208,13 +264,19 @@ class OutlineFileController {
                 && given.name().toLowerCase(Locale.ROOT).endsWith(".json")) {
             return planFile(given.content(), course);
         }
-        OutlineReader.Reading reading = read(given, words.days(stored, locale), course);
+        OutlineReader.Reading reading = read(
+                given,
+                Into.plan(words.days(stored, locale), stored.decisions(), course, section(stored.decisions(), given)));
         List<Change> changes = new ArrayList<>();
         reading.units().forEach(u -> changes.add(new PutUnit(course.code(), u, null)));
         return new OutlineRead(
                 reading.lines().stream()
-                        .map(l -> new OutlineLine(l.number(), l.text(), l.state(), l.said()))
+                        .map(l -> new OutlineLine(l.number(), l.text(), l.state(), l.said(), l.doubt()))
                         .toList(),
+                reading.columns().stream()
+                        .map(c -> new OutlineColumn(c.number(), c.head(), c.meaning(), c.samples()))
+                        .toList(),
+                MEANINGS,
                 reading.newUnits(),
                 reading.newLessons(),
                 reading.newItems(),
@@ -230,30 +292,32 @@ class OutlineFileController {
         return "Add " + n + " " + what + (n == 1 ? "" : "s") + " to ";
     }
 
-    private static OutlineReader.Reading read(OutlineGiven given, DayWords days, Course course) {
-        if (given.content() == null) {
-            return OutlineReader.read(given.text() == null ? "" : given.text(), days, course);
+    /** The section that is asked for; null for the first. */
+    private static @Nullable String section(Decisions in, OutlineGiven given) {
+        String section = given.section();
+        return section == null
+                ? null
+                : Find.section(in, given.course(), section).code();
+    }
+
+    private static OutlineReader.Reading read(OutlineGiven given, Into into) {
+        Map<Integer, Meaning> columns = new HashMap<>();
+        Map<Integer, String> rows = new HashMap<>();
+        if (given.columns() != null) {
+            for (ColumnSaid said : given.columns()) {
+                if (!MEANINGS.contains(said.meaning())) {
+                    throw OutlineWords.misread("“" + said.meaning() + "” is no meaning of a column. Take one of "
+                            + String.join(", ", MEANINGS) + ".");
+                }
+                columns.put(said.number() - 1, Meaning.of(said.meaning()));
+            }
         }
-        String name = given.name() == null ? "the file" : given.name();
-        Given file = new Given(name, given.content());
-        if (name.toLowerCase(Locale.ROOT).matches(".*\\.(imscc|zip)")) {
-            file.kind();
-            return CartridgeReader.read(file, course);
+        if (given.rows() != null) {
+            given.rows().forEach(said -> rows.put(said.number(), said.as()));
         }
-        return switch (file.kind()) {
-            case WORKBOOK, TABLE ->
-                OutlineReader.read(
-                        TableFile.rows(file).stream()
-                                .map(row -> row.stream()
-                                        .map(cell -> cell.replaceAll("[\\t\\r\\n]+", " "))
-                                        .collect(Collectors.joining("\t")))
-                                .collect(Collectors.joining("\n")),
-                        days,
-                        course);
-            case CALENDAR ->
-                throw OutlineWords.misread(
-                        "“" + name + "” is a calendar. Give an outline as .csv, .xlsx, .txt or .imscc.");
-            case TEXT -> OutlineReader.read(file.text(), days, course);
-        };
+        Into all = into.said(columns, rows);
+        return given.content() == null
+                ? OutlineReader.read(Sheet.of(given.text() == null ? "" : given.text()), all)
+                : OutlineFile.read(new Given(given.name() == null ? "the file" : given.name(), given.content()), all);
     }
 }
