@@ -98,7 +98,7 @@ class AccessibilityTest {
             page.see(".wall");
             page.press("not told");
             page.see("#tell-why");
-            inBoth(page, "what students were told");
+            sound(page, "what students were told");
             page.keys(Keys.ESCAPE);
             page.gone(".p-dialog");
             page.click(day("2026-10-09"));
@@ -124,12 +124,12 @@ class AccessibilityTest {
             page.press("Leave as it is");
             page.press("paste a list or read a file");
             page.see("#paste-off");
-            inBoth(page, "days off from a list");
+            sound(page, "days off from a list");
             page.keys(Keys.ESCAPE);
             page.gone(".p-dialog");
             page.press("add a section to HYD 210");
             page.see("#section-code");
-            inBoth(page, "a section");
+            sound(page, "a section");
             page.keys(Keys.ESCAPE);
             page.gone(".p-dialog");
             page.press("classes of HYD 210 A");
@@ -139,7 +139,7 @@ class AccessibilityTest {
             page.gone(".p-dialog");
             page.press("students of HYD 210 A");
             page.see("#roster-list");
-            inBoth(page, "students");
+            sound(page, "students");
             page.keys(Keys.ESCAPE);
             page.gone(".p-dialog");
             page.press("add a course");
@@ -177,7 +177,7 @@ class AccessibilityTest {
             page.see(".tg");
             page.press("finding");
             page.see(".p-dialog .list");
-            inBoth(page, "findings");
+            sound(page, "findings");
             page.keys(Keys.ESCAPE);
             page.gone(".p-dialog");
             layingOut(page);
@@ -227,7 +227,7 @@ class AccessibilityTest {
         page.press("repeats");
         page.type("[aria-label='Says']", "Bring **boots**, see [the map](https://maps.example/)");
         page.press("More…");
-        inBoth(page, "a notice");
+        sound(page, "a notice");
         page.keys(Keys.ESCAPE);
         page.gone(".p-dialog");
         page.press("rhythms");

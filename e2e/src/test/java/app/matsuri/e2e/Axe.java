@@ -45,6 +45,8 @@ final class Axe {
         Map<String, ?> options = Map.of(
                 "resultTypes",
                 List.of("violations"),
+                "preload",
+                false,
                 "runOnly",
                 Map.of("type", rules.getKey(), "values", rules.getValue()));
         return (List<?>) page.driver.executeAsyncScript(RUN, context, options);

@@ -1,12 +1,15 @@
 package app.matsuri.server.account;
 
+import app.matsuri.server.settings.MatsuriProperties;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
@@ -22,8 +25,9 @@ import org.springframework.security.web.util.matcher.NegatedRequestMatcher;
 class SecurityConfiguration {
 
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    PasswordEncoder passwordEncoder(MatsuriProperties settings) {
+        return new DelegatingPasswordEncoder(
+                "bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(settings.passwordStrength())));
     }
 
     @Bean

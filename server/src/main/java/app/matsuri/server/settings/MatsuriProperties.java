@@ -3,13 +3,17 @@ package app.matsuri.server.settings;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
 
 /**
  * How this server is run.
  *
  * @param demo folder with the demo's plan files; null for real use
  * @param today the day that counts as today; null for the real one
+ * @param passwordStrength how much work it is to try a password, 4 to 31: each step doubles it
  */
 @ConfigurationProperties("matsuri")
 public record MatsuriProperties(
-        @Nullable String demo, @Nullable LocalDate today) {}
+        @Nullable String demo,
+        @Nullable LocalDate today,
+        @DefaultValue("10") int passwordStrength) {}
