@@ -344,7 +344,7 @@ class OptimumTest {
     }
 
     /**
-     * OR-Tools CP-SAT (reference library) on two dozen random stretches of 20 to 90 sessions, more of them short: what was found is
+     * OR-Tools CP-SAT (reference library) on forty random stretches of 20 to 90 sessions, most of them short: what was found is
      * there, and nothing is cheaper. The few that it does not decide soon are left out, and others drawn. With
      * {@code -DargLine="-Dspread=2 -Dproved=200"} there are more of them and more are long, and it takes some minutes.
      */
@@ -354,8 +354,8 @@ class OptimumTest {
             architectures = "amd64",
             disabledReason = "the solver's native part is taken for this one")
     void isTheOptimumThatAConstraintSolverProves() {
-        double spread = Double.parseDouble(System.getProperty("spread", "8"));
-        int wanted = Integer.getInteger("proved", 24);
+        double spread = Double.parseDouble(System.getProperty("spread", "16"));
+        int wanted = Integer.getInteger("proved", 40);
         int proved = 0;
         int drawn = 0;
         while (proved < wanted) {

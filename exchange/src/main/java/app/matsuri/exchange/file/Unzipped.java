@@ -23,7 +23,7 @@ public final class Unzipped {
     private Unzipped() {}
 
     /**
-     * Unpacks the file; of its parts those that end in .xml are kept.
+     * Unpacks the file; of its parts those that end in .xml or .xml.rels are kept.
      *
      * @param what what it should be, for messages, such as "workbook"
      * @throws Unreadable when it is damaged, too large or hostile
@@ -51,7 +51,7 @@ public final class Unzipped {
 
     private long part(Given file, ZipFile zip, ZipArchiveEntry entry, long room) throws IOException {
         String part = entry.getName();
-        boolean xml = part.endsWith(".xml");
+        boolean xml = part.endsWith(".xml") || part.endsWith(".xml.rels");
         ByteArrayOutputStream kept = new ByteArrayOutputStream();
         byte[] buffer = new byte[16_384];
         long size = 0;

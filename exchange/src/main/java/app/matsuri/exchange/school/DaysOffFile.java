@@ -8,6 +8,7 @@ import app.matsuri.core.change.calendar.AddClosure;
 import app.matsuri.core.change.calendar.PutClosure;
 import app.matsuri.core.change.calendar.RemoveClosure;
 import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.file.Plain;
 import app.matsuri.exchange.file.TableFile;
 import app.matsuri.exchange.school.DaysOffReader.Line;
 import app.matsuri.exchange.words.DayWords;
@@ -26,7 +27,8 @@ public final class DaysOffFile {
      *
      * @throws app.matsuri.exchange.file.Unreadable when it cannot be read
      */
-    public static List<Line> read(Given file, Term term, DayWords days) {
+    public static List<Line> read(Given given, Term term, DayWords days) {
+        Given file = Plain.of(given);
         if (file.kind() == Given.Kind.TEXT) {
             return DaysOffReader.read(file.text(), days, term.weekdays());
         }

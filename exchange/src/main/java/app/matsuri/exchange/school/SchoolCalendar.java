@@ -1,6 +1,7 @@
 package app.matsuri.exchange.school;
 
 import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.file.Plain;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.school.Finding.What;
 import app.matsuri.exchange.school.Judge.Over;
@@ -82,7 +83,8 @@ public final class SchoolCalendar {
      * @return in the order of its lines; none for blank ones and headings
      * @throws Unreadable when it cannot be read
      */
-    public static List<Finding> read(Given file, Term term) {
+    public static List<Finding> read(Given given, Term term) {
+        Given file = Plain.of(given);
         return switch (file.kind()) {
             case CALENDAR -> {
                 Judge judge = new Judge(term);
