@@ -10,6 +10,8 @@ const props = defineProps<{
   rows: number;
   /** Whether Tab indents a line; Esc, then Tab leaves the field. */
   indents?: boolean;
+  /** Whether what was understood stands elsewhere. */
+  alone?: boolean;
   /** Whether a dialog that opens with it begins here. */
   autofocus?: boolean;
 }>();
@@ -96,7 +98,7 @@ function move(step: number) {
 <template>
   <div class="typed">
     <label class="vh" :for="id">{{ label }}</label>
-    <div class="both" :style="{ height: rows * LINE + 8 + 'px' }">
+    <div class="both" :class="{ alone }" :style="{ height: rows * LINE + 8 + 'px' }">
       <textarea
         :id="id"
         v-model="text"
@@ -110,7 +112,7 @@ function move(step: number) {
         @keydown="tab"
         @blur="leaving = false"
       ></textarea>
-      <div class="understood" aria-hidden="true">
+      <div v-if="!alone" class="understood" aria-hidden="true">
         <div :style="{ height: count * LINE + 'px', transform: `translateY(${-scroll}px)`, position: 'relative' }">
           <div
             v-for="line in visible"
@@ -143,6 +145,9 @@ function move(step: number) {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 8px;
+}
+.both.alone {
+  grid-template-columns: minmax(0, 1fr);
 }
 textarea {
   line-height: 22px !important;

@@ -188,30 +188,31 @@ const added = (found: Schemas["OutlineRead"]) =>
       understood stands beside it.
     </p>
     <div @paste="pasted">
-    <TypedLines
-      id="read-outline"
-      :model-value="text"
-      label="Outline"
-      indents
-      autofocus
-      placeholder="Ice on rivers
+      <TypedLines
+        id="read-outline"
+        :model-value="text"
+        label="Outline"
+        :indents="!table"
+        :alone="table"
+        autofocus
+        placeholder="Ice on rivers
   Frazil and anchor ice (2)
     Read 30, due same day"
-      :lines="table ? [] : shown"
-      :rows="table ? 5 : doubts.length ? 9 : 14"
-      @update:model-value="typed"
-    />
+        :lines="table ? [] : shown"
+        :rows="table ? 5 : doubts.length ? 9 : 14"
+        @update:model-value="typed"
+      />
     </div>
+    <Doubts :doubts="doubts" label="In doubt" @settle="settle" @all="settleAll" />
     <template v-if="table && read">
       <SheetColumns :columns="read.columns" :meanings="read.meanings" @choose="mean" />
     </template>
-    <Doubts :doubts="doubts" label="In doubt" @settle="settle" @all="settleAll" />
     <div v-if="table" class="rows">
       <p class="soft" role="status">{{ counts }}</p>
       <ul tabindex="0" aria-label="Row by row">
         <li v-for="l in lines.filter((one) => one.number)" :key="l.number" :class="l.state">
-          <span class="gave">{{ l.number }}</span> <span>{{ l.said || l.doubt }}</span>
-          <span class="gave">{{ l.text.trim() }}</span>
+          <span class="gave">{{ l.number }}</span> <span class="gave">{{ l.text.trim() }}</span>
+          <span>{{ l.said || l.doubt }}</span>
         </li>
       </ul>
     </div>
@@ -234,7 +235,11 @@ const added = (found: Schemas["OutlineRead"]) =>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
     <div class="wide actions">
       <button type="button" class="btn" @click="chooser?.click()">Read a file</button>
-      <span class="soft">.csv, .xlsx, .ods, .docx, .html, .pdf, .txt, Common Cartridge (.imscc), plan file{{ name ? `; ${name}` : "" }}</span>
+      <span class="soft"
+        >.csv, .xlsx, .ods, .docx, .html, .pdf, .txt, Common Cartridge (.imscc), plan file{{
+          name ? `; ${name}` : ""
+        }}</span
+      >
       <input
         ref="chooser"
         type="file"
@@ -249,7 +254,13 @@ const added = (found: Schemas["OutlineRead"]) =>
       <button v-if="taken" type="button" class="btn go" :disabled="state.busy.value" @click="propose">
         Add {{ unit?.title }}
       </button>
-      <button v-else type="button" class="btn go" :disabled="!read?.change || doubts.length > 0 || state.busy.value" @click="propose">
+      <button
+        v-else
+        type="button"
+        class="btn go"
+        :disabled="!read?.change || doubts.length > 0 || state.busy.value"
+        @click="propose"
+      >
         {{ read?.change ? `Add ${added(read)}` : "Add it" }}
       </button>
     </div>
@@ -274,7 +285,7 @@ const added = (found: Schemas["OutlineRead"]) =>
 }
 .rows li {
   display: grid;
-  grid-template-columns: 28px minmax(0, 3fr) minmax(0, 2fr);
+  grid-template-columns: 28px minmax(0, 1fr) minmax(0, 1fr);
   gap: 8px;
   border-bottom: 1px solid var(--rule);
 }

@@ -330,7 +330,8 @@ class LayingOutJourneysTest {
             page.press("read an outline");
             page.paste(
                     "#read-outline", "Ice on rivers\n  Frazil (2)\n    Read 30, due same day\n    Essay, due sometime");
-            page.seeText(".p-dialog", "“due sometime” was not understood");
+            page.seeText(".p-dialog .doubts", "“sometime” was not understood");
+            page.press("take all as shown");
             page.press("Add 1 unit, 1 lesson, 2 things");
             page.seeText(".notice, .strip", "Add 1 unit to HYD 210");
         }

@@ -51,6 +51,8 @@ record Columns(int heads, List<Meaning> meanings, List<String> names, List<Strin
         sharpen(meanings, contents);
         if (heads < 0) {
             guess(meanings, contents);
+        } else {
+            clear(meanings, contents);
         }
         said.forEach((c, meaning) -> {
             if (c >= 0 && c < width) {
@@ -121,6 +123,19 @@ record Columns(int heads, List<Meaning> meanings, List<String> names, List<Strin
                 meanings.set(c, Meaning.DUE);
             } else if (meaning == Meaning.LESSON && contents.dates(c) > 0.8 && contents.words(c) < 14) {
                 meanings.set(c, Meaning.DATE);
+            }
+        }
+    }
+
+    /** A column whose head says nothing known, but whose contents do. */
+    private static void clear(List<Meaning> meanings, Contents contents) {
+        for (int c = 0; c < meanings.size(); c++) {
+            if (meanings.get(c) == Meaning.NOTHING && contents.filled(c) > 2) {
+                meanings.set(
+                        c,
+                        contents.most(c, READING)
+                                ? Meaning.READING
+                                : contents.works(c) > 0.6 ? Meaning.WORK_DUE : Meaning.NOTHING);
             }
         }
     }
