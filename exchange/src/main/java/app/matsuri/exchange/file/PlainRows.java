@@ -34,8 +34,15 @@ final class PlainRows {
         rows.add(cells);
     }
 
-    /** As a file of cells where it has a table, else as a text. */
+    /**
+     * As a file of cells where it has a table, else as a text.
+     *
+     * @throws Unreadable when there is no text in it
+     */
     Given given() {
+        if (rows.stream().allMatch(r -> r.stream().allMatch(String::isBlank))) {
+            throw new Unreadable("“" + name + "” has no text to read.");
+        }
         String text = rows.stream()
                 .map(r ->
                         table ? r.stream().map(PlainRows::cell).collect(Collectors.joining("\t")) : String.join(" ", r))

@@ -1,7 +1,6 @@
 package app.matsuri.exchange.sheet;
 
 import app.matsuri.exchange.words.Days;
-import app.matsuri.exchange.words.KindWords;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -46,9 +45,9 @@ record Columns(int heads, List<Meaning> meanings, List<String> names, List<Strin
             names.add(head.replaceAll("\\s+", " "));
             meanings.add(Meaning.ofHead(head).orElse(Meaning.NOTHING));
         }
-        Contents contents = new Contents(rows.subList(heads + 1, rows.size()), days);
+        Contents contents = new Contents(rows.subList(heads + 1, rows.size()), days, new WhenWords(days));
         List<String> doubts = new ArrayList<>();
-        sharpen(meanings, contents);
+        sharpen(meanings, names, contents);
         if (heads < 0) {
             guess(meanings, contents);
         } else {
@@ -98,7 +97,7 @@ record Columns(int heads, List<Meaning> meanings, List<String> names, List<Strin
     }
 
     /** Where a head may mean two things, its contents say which. */
-    private static void sharpen(List<Meaning> meanings, Contents contents) {
+    private static void sharpen(List<Meaning> meanings, List<String> names, Contents contents) {
         for (int c = 0; c < meanings.size(); c++) {
             Meaning meaning = meanings.get(c);
             boolean counts = contents.rising(c);
@@ -112,15 +111,16 @@ record Columns(int heads, List<Meaning> meanings, List<String> names, List<Strin
                 meanings.set(c, Meaning.LESSON);
             } else if (meaning == Meaning.WEEK && contents.dates(c) > 0.6) {
                 meanings.set(c, meanings.contains(Meaning.DATE) ? Meaning.WEEK : Meaning.DATE);
-            } else if (meaning == Meaning.DUE
-                    && contents.works(c) > 0.35
-                    && contents.dates(c) < 0.95
-                    && !contents.plainDates(c)) {
+            } else if (meaning == Meaning.DUE && contents.works(c) > 0.35 && !contents.plainDates(c)) {
                 meanings.set(c, Meaning.WORK_DUE);
             } else if (meaning == Meaning.WORK_DUE && contents.plainDates(c)) {
                 meanings.set(c, Meaning.DUE);
             } else if (meaning == Meaning.TEST && contents.plainDates(c)) {
                 meanings.set(c, Meaning.DUE);
+            } else if (meaning == Meaning.LESSON
+                    && names.get(c).matches("(?i)lectures?")
+                    && meanings.stream().filter(m -> m == Meaning.LESSON).count() > 1) {
+                meanings.set(c, Meaning.READING); // beside the column of topics it is French
             } else if (meaning == Meaning.LESSON && contents.dates(c) > 0.8 && contents.words(c) < 14) {
                 meanings.set(c, Meaning.DATE);
             }
@@ -221,7 +221,7 @@ record Columns(int heads, List<Meaning> meanings, List<String> names, List<Strin
     }
 
     /** What the cells of columns have. */
-    private record Contents(List<SheetRow> rows, SheetDays days) {
+    private record Contents(List<SheetRow> rows, SheetDays days, WhenWords when) {
 
         private List<String> cells(int column) {
             return rows.stream()
@@ -249,15 +249,15 @@ record Columns(int heads, List<Meaning> meanings, List<String> names, List<Strin
             return share(column, c -> !days.find(c).isEmpty());
         }
 
-        /** Whether its cells are dates and times, with few words. */
+        /** Whether its cells are dates and times, and name nothing. */
         boolean plainDates(int column) {
-            List<String> cells = cells(column);
-            return dates(column) + share(column, WhenWords::nothing) > 0.5
-                    && cells.stream()
-                                    .filter(c -> KindWords.ofTitle(c).equals("other")
-                                            || !WORK.matcher(c).matches())
-                                    .count()
-                            > cells.size() * 0.7;
+            return share(
+                            column,
+                            c -> WhenWords.nothing(c)
+                                    || when.whole(c, null, false)
+                                            .filter(w -> w.sort() != When.Sort.WORDS)
+                                            .isPresent())
+                    > 0.5;
         }
 
         double works(int column) {

@@ -20,7 +20,7 @@ public enum Meaning {
     DUE(
             "due date",
             "due( date| by| on| at)?s?|deadlines?|hand(ed)? in( by)?|turn(ed)? in( by)?|submit( by)?|when due"
-                    + "|fällig(keit)?|abgabe(datum|termin|frist)|échéance|date limite|pour le|fecha de entrega|fecha límite"),
+                    + "|fällig(keit)?|bis( wann| zum)?|zu erledigen bis|pour quand|para cuándo|abgabe(datum|termin|frist)|échéance|date limite|pour le|fecha de entrega|fecha límite"),
     TEST(
             "quiz/exam",
             "quiz(zes)?(es)?|tests?|exams?|quiz ?/ ?(exam|test)s?|(tests?|exams?|quizzes) ?(/|&|and) ?(quizzes|quiz|tests?|exams?)"
@@ -32,15 +32,15 @@ public enum Meaning {
     LAB("lab", "labs?\\b.*|laborator(y|io|ies)\\b.*|practicals?|praktikum|übung(en)?|tp|travaux pratiques|prácticas?"),
     READING(
             "reading",
-            "read(ings?|s)?\\b.*|prep(aration|are)?\\b.*|before class|text(book)?( pages)?|pages|lektüre|lesen"
-                    + "|vorbereitung|lectures?|à lire|lecturas?|leer"),
+            "read(ings?|s)?\\b.*|((required|background|further|core|set|seminar|weekly|assigned) )?readings?( .*)?|prep(aration|are)?\\b.*|before class|text(book)?( pages)?|pages|lektüre|lesen"
+                    + "|vorbereitung|à lire|lecturas?|leer"),
     OBJECTIVES(
             "objectives",
             "(learning )?(objectives?|goals?|targets?|outcomes?)|standards?|skills|i can.*|swbat.*|lernziele?|ziele?"
                     + "|objectifs?|objetivos?|competencias?"),
     WORK(
             "work",
-            "work|assignments?|assessments?|homework( assigned)?|hw|tasks?|items?|graded work|deliverables?|projects?"
+            "work|course ?work|assignments?|assessments?|homework( assigned)?|hw|tasks?|items?|graded work|deliverables?|projects?"
                     + "|practice|exercises?|hausaufgaben?|aufgaben?|leistung(en)?|devoirs?|travail|évaluations?|tareas?"
                     + "|deberes|evaluación(es)?|actividad evaluada"),
     SESSIONS(
@@ -54,7 +54,7 @@ public enum Meaning {
     WEEK("week", "weeks?|wk\\.?|w|week ?(no\\.?|#|number)|woche|kw|semaine|semana|sem\\.?"),
     DATE(
             "date",
-            "dates?( of class)?|dates? ?/ ?days?|days? ?/ ?dates?|when|meeting dates?|week of|datum|tag|fechas?|jour|día"
+            "dates?( of class)?|week (beginning|commencing|starting)|w/?[bc]|beginning|dates? ?/ ?days?|days? ?/ ?dates?|when|meeting dates?|week of|datum|tag|fechas?|jour|día"
                     + "|day"),
     UNIT(
             "unit",
@@ -63,7 +63,7 @@ public enum Meaning {
     LESSON(
             "lesson title",
             "topics?( ?/.*|\\b.*)?|lessons?( title| topic)?|titles?|contents?|class (topic|activit(y|ies)|content)"
-                    + "|subjects?|activit(y|ies)|agenda|in class|what we do|plan|thema|themen|inhalte?|stunde|sujets?|contenus?"
+                    + "|subjects?|activit(y|ies)|agenda|in class|(lectures?|seminars?)( topics?)?|class(es)?( topics?)?|what we do|plan|thema|themen|inhalte?|stunde|sujets?|contenus?"
                     + "|thèmes?|leçon|temas?|contenidos?|lección"),
     MARKER("marker", "(who )?(marks|grades)|graders?|(graded|marked) by|korrektur|correcteur"),
     NOTES(

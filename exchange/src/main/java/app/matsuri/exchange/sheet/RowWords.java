@@ -44,7 +44,7 @@ final class RowWords {
             of("^(?:if (?:there is )?time(?: permits| allows)?|optional|falls zeit|si le temps)\\b.*");
 
     private static final Pattern TEST = of(
-            "(?:\\d+(?:\\.\\d+)*[.:)]?\\s+)?(?:(?:in-?class|mid-?term|final|unit|chapter|semester|cumulative|section|module|practice(?! )|first|second|third|big|end[- ]of[- ]\\w+)\\s+)*"
+            "(?:\\d+(?:\\.\\d+)*[.:)]?\\s+)?(?:(?:in-?class|class|mid-?term|final|unit|chapter|semester|cumulative|section|module|practice(?! )|first|second|third|big|end[- ]of[- ]\\w+)\\s+)*"
                     + "(?:test|exam(?:ination)?|quiz|mid-?term(?: exam| test)?|final exam(?:ination)?|finals?|klausur|schulaufgabe|klassenarbeit|prüfung|examen(?: final)?|contrôle|prueba|parcial)\\b"
                     + "(?!\\s*(?:review|prep|practice|day\\b|return|corrections?|post-?mortem|debrief|results|discussion|then|is\\b))[^;]*");
     /** A test and something else in the same class. */

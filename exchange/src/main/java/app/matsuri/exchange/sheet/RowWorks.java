@@ -192,7 +192,9 @@ final class RowWorks {
                     .orElse(
                             works.size() == 1
                                             && (noun.isEmpty() || m.start() == 0)
-                                            && cell.strip().equals(m.group().strip())
+                                            && cell.strip()
+                                                    .replaceFirst("[.]$", "")
+                                                    .equals(m.group().strip())
                                     ? works.get(0)
                                     : null);
             if (work == null) {

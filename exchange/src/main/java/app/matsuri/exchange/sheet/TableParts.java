@@ -5,6 +5,7 @@ import app.matsuri.exchange.sheet.Entry.Given;
 import app.matsuri.exchange.sheet.Entry.Taught;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.IsoFields;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -187,7 +188,7 @@ final class TableParts {
         boolean counted = days.find(weeks).isEmpty() && number.matches();
         int before = week;
         if (counted) {
-            week = Integer.parseInt(number.group(1));
+            week = ofTerm(Integer.parseInt(number.group(1)));
         }
         if (!found.isEmpty()) {
             SheetDays.Found day = found.get(0);
@@ -215,6 +216,16 @@ final class TableParts {
                 now.until = monday.plusDays(6);
             }
         }
+    }
+
+    /** A week of the term by the number that a sheet gives it: its own, or that of the year (ISO 8601), where it is larger. */
+    private int ofTerm(int number) {
+        for (int w = 0; number > term.weeks().size() && w < term.weeks().size(); w++) {
+            if (term.weeks().get(w).plusDays(3).get(IsoFields.WEEK_OF_WEEK_BASED_YEAR) == number) {
+                return w + 1;
+            }
+        }
+        return number;
     }
 
     /** Whether a single date names a week: the head says it, or "w/c 26 October". */
@@ -546,6 +557,9 @@ final class TableParts {
         }
         if (meaning == Meaning.READING && (work.due == null || work.due.sort() == When.Sort.WORDS)) {
             work.due = When.of(When.Sort.CLASS_START, "");
+        } else if (work.test() && !found && !on.isEmpty() && now.ofWeek) {
+            LocalDate held = on(now, on);
+            work.due = held == null ? due : new When(When.Sort.CLASS_START, held, null, null, "");
         } else if (work.test() && (due == null || found || due.sort() == When.Sort.IN_CLASS)) {
             work.due = When.of(When.Sort.IN_CLASS, "");
             work.inClass = true;

@@ -4,8 +4,11 @@ import app.matsuri.core.calendar.Say;
 import app.matsuri.exchange.sheet.Entry.Given;
 import app.matsuri.exchange.sheet.Entry.Taught;
 import app.matsuri.exchange.words.KindWords;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -25,6 +28,10 @@ final class TextParts {
     private static final Pattern UNIT_NUMBER = Pattern.compile(
             "(?iu)^(?:(?:unit|module|part|chapter|section|block|einheit|kapitel|teil|unité|module|partie|chapitre|unidad|módulo|parte|bloque)\\s+(?:\\d{1,2}|[IVX]{1,5})\\b|[IVX]{1,5}\\.\\s).*",
             Pattern.DOTALL);
+    private static final Pattern WEEK_LINE = Pattern.compile(
+            "(?iu)^(?:week|wk|woche|semaine|semana)\\s*(?:#|no\\.?)?\\s*(\\d{1,2})\\b.*", Pattern.DOTALL);
+    private static final Pattern BESIDES =
+            Pattern.compile("(?iu);\\s*(?=(?:read|watch|hw|homework|quiz|due|bring|lesen|lire|leer)\\b)");
     private static final Pattern WORK_LINE = Pattern.compile(
             "(?iu)^(?:" + KindWords.ANY + "|read|watch|bring|due|paper|essay|worksheet|opens)\\b.*", Pattern.DOTALL);
     private static final Pattern LOOKS_DUE =
@@ -38,6 +45,10 @@ final class TextParts {
 
     private @Nullable Taught last;
     private boolean units;
+    private boolean weeks;
+
+    /** The first day of the week that the lines stand in; null where they stand in none. */
+    private @Nullable LocalDate monday;
 
     /** A line, taken apart. */
     private static final class Line {
@@ -95,7 +106,11 @@ final class TextParts {
         long dated = lines.stream()
                 .filter(l -> l.day != null && !RowWords.bracketed(l.text))
                 .count();
-        if (dated >= 3 && dated * 6 >= lines.size()) {
+        long weeks =
+                lines.stream().filter(l -> WEEK_LINE.matcher(l.text).matches()).count();
+        if (weeks >= 2) {
+            text.byWeeks(lines);
+        } else if (dated >= 3 && dated * 6 >= lines.size()) {
             text.byDays(lines);
         } else {
             text.byDepth(lines);
@@ -105,6 +120,30 @@ final class TextParts {
         }
         text.handed.open(text.entries);
         return text.entries;
+    }
+
+    /** Lines that name weeks, below them classes by their weekday, below those work. */
+    private void byWeeks(List<Line> lines) {
+        int depth = Integer.MAX_VALUE;
+        boolean seen = false;
+        for (Line line : lines) {
+            if (WEEK_LINE.matcher(line.text).matches()) {
+                line.role = "week";
+                seen = true;
+                depth = Integer.MAX_VALUE;
+            } else if (!seen) {
+                line.role = "title";
+            } else if (!RowWords.labelled(line.text).days().isEmpty() || line.day != null && line.indent <= depth) {
+                line.role = "lesson";
+                depth = Math.min(depth, line.indent);
+            } else {
+                boolean work =
+                        line.indent > depth || WORK_LINE.matcher(line.text).matches();
+                line.role =
+                        work ? "work" : line.text.length() > 90 || RowWords.comment(line.text) ? "nothing" : "lesson";
+                depth = work ? depth : Math.min(depth, line.indent);
+            }
+        }
     }
 
     /** Lines that begin with a day are classes; what stands before them and less deep are units, what stands below is work. */
@@ -164,10 +203,25 @@ final class TextParts {
         return text.length() <= 90 && !RowWords.comment(text) && !text.matches("(?s).*[.!?]\\s+\\p{Lu}.*\\.$");
     }
 
+    /** The depth of headings that name units: a first one that stands alone names the course. */
+    private static int top(List<Line> lines) {
+        int least =
+                lines.stream().mapToInt(l -> l.heading).filter(h -> h > 0).min().orElse(1);
+        long such = lines.stream().filter(l -> l.heading == least).count();
+        return such > 1
+                ? least
+                : lines.stream()
+                        .mapToInt(l -> l.heading)
+                        .filter(h -> h > least)
+                        .min()
+                        .orElse(least);
+    }
+
     /** By indents, bullets and headings: units, below them lessons, below those work. */
     private void byDepth(List<Line> lines) {
         List<Integer> depths = new ArrayList<>();
         List<Integer> levels = new ArrayList<>();
+        List<Boolean> titles = new ArrayList<>();
         boolean headings = lines.stream().anyMatch(l -> l.heading > 0);
         boolean numbered = lines.stream()
                         .filter(l -> LESSON_NUMBER.matcher(l.text).matches())
@@ -187,12 +241,14 @@ final class TextParts {
             int level;
             if (headings) {
                 under = line.heading > 0 ? line.heading : under;
-                int top = lines.stream()
-                        .mapToInt(l -> l.heading)
-                        .filter(h -> h > 0)
-                        .min()
-                        .orElse(1);
-                level = line.heading > 0 ? line.heading - top : under - top + 1 + (line.indent > least ? 1 : 0);
+                int top = top(lines);
+                while (titles.size() < levels.size()) {
+                    titles.add(false);
+                }
+                titles.add(line.heading > 0 && line.heading < top);
+                level = line.heading > 0
+                        ? Math.max(0, line.heading - top)
+                        : Math.max(0, under - top) + 1 + (line.indent > least ? 1 : 0);
             } else if (flat && numbered) {
                 level = LESSON_NUMBER.matcher(line.text).matches() ? 1 : line.bullet ? 2 : 0;
             } else if (mixed || named) {
@@ -214,7 +270,9 @@ final class TextParts {
             Line line = lines.get(i);
             int level = levels.get(i);
             boolean due = LOOKS_DUE.matcher(line.text).matches();
-            if (level == 0 && !due) {
+            if (i < titles.size() && titles.get(i)) {
+                line.role = "title";
+            } else if (level == 0 && !due) {
                 boolean parent = i + 1 < lines.size() && levels.get(i + 1) > 0;
                 boolean first =
                         i + 1 < lines.size() && levels.subList(0, i).stream().allMatch(l -> l == 0);
@@ -232,9 +290,20 @@ final class TextParts {
             case "unit" -> unit(line);
             case "lesson" -> lesson(line);
             case "work" -> work(line);
+            case "week" -> week(line);
             case "title" -> entries.add(Entry.nothing(line.number, "title"));
             default -> entries.add(Entry.nothing(line.number, "a remark"));
         }
+    }
+
+    private void week(Line line) {
+        List<SheetDays.Found> found = days.find(line.text);
+        Matcher number = WEEK_LINE.matcher(line.text);
+        int week = number.matches() ? Integer.parseInt(number.group(1)) : 0;
+        LocalDate of = week > 0 && week <= term.weeks().size() ? term.weeks().get(week - 1) : null;
+        monday = found.isEmpty() ? of : found.get(0).first().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        weeks = true;
+        entries.add(Entry.nothing(line.number, "week " + week));
     }
 
     private void unit(Line line) {
@@ -247,12 +316,18 @@ final class TextParts {
         String text = line.text;
         SheetDays.Found found = line.day;
         LocalDate day = found == null ? null : found.first();
+        RowWords.Labelled labelled = RowWords.labelled(line.text);
+        if (found == null && monday != null && !labelled.days().isEmpty()) {
+            day = monday.plusDays(
+                    EnumSet.copyOf(labelled.days()).iterator().next().getValue() - 1L);
+            text = labelled.text();
+        }
         if (found != null) {
             text = text.substring(Math.min(text.length(), found.end())).replaceFirst("^[\\s.,:;–—-]+", "");
         }
         if (RowWords.noClass(text)
                 || RowWords.bracketed(line.text) && RowWords.noClass(text.replaceAll("[\\[\\]()]", ""))) {
-            entries.add(free(line, day, found == null ? null : found.last()));
+            entries.add(free(line, day, found == null ? day : found.last()));
             return;
         }
         if (RowWords.secondDay(line.text) || RowWords.bracketed(line.text)) {
@@ -260,7 +335,7 @@ final class TextParts {
                     line.number, RowWords.secondDay(line.text) ? "the lesson before goes on" : "a remark"));
             return;
         }
-        if (!units && found == null) {
+        if (!units && !weeks && found == null) {
             entries.add(Entry.doubt(line.number, "No unit stands above this line. Begin with one."));
             return;
         }
@@ -275,6 +350,8 @@ final class TextParts {
             entries.add(Entry.doubt(line.number, "A day without a topic."));
             return;
         }
+        String[] besides = day == null ? new String[] {text} : BESIDES.split(text, 2);
+        text = besides[0];
         RowWords.Sized sized = RowWords.sized(text);
         Taught taught = new Taught(
                 line.number,
@@ -304,6 +381,9 @@ final class TextParts {
             work.inClass = true;
             work.due = When.of(When.Sort.IN_CLASS, "");
             add(new Given(work, taught, null, null));
+        }
+        if (besides.length > 1) {
+            work(line.number, besides[1]);
         }
     }
 
@@ -346,16 +426,20 @@ final class TextParts {
             entries.add(Entry.nothing(line.number, RowWords.noClass(line.text) ? "no class" : "a remark"));
             return;
         }
-        if (last == null && !units) {
+        if (last == null && !units && !weeks) {
             entries.add(Entry.doubt(line.number, "No unit stands above this line. Begin with one."));
             return;
         }
         if (last != null && line.text.matches("(?iu)\\s*\\d{1,4}\\s*(?:pts?|points?)\\b.*") && facts(line)) {
             return;
         }
+        work(line.number, line.text);
+    }
+
+    private void work(int number, String text) {
         WorkWords.Said said =
-                words.read(line.text, new WorkWords.Place(line.number, "", false, last == null ? null : last.day()));
-        said.doubts().forEach(d -> entries.add(Entry.doubt(line.number, d)));
+                words.read(text, new WorkWords.Place(number, "", false, last == null ? null : last.day()));
+        said.doubts().forEach(d -> entries.add(Entry.doubt(number, d)));
         said.opened().forEach(title -> handed.add(title, last == null ? null : last.day()));
         for (Work work : said.works()) {
             if (work.due != null
@@ -375,7 +459,7 @@ final class TextParts {
             add(new Given(work, last, null, null));
         }
         if (said.works().isEmpty() && said.doubts().isEmpty()) {
-            entries.add(Entry.nothing(line.number, "nothing to do"));
+            entries.add(Entry.nothing(number, "nothing to do"));
         }
     }
 

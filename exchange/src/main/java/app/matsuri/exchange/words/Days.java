@@ -114,6 +114,9 @@ public final class Days {
         boolean term(LocalDate day);
     }
 
+    private static final Pattern ENGLISH = Pattern.compile("(?i)\\b(?:fall|college|semester|district|school)\\b");
+    private static final Pattern MONTH_THEN = of("\\b" + MONTH + "\\s*\\d{1,2}\\b(?!\\d)");
+    private static final Pattern THEN_MONTH = of("(?<!\\d)\\d{1,2}\\.?\\s+" + MONTH);
     private static final Pattern ORDER =
             Pattern.compile("(?<![\\d/])(\\d{1,2})/(\\d{1,2})(?:/(?:20)?\\d{2})?(?![\\d/])");
 
@@ -132,10 +135,16 @@ public final class Days {
             day |= a > 12 && a <= 31 && b <= 12;
             month |= b > 12 && b <= 31 && a <= 12;
         }
-        boolean english = Pattern.compile("(?i)\\b(?:fall|college|semester|district|school)\\b")
-                .matcher(text)
-                .find();
-        return day != month ? day : usual != null ? usual : !english;
+        if (day != month) {
+            return day;
+        }
+        if (usual != null) {
+            return usual;
+        }
+        // "Aug 31" or "31 Aug": numbers stand in the order of the words
+        long monthFirst = MONTH_THEN.matcher(text).results().count();
+        long dayThen = THEN_MONTH.matcher(text).results().count();
+        return monthFirst == dayThen ? !ENGLISH.matcher(text).find() : dayThen > monthFirst;
     }
 
     /** With dashes and quotes as plain ones, each in its place. */

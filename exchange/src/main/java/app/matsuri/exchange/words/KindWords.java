@@ -16,7 +16,7 @@ public final class KindWords {
     private static final Map<String, String> BY_TITLE = new LinkedHashMap<>();
 
     static {
-        BY_TITLE.put("quiz", "quiz");
+        BY_TITLE.put("quiz(?:zes)?|kurztest|interro(?:gation)?|prueba", "quiz");
         BY_TITLE.put(
                 "test|exam(?:ination)?|mid-?term|final exam.*|(?<=^)finals?(?=$)|klausur|schulaufgabe|prüfung|examen|contrôle",
                 "test");

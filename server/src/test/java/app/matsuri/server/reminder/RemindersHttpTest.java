@@ -104,7 +104,8 @@ class RemindersHttpTest extends DemoTest {
 
     @Test
     void aLetterSaysWhatIsDueInWordsAndHowToGetNoMore() throws Exception {
-        run(first(view()).path("at").stringValue());
+        String at = first(view()).path("at").stringValue();
+        run(at);
         Letter letter = outbox().get(0);
         assertThat(letter.body).contains("due", "No reminders any more <" + letter.stopAddress + ">");
         assertThat(letter.html).contains(letter.stopAddress).doesNotContain("<script");
@@ -118,7 +119,7 @@ class RemindersHttpTest extends DemoTest {
         assertThat(first.path("state").stringValue()).isEqualTo("sent");
         assertThat(first.path("sentAt").stringValue())
                 .as("on the clock of the term")
-                .isEqualTo("2026-10-08T09:00:00");
+                .startsWith(at);
     }
 
     @Test
