@@ -2088,6 +2088,7 @@ export interface components {
         DayOffLine: {
             /** Format: int32 */
             number: number;
+            open: boolean;
             said: string;
             state: string;
             text: string;
@@ -2839,6 +2840,11 @@ export interface components {
             meanings: string[];
             /** Format: int32 */
             units: number;
+        };
+        OutlineSettled: {
+            as: string;
+            /** Format: int32 */
+            number: number;
         };
         OutlineUnit: {
             code: string;
@@ -4011,11 +4017,13 @@ export interface components {
             course: string;
             credits: string;
             daysOff: string;
+            daysOffTaken?: number[] | null;
             first: string;
             last: string;
             meets: string;
             name: string;
             outline: string;
+            outlineSettled?: components["schemas"]["OutlineSettled"][] | null;
             section: string;
             weekStart?: string | null;
             weekdays: string[];

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { selectAll } from "../ui/selectAll";
-import { computed, onMounted, ref } from "vue";
+import { computed, onMounted, ref, watch } from "vue";
 import { onBeforeRouteLeave, useRouter } from "vue-router";
 import { type Place, ProblemError, openPlan } from "../api/client";
 import Band from "../frame/Band.vue";
 import { count } from "../ui/say";
 import PreviewWall from "./PreviewWall.vue";
+import Doubts, { type Doubt } from "../ui/Doubts.vue";
 import TypedLines from "../ui/TypedLines.vue";
 import { useStart } from "./useStart";
 
@@ -36,10 +37,65 @@ or paste rows from a spreadsheet: unit, lesson, sessions, work, due`;
 const said = computed(() => new Map((understood.value?.said ?? []).map((s) => [s.part, s])));
 const wrong = (part: string) => said.value.get(part)?.ok === false && said.value.get(part)?.text !== "";
 const wall = computed(() => understood.value?.wall ?? null);
+/** Doubts that were settled, by their words: a line that is typed otherwise is in doubt again. */
+const settled = ref(new Set<string>());
+const offDoubts = computed<Doubt[]>(() =>
+  (understood.value?.daysOff ?? [])
+    .filter((l) => l.open && !settled.value.has(`${l.number} ${l.text}`))
+    .map((l) => ({
+      key: `${l.number} ${l.text}`,
+      given: l.text.trim(),
+      asks: l.said,
+      readings: [
+        { as: "take", says: "take it" },
+        { as: "out", says: "out" },
+      ],
+    })),
+);
+function settleOff(key: string, as: string) {
+  settled.value = new Set(settled.value).add(key);
+  if (as === "take") form.daysOffTaken = [...(form.daysOffTaken ?? []), Number(key.split(" ")[0])];
+}
+const ROW = ["lesson", "work", "unit"].map((as) => ({ as, says: as }));
+const rowDoubts = computed<Doubt[]>(() =>
+  (understood.value?.outline ?? [])
+    .filter((l) => l.doubt && !settled.value.has(`${l.number} ${l.doubt}`))
+    .map((l) => ({
+      key: `${l.number} ${l.doubt}`,
+      given: l.text.trim(),
+      asks: l.doubt,
+      readings: [{ as: "", says: "seen" }, ...(l.number ? [...ROW, { as: "nothing", says: "out" }] : [])],
+    })),
+);
+function settleRow(key: string, as: string) {
+  settled.value = new Set(settled.value).add(key);
+  const number = Number(key.split(" ")[0]);
+  if (as)
+    form.outlineSettled = [
+      ...(form.outlineSettled ?? []).filter((one) => one.number !== number),
+      { number, as: as as "unit" | "lesson" | "work" | "nothing" },
+    ];
+}
+const settleAll = (doubts: Doubt[]) => (settled.value = new Set([...settled.value, ...doubts.map((d) => d.key)]));
+/** What a line is was said of another text: that is not kept when the text changes. */
+watch(
+  () => form.daysOff,
+  () => (form.daysOffTaken = []),
+);
+watch(
+  () => form.outline,
+  () => (form.outlineSettled = []),
+);
+const outlineLines = computed(() =>
+  (understood.value?.outline ?? [])
+    .filter((l) => l.number)
+    .map((l) => ({ ...l, said: [l.said, l.doubt].filter(Boolean).join(" ") })),
+);
 const open = computed(
   () =>
-    (understood.value?.outline ?? []).filter((l) => l.state === "not-understood").length +
-    (understood.value?.daysOff ?? []).filter((l) => l.state === "not-understood" || l.state === "doubtful").length,
+    offDoubts.value.length +
+    rowDoubts.value.length +
+    (understood.value?.daysOff ?? []).filter((l) => l.state === "not-understood").length,
 );
 const missing = computed(() => {
   const u = understood.value;
@@ -143,16 +199,25 @@ async function openFile(event: Event) {
       </section>
       <section>
         <h2>Days off<small>paste the list as the school publishes it, a line each</small></h2>
-        <TypedLines
-          id="days-off"
-          v-model="form.daysOff"
-          label="Days off, a line each"
-          placeholder="Sept. 7 (Mon)  Public holiday, closed
+        <div>
+          <TypedLines
+            id="days-off"
+            v-model="form.daysOff"
+            label="Days off, a line each"
+            placeholder="Sept. 7 (Mon)  Public holiday, closed
 Oct. 12-13  Autumn break, no classes
 Nov. 25 - 27  Holiday break, closed"
-          :lines="understood?.daysOff ?? []"
-          :rows="5"
-        />
+            :lines="understood?.daysOff ?? []"
+            :rows="5"
+          />
+          <Doubts
+            :doubts="offDoubts"
+            label="Days off in doubt"
+            all-says="leave all out"
+            @settle="settleOff"
+            @all="settleAll(offDoubts)"
+          />
+        </div>
       </section>
       <section>
         <h2>Class<small>course and section</small></h2>
@@ -210,15 +275,18 @@ Nov. 25 - 27  Holiday break, closed"
       </section>
       <section class="grow">
         <h2>Outline<small>paste from a spreadsheet, or type with indents: unit, lesson, work</small></h2>
-        <TypedLines
-          id="outline"
-          v-model="form.outline"
-          label="Outline"
-          indents
-          :placeholder="OUTLINE"
-          :lines="understood?.outline ?? []"
-          :rows="13"
-        />
+        <div>
+          <TypedLines
+            id="outline"
+            v-model="form.outline"
+            label="Outline"
+            indents
+            :placeholder="OUTLINE"
+            :lines="outlineLines"
+            :rows="13"
+          />
+          <Doubts :doubts="rowDoubts" label="Rows in doubt" @settle="settleRow" @all="settleAll(rowDoubts)" />
+        </div>
       </section>
       <div v-if="problem" class="problem" role="alert">
         {{ problem }}

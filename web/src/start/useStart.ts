@@ -20,6 +20,8 @@ function empty(): StartForm {
     credits: "",
     outline: "",
     weekStart: me.value?.preferences.weekStart ?? "MO",
+    daysOffTaken: [],
+    outlineSettled: [],
   };
 }
 

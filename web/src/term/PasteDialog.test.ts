@@ -32,39 +32,75 @@ const LINES = [
 async function dialog(lines: object[] = LINES) {
   server({ "POST read": () => ({ lines, differences: null, differencesSaid: [] }) });
   const propose = vi.fn(async () => true);
+  const look = vi.fn(async () => {});
   const at = mount(PasteDialog, {
     global: {
-      stubs: { ...stubs, GiveList: { template: `<button @click="$emit('given', { text: 'x' })">give</button>` } },
-      provide: { [TERM as symbol]: { termId: 7, propose, busy: ref(false), problem: ref("") } },
+      stubs: {
+        ...stubs,
+        TermSoFar: true,
+        GiveList: { template: `<button @click="$emit('given', { text: 'x' })">give</button>` },
+      },
+      provide: {
+        [TERM as symbol]: {
+          termId: 7,
+          propose,
+          look,
+          busy: ref(false),
+          problem: ref(""),
+          shown: ref(null),
+          view: ref(null),
+        },
+      },
     },
   });
   await presses(at)("give");
   await settled();
-  return { at, propose, press: presses(at) };
+  return { at, propose, look, press: presses(at) };
 }
 
 describe("days off from a list", () => {
   it("gathers doubts first and takes none of them by itself", async () => {
     const { at, propose, press } = await dialog();
     expect(at.find(".counts").text()).toBe("1 taken, 1 in doubt, 1 put aside, 1 not understood");
-    expect(at.findAll("li").map((l) => l.classes()[0])).toEqual(["doubtful", "off", "passed", "not-understood"]);
-    const boxes = at.findAll<HTMLInputElement>("li input");
-    expect(boxes.map((b) => b.element.checked)).toEqual([false, true]);
+    expect(at.find(".doubts").text()).toContain("Founders Day");
+    expect(at.findAll(".understood > ul > li").map((l) => l.classes()[0])).toEqual(["off", "passed", "not-understood"]);
+    await press("leave all out");
     await press("Take 1 day off");
     expect(propose.mock.calls[0]).toMatchObject([{ changes: [{ closure: { reason: "Autumn break" } }] }]);
   });
 
-  it("takes a doubt with one press", async () => {
-    const { at, propose, press } = await dialog();
-    await at.find("li.doubtful input").setValue(true);
+  it("takes a doubt with one press, and nothing while one is left", async () => {
+    const { at, propose, look, press } = await dialog();
+    const take = () => at.find(".actions .go").element as HTMLButtonElement;
+    expect(take().disabled).toBe(true);
+    await at.find(".doubts li button").trigger("click");
+    expect(take().disabled).toBe(false);
+    expect(look).toHaveBeenLastCalledWith(expect.objectContaining({ kind: "together" }));
     await press("Take 2 days off");
-    expect(propose.mock.calls[0]).toMatchObject([{ changes: [{}, { closure: { reason: "Autumn break" } }] }]);
+    expect(propose.mock.calls[0]).toMatchObject([{ changes: [{}, { closure: { reason: "Founders Day" } }] }]);
+  });
+
+  it("ticks none and all at once, and puts other bounds of the term first", async () => {
+    const bounds = {
+      ...MARKED,
+      number: 9,
+      state: "doubtful",
+      change: { kind: "set-term", term: { first: "2026-08-31", last: "2026-12-11" } },
+    };
+    const { at, propose, press } = await dialog([LINES[0]!, bounds]);
+    await at.find(".doubts li button").trigger("click");
+    await press("tick none");
+    expect(at.find(".actions .go").text()).toBe("Take 0 days off");
+    await press("tick all");
+    await press("Take 2 days");
+    expect(propose.mock.calls[0]).toMatchObject([{ changes: [{ kind: "set-term" }, { kind: "add-closure" }] }]);
   });
 
   it("takes days that run as another weekday along", async () => {
     const { at, propose, press } = await dialog([...LINES, MARKED]);
     expect(at.find(".counts").text()).toBe("2 taken, 1 in doubt, 1 put aside, 1 not understood");
     expect(at.text()).toContain("Tue 20 Oct: runs as a Monday");
+    await press("leave all out");
     await press("Take 2 days");
     expect(propose.mock.calls[0]).toMatchObject([{ changes: [{ kind: "add-closure" }, MARKED.change] }]);
   });

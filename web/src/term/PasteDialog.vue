@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import Dialog from "../ui/Dialog.vue";
-import { computed, ref, shallowRef } from "vue";
+import { computed, onUnmounted, ref, shallowRef, watch } from "vue";
 import { type Change, type Schemas, api, ask } from "../api/client";
+import Doubts, { type Doubt } from "../ui/Doubts.vue";
+import TermSoFar from "./TermSoFar.vue";
 import GiveList, { type Given } from "../ui/GiveList.vue";
 import { count } from "../ui/say";
 import { injectTerm } from "./useTerm";
@@ -18,21 +20,41 @@ const dayFirst = ref(/^(?!en-US|en$)/.test(navigator.language));
 const problem = ref("");
 let asked = 0;
 
-/** Doubtful lines first: they are settled before anything else is looked at. */
-const lines = computed(() => {
-  const all = (read.value?.lines ?? []).map((l, at) => ({ ...l, at }));
-  return [...all.filter((l) => l.state === "doubtful"), ...all.filter((l) => l.state !== "doubtful")];
-});
+const lines = computed(() => (read.value?.lines ?? []).map((l, at) => ({ ...l, at })));
+/** Doubtful lines that were settled: whether each is taken. */
+const settled = ref(new Map<number, boolean>());
+/** Doubts are settled before anything else is looked at. */
+const doubts = computed<Doubt[]>(() =>
+  lines.value
+    .filter((l) => l.state === "doubtful" && (l.closure || l.change) && !settled.value.has(l.at))
+    .map((l) => ({
+      key: String(l.at),
+      given: l.text.trim(),
+      asks: [(l.closure as { reason?: string } | null)?.reason, l.said, l.takes].filter(Boolean).join(", "),
+      readings: [
+        { as: "take", says: "take it" },
+        { as: "out", says: "out" },
+      ],
+    })),
+);
+function settle(key: string, as: string) {
+  settled.value = new Map(settled.value).set(Number(key), as === "take");
+}
+const settleAll = () =>
+  (settled.value = new Map([...settled.value, ...doubts.value.map((d): [number, boolean] => [Number(d.key), false])]));
+/** Lines that are not in doubt any more. */
+const clear = computed(() => lines.value.filter((l) => !doubts.value.some((d) => d.key === String(l.at))));
 const TAKEN = ["off", "overlap", "marked", "doubtful"];
 const ready = computed(() => lines.value.filter((l) => (l.closure || l.change) && TAKEN.includes(l.state)));
-/** A doubt is taken when it is ticked, anything else unless it is unticked. */
-const ticked = (l: { at: number; state: string }) => (l.state === "doubtful") === turned.value.has(l.at);
+/** What is taken: a doubt that was settled so, anything else unless it is unticked. */
+const ticked = (l: { at: number; state: string }) =>
+  (l.state === "doubtful" ? settled.value.get(l.at) === true : true) !== turned.value.has(l.at);
 const chosen = computed(() => ready.value.filter(ticked));
 /** Days off, and days with another timetable where there are some. */
 const what = computed(() => (chosen.value.every((l) => l.closure) ? "day off" : "day"));
 const whats = computed(() => (chosen.value.every((l) => l.closure) ? "days off" : "days"));
 const counts = computed(() => {
-  const doubtful = ready.value.filter((l) => l.state === "doubtful").length;
+  const doubtful = doubts.value.length;
   const aside = lines.value.filter(
     (l) => !l.closure && !l.change && l.state !== "heading" && l.state !== "not-understood",
   ).length;
@@ -60,10 +82,21 @@ async function look(next: Given) {
     if (turn === asked) {
       read.value = found;
       turned.value = new Set();
+      settled.value = new Map();
     }
   } catch (e) {
     if (turn === asked) problem.value = (e as Error).message;
   }
+}
+const bounds = (l: { change?: unknown }) => (l.change as { kind?: string } | null)?.kind === "set-term";
+/** Ticks all lines that can be taken, or none. */
+function tickAll(all: boolean) {
+  turned.value = new Set(
+    ready.value
+      .filter((l) => !doubts.value.some((d) => d.key === String(l.at)))
+      .filter((l) => (l.state === "doubtful" ? settled.value.get(l.at) === true : true) !== all)
+      .map((l) => l.at),
+  );
 }
 /** A file that was read is kept, so that reading it again tells what differs. */
 async function keep() {
@@ -76,15 +109,29 @@ async function keep() {
     }),
   );
 }
-async function take() {
+/** What taking the lines comes to, as one change; other bounds of the term first: they say the whole term. */
+function change(): Change {
   const from = given.value.name ? ` from “${given.value.name}”` : "";
-  const ok = await state.propose({
+  return {
     kind: "together",
     does: `Take ${count(chosen.value.length, what.value, whats.value)}${from}`,
-    changes: chosen.value.flatMap((l): Change[] =>
-      l.closure ? [{ kind: "add-closure", closure: l.closure }] : l.change ? [l.change as Change] : [],
-    ),
-  });
+    changes: [...chosen.value]
+      .sort((a, b) => Number(bounds(b)) - Number(bounds(a)))
+      .flatMap((l): Change[] =>
+        l.closure ? [{ kind: "add-closure", closure: l.closure }] : l.change ? [l.change as Change] : [],
+      ),
+  };
+}
+watch(chosen, async (now) => {
+  try {
+    await state.look(now.length ? change() : null);
+  } catch (e) {
+    problem.value = (e as Error).message;
+  }
+});
+onUnmounted(() => void state.look(null));
+async function take() {
+  const ok = await state.propose(change());
   if (ok) await finish();
   else problem.value = state.problem.value;
 }
@@ -122,7 +169,7 @@ function tick(at: number) {
           id="paste-off"
           autofocus
           label="The school’s list of dates"
-          accept=".ics,.csv,.xlsx,.txt"
+          accept=".ics,.csv,.xlsx,.ods,.docx,.html,.pdf,.txt"
           :wrong="problem"
           placeholder="Paste the list as the school publishes it, a line each:
 
@@ -139,9 +186,14 @@ Nov 25 to 27: Harvest holiday
       </div>
       <div class="understood" aria-live="polite">
         <p v-if="!read?.lines.length" class="soft">What is understood of it stands here, line by line.</p>
-        <p v-else class="counts" role="status">{{ counts }}</p>
+        <p v-else>
+          <span class="counts" role="status">{{ counts }}</span>
+          <button type="button" class="plain" @click="tickAll(true)">tick all</button>
+          <button type="button" class="plain" @click="tickAll(false)">tick none</button>
+        </p>
+        <Doubts :doubts="doubts" label="In doubt" all-says="leave all out" @settle="settle" @all="settleAll" />
         <ul v-if="read?.lines.length">
-          <li v-for="l in lines" :key="l.at" :class="l.state">
+          <li v-for="l in clear" :key="l.at" :class="l.state">
             <label v-if="(l.closure || l.change) && TAKEN.includes(l.state)">
               <input type="checkbox" :checked="ticked(l)" @change="tick(l.at)" />
               <span>
@@ -177,9 +229,14 @@ Nov 25 to 27: Harvest holiday
         </div>
       </div>
     </div>
+    <TermSoFar
+      v-if="read?.lines.length && state.shown.value && state.view.value"
+      :term="state.shown.value"
+      :before="state.view.value"
+    />
     <div class="actions">
       <button type="button" class="btn quiet" @click="emit('done')">Close</button>
-      <button type="button" class="btn go" :disabled="!chosen.length || busy" @click="take">
+      <button type="button" class="btn go" :disabled="!chosen.length || doubts.length > 0 || busy" @click="take">
         Take {{ count(chosen.length, what, whats) }}
       </button>
     </div>
@@ -216,6 +273,12 @@ li label {
   display: flex;
   gap: 8px;
   align-items: baseline;
+}
+.understood p .plain {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 24px;
+  margin-left: 8px;
 }
 .counts {
   margin: 0 0 4px;

@@ -14,7 +14,9 @@ export interface Doubt {
   asks: string;
   readings: Reading[];
 }
-const props = defineProps<{ doubts: Doubt[]; label: string }>();
+const props = withDefaults(defineProps<{ doubts: Doubt[]; label: string; allSays?: string }>(), {
+  allSays: "take all as shown",
+});
 const emit = defineEmits<{ settle: [key: string, as: string]; all: [] }>();
 const list = ref<HTMLElement>();
 
@@ -49,7 +51,7 @@ function pressed(event: KeyboardEvent, at: number, doubt: Doubt) {
     <p class="top">
       <b>{{ doubts.length }} in doubt</b>
       <span class="soft">one key each: the letter underlined; arrows go on</span>
-      <button type="button" class="plain" @click="emit('all')">take all as shown</button>
+      <button type="button" class="plain" @click="emit('all')">{{ allSays }}</button>
     </p>
     <ul ref="list" tabindex="-1">
       <li v-for="(d, at) in props.doubts" :key="d.key">

@@ -26,6 +26,9 @@ function parts(iso: string): Parts {
   return found;
 }
 
+/** "Oct", of "2026-10" */
+export const monthName = (month: string): string => MONTHS[Number(month.slice(5, 7)) - 1] ?? "";
+
 /** "9 Oct" */
 export function dayMonth(iso: string): string {
   const p = parts(iso);

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
-/** A teacher's own sheet in the browser: taken as it is, with its columns shown and its doubts settled. */
+/** A teacher's own sheet and a school's list for a year in the browser: taken as they are, their doubts settled. */
 @Order(5)
 class SheetJourneysTest {
 
@@ -33,6 +33,35 @@ class SheetJourneysTest {
             page.click(Page.day("2026-09-16"));
             page.seeText(".slip", "Measuring balance with stakes");
             page.seeText(".slip", "Quiz 1");
+        }
+    }
+
+    /** A year of 45 lines in seven actions, by keyboard behind the first press: at most 14. */
+    @Test
+    void aSchoolYearIsTakenFromPastedText() throws Exception {
+        try (Page page = Page.open(App.demo())) {
+            page.withPlan("I. Tolvanen", Path.of("src", "test", "resources", "school-year.json"));
+            page.press("Term");
+            page.press("paste a list or read a file"); // 1
+            page.paste("#paste-off", Files.readString(Path.of("src", "test", "resources", "school-year.txt"))); // 2
+            page.seeText(".doubts", "3 in doubt");
+            page.seeText(".doubts", "Founders Day");
+            page.js("document.querySelector('.doubts li button').focus()"); // Tab leads there
+            page.keys("o"); // 3: Founders Day is kept as a school day
+            page.seeText(".doubts", "2 in doubt");
+            page.keys("t"); // 4: Heritage Day is off
+            page.seeText(".doubts", "1 in doubt");
+            page.keys("t"); // 5: classes end on 28 May
+            page.gone(".doubts");
+            page.seeText(".so-far", "The term so far");
+            page.press("Take "); // 6
+            page.see(".strip");
+            page.press("Apply"); // 7
+            page.gone(".strip");
+            String plan = new Client(App.demo(), "tolvanen").get("/api/terms/" + page.term() + "/plan");
+            assertThat(plan)
+                    .contains("\"last\":\"2027-05-28\"", "Heritage Day", "Winter recess", "2027-03-29", "Election Day")
+                    .doesNotContain("Founders Day", "Band concert", "Film night", "picture day");
         }
     }
 

@@ -26,6 +26,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -80,8 +81,23 @@ public record Start(
             List<DaysOffReader.Line> daysOff,
             List<OutlineReader.Line> outline) {}
 
+    /**
+     * What a person has settled of what was in doubt.
+     *
+     * @param daysOff lines of the list of days off that are taken
+     * @param rows of the outline, by number: "unit", "lesson", "work" or "nothing"
+     */
+    public record Settled(Set<Integer> daysOff, Map<Integer, String> rows) {
+        public static final Settled NOTHING = new Settled(Set.of(), Map.of());
+    }
+
     /** Reads what was typed; days without a year lie near the given day. */
     public Reading read(LocalDate today) {
+        return read(today, Settled.NOTHING);
+    }
+
+    /** Likewise, with what was settled. */
+    public Reading read(LocalDate today, Settled settled) {
         List<Said> said = new ArrayList<>();
         LocalDate from = day("first", first, new DayWords(today, null, null), said);
         LocalDate to = day("last", last, new DayWords(today, from, from == null ? null : from.plusYears(1)), said);
@@ -100,7 +116,9 @@ public record Start(
         Optional<Course> bare = course(List.of(), days, said);
         Set<DayOfWeek> teaching = EnumSet.noneOf(DayOfWeek.class);
         weekdays.forEach(w -> teaching.add(Words.weekday(w)));
-        List<DaysOffReader.Line> off = DaysOffReader.read(daysOff, days, teaching);
+        List<DaysOffReader.Line> off = DaysOffReader.read(daysOff, days, teaching).stream()
+                .map(line -> settled.daysOff().contains(line.number()) ? line.settled() : line)
+                .toList();
         if (teaching.isEmpty()) {
             said.add(new Said("weekdays", false, "Tick at least one weekday that teaches."));
         }
@@ -141,7 +159,8 @@ public record Start(
                     null, said, off, OutlineReader.read(outline, days).lines());
         }
         Course with = empty.courses().get(0);
-        OutlineReader.Reading plan = OutlineReader.read(Sheet.of(outline), Into.plan(days, empty, with, null));
+        OutlineReader.Reading plan = OutlineReader.read(
+                Sheet.of(outline), Into.plan(days, empty, with, null).said(Map.of(), settled.rows()));
         return new Reading(empty.withCourse(with.withUnits(plan.units())), said, off, plan.lines());
     }
 

@@ -42,6 +42,7 @@ public final class DaysOffReader {
      *     (a date that is no day off), "marked", "outside" (of another term), "double", "heading" or "not-understood"
      * @param closure the day off; null unless it is off or doubtful
      * @param mark days that teach though they would not, or run as another weekday ("marked", or doubtful); null for none
+     * @param edge where classes begin or end, as the list says it; null for none
      */
     public record Line(
             int number,
@@ -49,10 +50,17 @@ public final class DaysOffReader {
             String state,
             String said,
             @Nullable Closure closure,
-            @Nullable MarkDays mark) {
+            @Nullable MarkDays mark,
+            @Nullable Edge edge) {
 
         Line(int number, String text, String state, String said, @Nullable Closure closure) {
-            this(number, text, state, said, closure, null);
+            this(number, text, state, said, closure, null, null);
+        }
+
+        /** The same where somebody says that it is so. */
+        public Line settled() {
+            boolean open = state.equals("doubtful") && (closure != null || mark != null);
+            return open ? new Line(number, text, closure == null ? "marked" : "off", said, closure, mark, edge) : this;
         }
 
         /** Whether it is taken unless somebody says otherwise. */
@@ -60,6 +68,9 @@ public final class DaysOffReader {
             return (closure != null || mark != null) && !state.equals("doubtful");
         }
     }
+
+    /** The first day of classes, or the last. */
+    public record Edge(LocalDate day, boolean last) {}
 
     /**
      * Reads the lines.
@@ -137,7 +148,15 @@ public final class DaysOffReader {
         String said = found.what() == What.RESERVE
                 ? "in reserve for days that are lost"
                 : found.what() == What.FIRST_CLASS ? "classes begin" : "classes end";
-        return new Line(found.line(), found.text(), "meets", dates + ": " + said + doubt(found), null);
+        boolean edge = found.what() == What.FIRST_CLASS || found.what() == What.LAST_CLASS;
+        return new Line(
+                found.line(),
+                found.text(),
+                "meets",
+                dates + ": " + said + doubt(found),
+                null,
+                null,
+                edge ? new Edge(first, found.what() == What.LAST_CLASS) : null);
     }
 
     private static Line marked(Finding found, String said, MarkDays mark) {
@@ -148,7 +167,8 @@ public final class DaysOffReader {
                 sure ? "marked" : "doubtful",
                 sure ? said : said + "?" + doubt(found).substring(1),
                 null,
-                mark);
+                mark,
+                null);
     }
 
     private static String weekday(DayOfWeek day) {

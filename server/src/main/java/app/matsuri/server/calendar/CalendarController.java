@@ -1,9 +1,11 @@
 package app.matsuri.server.calendar;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Together;
+import app.matsuri.core.change.calendar.SetTerm;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.proposal.ClassesTaken;
 import app.matsuri.core.schedule.Schedule;
@@ -13,6 +15,7 @@ import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.holiday.PublicHolidays;
 import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.school.DaysOffFile;
+import app.matsuri.exchange.school.DaysOffReader;
 import app.matsuri.exchange.school.DaysOffReader.Line;
 import app.matsuri.exchange.table.TermTables;
 import app.matsuri.exchange.words.DayWords;
@@ -164,6 +167,26 @@ class CalendarController {
         List<OffLine> views = new ArrayList<>();
         int at = 0;
         for (Line line : lines) {
+            SetTerm edge = edge(line, decisions.term());
+            if (edge != null) {
+                views.add(new OffLine(
+                        line.number(),
+                        line.text(),
+                        "doubtful",
+                        line.said() + ", and the term "
+                                + (edge.term().last().equals(decisions.term().last()) ? "begins " : "ends ")
+                                + Say.day(
+                                        edge.term()
+                                                        .last()
+                                                        .equals(decisions.term().last())
+                                                ? decisions.term().first()
+                                                : decisions.term().last())
+                                + ". Set it so?",
+                        null,
+                        null,
+                        ChangeJson.write(edge)));
+                continue;
+            }
             Closure closure = line.closure();
             boolean off = closure != null;
             views.add(new OffLine(
@@ -177,6 +200,31 @@ class CalendarController {
             at += off ? 1 : 0;
         }
         return views;
+    }
+
+    /** The term with the first or last day that a list gives it; null where it gives none, or the one that it has. */
+    private static @Nullable SetTerm edge(Line line, Term term) {
+        DaysOffReader.Edge edge = line.edge();
+        if (edge == null || edge.day().equals(edge.last() ? term.last() : term.first())) {
+            return null;
+        }
+        LocalDate first = edge.last() ? term.first() : edge.day();
+        LocalDate last = edge.last() ? edge.day() : term.last();
+        return last.isBefore(first)
+                ? null
+                : new SetTerm(new Term(
+                        term.name(),
+                        first,
+                        last,
+                        term.zone(),
+                        term.weekdays(),
+                        term.weekStart(),
+                        term.firstPlanDay(),
+                        term.closures(),
+                        term.extraDays(),
+                        term.runsAs(),
+                        term.rotation(),
+                        term.extra()));
     }
 
     /** Keeps a file as it was given, so that reading it again tells what differs. */

@@ -12,12 +12,16 @@ import app.matsuri.server.http.Problem;
 import app.matsuri.server.wall.WallView;
 import app.matsuri.server.wall.Walls;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.DayOfWeek;
 import java.time.ZoneOffset;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -42,7 +46,12 @@ class StartController {
         this.changes = changes;
     }
 
-    /** What was typed. */
+    /**
+     * What was typed.
+     *
+     * @param daysOffTaken lines of the list of days off that are taken though they were in doubt; null for none
+     * @param outlineSettled what the person says of rows of the outline; null for nothing
+     */
     record StartForm(
             @NotNull @Size(max = 200, message = "A name has at most 200 characters.")
             String name,
@@ -64,7 +73,19 @@ class StartController {
             String outline,
 
             @Nullable @Pattern(regexp = "MO|SU", message = "A week begins on MO or SU.")
-            String weekStart) {
+            String weekStart,
+
+            @Nullable @Size(max = 2_000) List<@Min(1) Integer> daysOffTaken,
+            @Nullable @Size(max = 5_000) List<@Valid OutlineSettled> outlineSettled) {
+
+        /** What was settled of what was in doubt. */
+        Start.Settled settled() {
+            Map<Integer, String> rows = new HashMap<>();
+            if (outlineSettled != null) {
+                outlineSettled.forEach(one -> rows.put(one.number(), one.as()));
+            }
+            return new Start.Settled(daysOffTaken == null ? Set.of() : Set.copyOf(daysOffTaken), rows);
+        }
 
         Start start() {
             return new Start(
@@ -83,8 +104,24 @@ class StartController {
         }
     }
 
-    /** One line of the list of days off. */
-    record DayOffLine(int number, String text, String state, String said) {}
+    /**
+     * A row of the outline that a person settles.
+     *
+     * @param number from 1
+     */
+    record OutlineSettled(
+            @Min(1) int number,
+
+            @NotNull
+            @Pattern(regexp = "unit|lesson|work|nothing", message = "A row is a unit, lesson, work or nothing.")
+            String as) {}
+
+    /**
+     * One line of the list of days off.
+     *
+     * @param open whether it is a day off, or another timetable, once somebody says so
+     */
+    record DayOffLine(int number, String text, String state, String said, boolean open) {}
 
     /** What was understood, and the wall so far where there is enough for one. */
     record Understood(
@@ -103,7 +140,7 @@ class StartController {
 
     @PostMapping(path = "/understood", consumes = "application/json")
     Understood understand(@AuthenticationPrincipal SignedIn by, @Valid @RequestBody StartForm form) {
-        Start.Reading reading = form.start().read(today.in(ZoneOffset.UTC));
+        Start.Reading reading = form.start().read(today.in(ZoneOffset.UTC), form.settled());
         Decisions decisions = reading.decisions();
         var lessons = decisions == null
                 ? List.<Lesson>of()
@@ -121,13 +158,18 @@ class StartController {
     }
 
     private static DayOffLine line(DaysOffReader.Line line) {
-        return new DayOffLine(line.number(), line.text(), line.state(), line.said());
+        return new DayOffLine(
+                line.number(),
+                line.text(),
+                line.state(),
+                line.said(),
+                line.state().equals("doubtful") && (line.closure() != null || line.mark() != null));
     }
 
     @PostMapping(consumes = "application/json")
     @ResponseStatus(HttpStatus.CREATED)
     StartedTerm start(@AuthenticationPrincipal SignedIn by, @Valid @RequestBody StartForm form) {
-        Start.Reading reading = form.start().read(today.in(ZoneOffset.UTC));
+        Start.Reading reading = form.start().read(today.in(ZoneOffset.UTC), form.settled());
         if (reading.decisions() == null) {
             throw new Problem(
                     HttpStatus.UNPROCESSABLE_CONTENT,
