@@ -87,13 +87,19 @@ describe("days off from a list", () => {
       state: "doubtful",
       change: { kind: "set-term", term: { first: "2026-08-31", last: "2026-12-11" } },
     };
-    const { at, propose, press } = await dialog([LINES[0]!, bounds]);
+    const late = {
+      ...off(8, "off", "Late holiday", "Wed 16 Dec"),
+      closure: { first: "2026-12-16", last: "2026-12-16" },
+    };
+    const { at, propose, press } = await dialog([LINES[0]!, bounds, late]);
     await at.find(".doubts li button").trigger("click");
     await press("tick none");
     expect(at.find(".actions .go").text()).toBe("Take 0 days off");
     await press("tick all");
-    await press("Take 2 days");
-    expect(propose.mock.calls[0]).toMatchObject([{ changes: [{ kind: "set-term" }, { kind: "add-closure" }] }]);
+    await press("Take 3 days");
+    const [change] = propose.mock.calls[0] as unknown as [{ changes: unknown[] }];
+    expect(change.changes, "what would lie outside is left out").toHaveLength(2);
+    expect(change).toMatchObject({ changes: [{ kind: "set-term" }, { kind: "add-closure" }] });
   });
 
   it("takes days that run as another weekday along", async () => {

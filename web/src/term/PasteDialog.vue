@@ -109,6 +109,13 @@ async function keep() {
     }),
   );
 }
+/** Whether a day off lies in the term as the lines would set it. */
+function within(closure: { first: string; last: string } | null): boolean {
+  const terms = chosen.value
+    .filter(bounds)
+    .map((l) => (l.change as unknown as { term: { first: string; last: string } }).term);
+  return !closure || terms.every((t) => closure.first <= t.last && closure.last >= t.first);
+}
 /** What taking the lines comes to, as one change; other bounds of the term first: they say the whole term. */
 function change(): Change {
   const from = given.value.name ? ` from “${given.value.name}”` : "";
@@ -117,6 +124,7 @@ function change(): Change {
     does: `Take ${count(chosen.value.length, what.value, whats.value)}${from}`,
     changes: [...chosen.value]
       .sort((a, b) => Number(bounds(b)) - Number(bounds(a)))
+      .filter((l) => within(l.closure as { first: string; last: string } | null))
       .flatMap((l): Change[] =>
         l.closure ? [{ kind: "add-closure", closure: l.closure }] : l.change ? [l.change as Change] : [],
       ),

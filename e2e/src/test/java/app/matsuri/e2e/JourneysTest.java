@@ -37,7 +37,7 @@ class JourneysTest {
                     "#outline",
                     "Rocks\n  Hard and soft\n    Set 1, due next class\n    Essay, due sometime\n  Made by fire (2)");
             page.seeText(".understood", "RO2 2 sessions");
-            page.seeText(".understood", "“due sometime” was not understood");
+            page.seeText(".doubts", "“sometime” was not understood");
             page.seeText(".band", "What you type is kept");
             page.go("/");
             page.press("New term");
