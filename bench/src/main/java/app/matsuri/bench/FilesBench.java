@@ -12,16 +12,21 @@ import app.matsuri.exchange.calendar.CalendarReader;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.TableFile;
 import app.matsuri.exchange.holiday.PublicHolidays;
+import app.matsuri.exchange.outline.Into;
+import app.matsuri.exchange.outline.OutlineReader;
 import app.matsuri.exchange.school.DaysOffFile;
 import app.matsuri.exchange.school.DaysOffReader;
 import app.matsuri.exchange.school.Finding;
 import app.matsuri.exchange.school.SchoolCalendar;
+import app.matsuri.exchange.sheet.Sheet;
 import app.matsuri.exchange.table.DatesSheet;
 import app.matsuri.exchange.table.DatesSheetReader;
 import app.matsuri.exchange.table.TableReading;
 import app.matsuri.exchange.words.CellWords;
 import app.matsuri.exchange.words.DayWords;
+import app.matsuri.exchange.words.MeetsWords;
 import java.nio.charset.StandardCharsets;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -56,6 +61,8 @@ public class FilesBench {
     private Decisions plan;
     private Given table;
     private String published;
+    private String sheet;
+    private Into into;
 
     @Setup
     public void write() {
@@ -97,6 +104,7 @@ public class FilesBench {
                                                 DateRule.at(term.last().atTime(12, 0))))
                                 .toList()))));
         table = new Given("dates.xlsx", book);
+        outline();
         List<String> kinds = List.of(
                 "Fall break, no classes",
                 "Last day to withdraw with a W",
@@ -139,6 +147,39 @@ public class FilesBench {
     public List<Finding> schoolCalendarOf200Lines() {
         return SchoolCalendar.read(
                 published, new SchoolCalendar.Term(term.first(), term.last(), term.weekdays(), null));
+    }
+
+    /** A course that meets each weekday for two years, and a row for each of its classes. */
+    private void outline() {
+        Term years = Term.of("", LocalDate.of(2026, 8, 31), LocalDate.of(2028, 8, 25), ZoneId.of("America/Chicago"));
+        Section daily = Section.of(
+                "A",
+                Section.Pace.SESSIONS,
+                MeetsWords.readAll("Mon-Fri 9-9:50", new DayWords(years.first(), years.first(), years.last())));
+        Course course = Course.of("C", "C", 50, List.of(daily), List.of());
+        into = Into.plan(
+                new DayWords(years.first(), years.first(), years.last()),
+                Decisions.of(years, List.of(course)),
+                course,
+                null);
+        StringBuilder text = new StringBuilder("Week\tDate\tUnit\tTopic\tReading\tLab\tWork due\tQuiz\tPts\tNotes\n");
+        LocalDate day = years.first();
+        for (int i = 0; i < 500; i++, day = day.plusDays(day.getDayOfWeek() == DayOfWeek.FRIDAY ? 3 : 1)) {
+            text.append(i / 5 + 1).append('\t').append(day).append('\t');
+            text.append(i % 20 == 0 ? "Unit " + (i / 20 + 1) : "")
+                    .append("\tTopic ")
+                    .append(i);
+            text.append("\tCh. ").append(i + 1).append(" (pp. 3–15)\t").append(i % 10 == 0 ? "Lab " + i : "");
+            text.append('\t').append(i % 5 == 4 ? "HW " + i + " due " + day.plusDays(2) + " 11:59pm" : "");
+            text.append('\t').append(i % 7 == 0 ? "Quiz " + i : "").append("\t10\tbring gloves\n");
+        }
+        sheet = text.toString();
+    }
+
+    /** 500 rows of a teacher's sheet with ten columns, laid on the classes of a section. */
+    @Benchmark
+    public OutlineReader.Reading teachersSheetOf500Rows() {
+        return OutlineReader.read(Sheet.of(sheet), into);
     }
 
     @Benchmark

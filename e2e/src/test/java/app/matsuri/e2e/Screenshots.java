@@ -227,9 +227,15 @@ class Screenshots {
         page.seeText(".understood", "Bridge Day");
         page.keys(org.openqa.selenium.Keys.ESCAPE);
         page.gone(".p-dialog");
-        page.press("change HYD 210 A");
-        page.see("#section-code");
-        take(page, "section");
+        page.withPlan("I. Tolvanen", java.nio.file.Path.of("src", "test", "resources", "glaciers.json"));
+        page.press("read an outline");
+        page.paste(
+                "#read-outline",
+                java.nio.file.Files.readString(java.nio.file.Path.of("..", "demo", "own-sheet.tsv"))
+                        .replace("Remarks", "Zettel")
+                        .replace("Moraines II (cont.)\t", "Moraines II (cont.)\tsee the map of 1911"));
+        page.see(".doubts li");
+        take(page, "sheet");
         page.keys(org.openqa.selenium.Keys.ESCAPE);
         page.gone(".p-dialog");
     }

@@ -84,8 +84,12 @@ final class CalendarText {
 
     /** The text of a calendar, lines folded at 75 octets. */
     static String written(Calendar calendar) {
+        return folded(calendar.toString());
+    }
+
+    /** A calendar or a part of one as text, its lines folded. */
+    static String folded(String text) {
         // not by the library's own writer, which folds by characters: the standard counts octets
-        String text = calendar.toString();
         StringBuilder folded = new StringBuilder(text.length() + text.length() / 32);
         for (int from = 0; from < text.length(); ) {
             int end = text.indexOf("\r\n", from);

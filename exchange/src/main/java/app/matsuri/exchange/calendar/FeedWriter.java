@@ -12,6 +12,7 @@ import java.time.temporal.Temporal;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.DateList;
 import net.fortuna.ical4j.model.ParameterList;
@@ -48,6 +49,7 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableAction;
  */
 public final class FeedWriter {
 
+    private static final String END = "END:VCALENDAR";
     private static final Duration REFRESH = Duration.ofHours(1);
 
     private final ZoneId zone;
@@ -70,8 +72,20 @@ public final class FeedWriter {
      */
     public record Head(String name, String source, ZoneId zone, LocalDate first, LocalDate last) {}
 
+    /** Keeps the text of entries: an entry that is equal is written alike. */
+    public interface Texts {
+
+        /** The text of an entry in a zone, kept or written. */
+        String of(ZoneId zone, FeedEntry entry, Supplier<String> written);
+    }
+
     /** The feed as text. */
     public static String write(Head head, List<FeedEntry> entries) {
+        return write(head, entries, (zone, entry, written) -> written.get());
+    }
+
+    /** Likewise, with the text of what is kept. */
+    public static String write(Head head, List<FeedEntry> entries, Texts texts) {
         Calendar calendar = CalendarText.begin("Feed");
         calendar.add(new Name(head.name()));
         calendar.add(new net.fortuna.ical4j.model.property.XProperty("X-WR-CALNAME", head.name()));
@@ -83,8 +97,14 @@ public final class FeedWriter {
         // also where nothing has a time: a calendar has something in it
         CalendarText.zone(calendar, head.zone(), head.first(), head.last());
         FeedWriter writer = new FeedWriter(head.zone());
-        entries.forEach(entry -> calendar.add(writer.event(entry)));
-        return CalendarText.written(calendar);
+        String frame = CalendarText.written(calendar);
+        int end = frame.lastIndexOf(END);
+        StringBuilder text = new StringBuilder(frame.length() + entries.size() * 500).append(frame, 0, end);
+        entries.forEach(entry -> text.append(texts.of(
+                head.zone(),
+                entry,
+                () -> CalendarText.folded(writer.event(entry).toString()))));
+        return text.append(frame, end, frame.length()).toString();
     }
 
     private VEvent event(FeedEntry entry) {

@@ -26,6 +26,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
@@ -54,6 +55,10 @@ class FeedController {
     private final Clock clock;
     private final Accounts accounts;
     /** Calendars ask again and again: what was written stays until a term changes or something else may be seen. */
+    /** Some thirty feeds of 120 things. */
+    private final Cache<Entry, String> texts =
+            Caffeine.newBuilder().maximumSize(4_000).build();
+
     private final Cache<Key, Written> known = Caffeine.newBuilder()
             .maximumWeight(40_000_000)
             .weigher(FeedController::weight)
@@ -191,7 +196,7 @@ class FeedController {
                 seen.stream().map(s -> s.sees().section().course()).distinct().toList());
         FeedWriter.Head head = new FeedWriter.Head(
                 words.say("feed.name", courses), source, seen.get(0).zone(), first(seen), last(seen));
-        byte[] text = FeedWriter.write(head, entries).getBytes(StandardCharsets.UTF_8);
+        byte[] text = FeedWriter.write(head, entries, this::kept).getBytes(StandardCharsets.UTF_8);
         if (text.length > MOST) {
             text = FeedWriter.write(head, shorter(entries)).getBytes(StandardCharsets.UTF_8);
         }
@@ -201,6 +206,14 @@ class FeedController {
                 .orElse(Instant.EPOCH);
         return new Written(text, "\"" + DigestUtils.md5DigestAsHex(text) + "\"", until);
     }
+
+    /** An entry as it was written before, where it is equal: of a feed that is written anew few entries differ. */
+    private String kept(ZoneId zone, FeedEntry entry, Supplier<String> written) {
+        return texts.get(new Entry(zone, entry), key -> written.get());
+    }
+
+    /** An entry in a zone. */
+    private record Entry(ZoneId zone, FeedEntry entry) {}
 
     /** Without long words: the page has them. */
     private static List<FeedEntry> shorter(List<FeedEntry> entries) {
