@@ -199,7 +199,7 @@ const added = (found: Schemas["OutlineRead"]) =>
   Frazil and anchor ice (2)
     Read 30, due same day"
         :lines="table ? [] : shown"
-        :rows="table ? 5 : doubts.length ? 9 : 14"
+        :rows="table ? 4 : doubts.length ? 9 : 14"
         @update:model-value="typed"
       />
     </div>
@@ -279,7 +279,7 @@ const added = (found: Schemas["OutlineRead"]) =>
   list-style: none;
   margin: 0;
   padding: 0;
-  max-height: 170px;
+  max-height: 150px;
   overflow: auto;
   border-top: 1px solid var(--rule);
 }
@@ -305,6 +305,10 @@ const added = (found: Schemas["OutlineRead"]) =>
   color: var(--ink-faint);
 }
 .actions {
+  position: sticky;
+  bottom: 0;
+  background: var(--paper);
+  padding: 6px 0;
   display: flex;
   gap: 10px;
   align-items: center;

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -107,6 +108,11 @@ public final class OutlineReader {
         Map<Integer, String> texts = new HashMap<>();
         sheet.rows().forEach(r -> texts.put(r.number(), r.text()));
         List<Line> lines = new ArrayList<>();
+        // what concerns the whole stands first, each by itself
+        Objects.requireNonNullElse(byRow.remove(0), List.<Entry>of()).stream()
+                .flatMap(e -> e.doubts().stream())
+                .distinct()
+                .forEach(doubt -> lines.add(new Line(0, "", "doubtful", "", doubt)));
         byRow.forEach((row, parts) -> {
             String said = parts.stream()
                     .map(e -> laid.said().getOrDefault(e, ""))

@@ -19,6 +19,8 @@ final class Reasons {
     private static final Pattern EMPTY = Pattern.compile("[(\\[]\\s*[)\\]]");
     private static final Pattern SPACES = Pattern.compile("\\s+");
     private static final Pattern WHOM = Pattern.compile("(?iu)(?:for|für|pour|para) .*");
+    private static final Pattern FOR_WHOM =
+            Pattern.compile("(?iu),?\\s+(?:for|für|pour|para)\\s+(?:all\\s+)?(?:students|schüler|les élèves|alumnos)$");
 
     private static final Pattern STOPS = Pattern.compile(": |; | \\(|\\) | [–—-] |\\. ");
 
@@ -29,7 +31,7 @@ final class Reasons {
         String text = tidy(stated.isBlank() || tidy(stated).isEmpty() ? words : stated);
         String brief = "";
         for (String part : STOPS.split(text)) {
-            String one = tidy(part);
+            String one = tidy(FOR_WHOM.matcher(tidy(part)).replaceAll(""));
             // "for students" says whom, not why
             if (one.length() >= 3 && !WHOM.matcher(one).matches()) {
                 brief = one;
