@@ -28,6 +28,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -37,6 +38,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Lays what a sheet says into a course: lessons on their classes, dates as rules where a rule gives them, and what differs. */
@@ -51,6 +53,7 @@ final class Laying {
     private final Map<Entry.Taught, String> lessonIds = new IdentityHashMap<>();
     private final Map<Entry.Given, String> itemIds = new IdentityHashMap<>();
     private final Map<Entry, String> said = new IdentityHashMap<>();
+    private final Set<Entry.Given> fresh = Collections.newSetFromMap(new IdentityHashMap<>());
     private final Map<String, Entry.Given> givenByItem = new LinkedHashMap<>();
     private final Map<String, Map<Which, Tried>> tried = new HashMap<>();
     private final List<Entry> whole = new ArrayList<>();
@@ -247,6 +250,7 @@ final class Laying {
         unit.items.add(item);
         itemIds.put(given, item.id());
         givenByItem.put(item.id(), given);
+        fresh.add(given);
         said.put(given, before);
     }
 
@@ -439,7 +443,7 @@ final class Laying {
                                         + ".");
                     }
                 }
-            } else if (entry instanceof Entry.Given given && !givenByItem.containsValue(given)) {
+            } else if (entry instanceof Entry.Given given && !fresh.contains(given)) {
                 again(schedule, given);
             }
         }

@@ -67,6 +67,7 @@ final class RowWords {
                     + "\\.?)*)\\s*(?::|[–—]\\s|-\\s|\\)\\s|\\.\\s)\\s*");
     private static final Pattern NUMBER_LABEL =
             of("^\\s*(?:class|day|session|lecture|tag|stunde|séance|clase)?\\s*\\d{1,2}\\s*[:.)]\\s+");
+    private static final Pattern COUNTED = of("^\\s*(\\d{1,2}|one|two|three|four|five|six|a)\\b.*");
 
     private RowWords() {}
 
@@ -137,7 +138,7 @@ final class RowWords {
 
     /** How many classes a cell says; 0 where it says no number. */
     static int count(String cell) {
-        Matcher m = of("^\\s*(\\d{1,2}|one|two|three|four|five|six|a)\\b.*").matcher(cell);
+        Matcher m = COUNTED.matcher(cell);
         return m.matches() ? number(m.group(1)) : 0;
     }
 
@@ -165,7 +166,7 @@ final class RowWords {
         Matcher m = DAY_LABEL.matcher(line);
         if (!m.find()) {
             return new Labelled(
-                    Set.of(), line.replaceFirst(NUMBER_LABEL.pattern(), "").strip());
+                    Set.of(), NUMBER_LABEL.matcher(line).replaceFirst("").strip());
         }
         Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
         for (String word : m.group(1).split("(?iu)[\\s,/&+.–-]+|\\b(?:and|und|et|y)\\b")) {

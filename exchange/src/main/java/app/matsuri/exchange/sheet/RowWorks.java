@@ -19,6 +19,10 @@ final class RowWorks {
             "(?iu)(?:\\b(\\p{L}+)\\s+)?(?:(\\d{1,3}(?:[.,]\\d)?)\\s*(%)|(\\d{1,3})\\s*(min(?:utes)?)\\b|(\\d{1,4})\\s*(pts?|points?)\\b)");
     private static final Pattern POINTS = Pattern.compile(
             "(?iu)\\s*(\\d{1,4}(?:[.,]\\d+)?)\\s*(?:pts?|points?|punkte)?\\s*(each|je|chacun|cada uno)?.*");
+    private static final Pattern SHARE = Pattern.compile("\\s*(\\d{1,3}(?:[.,]\\d+)?)\\s*%?.*");
+    private static final Pattern TIME = Pattern.compile("(?iu)\\s*~?(\\d{1,3}(?:[.,]\\d)?)\\s*(h|hours?|hrs?)?.*");
+    private static final Pattern REPLIES = Pattern.compile("(?is)^(.*?),\\s*(repl(?:y|ies)\\b.*)$");
+    private static final Pattern AUTO = Pattern.compile("(?iu).*\\b(?:auto-?graded|machine[- ]marked)\\b.*");
 
     private final SheetRow row;
     private final Columns columns;
@@ -101,8 +105,7 @@ final class RowWorks {
         for (int w = 0; w < works.size(); w++) {
             String part = parts.size() == works.size() ? parts.get(w) : parts.get(0);
             Work work = works.get(w);
-            Matcher replies =
-                    Pattern.compile("(?is)^(.*?),\\s*(repl(?:y|ies)\\b.*)$").matcher(part);
+            Matcher replies = REPLIES.matcher(part);
             if (replies.matches()) {
                 work.doubts.add(
                         "It has two times to be handed in; the first was taken: “" + replies.group(2) + "” was not.");
@@ -163,7 +166,7 @@ final class RowWorks {
     }
 
     private void share(List<Work> works) {
-        Matcher m = Pattern.compile("\\s*(\\d{1,3}(?:[.,]\\d+)?)\\s*%?.*").matcher(columns.cell(row, Meaning.PERCENT));
+        Matcher m = SHARE.matcher(columns.cell(row, Meaning.PERCENT));
         if (!works.isEmpty() && m.matches()) {
             works.get(0).percent = WorkWords.number(m.group(1));
         }
@@ -171,8 +174,7 @@ final class RowWorks {
 
     private void minutes(List<Work> works) {
         String cell = columns.cell(row, Meaning.MINUTES);
-        Matcher m = Pattern.compile("(?iu)\\s*~?(\\d{1,3}(?:[.,]\\d)?)\\s*(h|hours?|hrs?)?.*")
-                .matcher(cell);
+        Matcher m = TIME.matcher(cell);
         if (!works.isEmpty() && m.matches()) {
             BigDecimal n = WorkWords.number(m.group(1));
             works.get(0).minutes = (m.group(2) == null ? n : n.multiply(BigDecimal.valueOf(60))).intValue();
@@ -208,7 +210,7 @@ final class RowWorks {
                 work.points = WorkWords.number(m.group(6));
             }
         }
-        boolean auto = cell.matches("(?iu).*\\b(?:auto-?graded|machine[- ]marked)\\b.*");
+        boolean auto = AUTO.matcher(cell).matches();
         if (auto && works.size() == 1) {
             works.get(0).marking = "machine";
         }

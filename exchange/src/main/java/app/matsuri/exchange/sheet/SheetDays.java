@@ -21,6 +21,9 @@ final class SheetDays implements Days.Years {
     private static final Pattern LETTER = Pattern.compile("(?<![\\p{L}])(M|Tu?|W|Th|R|F|Sa|Su)[.,]?\\s*$");
     private static final Pattern YEAR = Pattern.compile("(?<![\\d.#$€£/-])(20\\d{2})(?![\\d])");
 
+    /** How many printed weekdays tell the year, at the most. */
+    private static final int ENOUGH = 60;
+
     private final SheetTerm term;
     private final boolean dayFirst;
     private final int years;
@@ -35,6 +38,9 @@ final class SheetDays implements Days.Years {
         SheetDays plain = new SheetDays(term, dayFirst, 0, 0);
         List<Printed> printed = new ArrayList<>();
         for (String line : Days.plain(text).split("\\R")) {
+            if (printed.size() >= ENOUGH) {
+                break;
+            }
             printed(line, plain, printed);
         }
         this.years = years(text, printed, term);

@@ -130,11 +130,12 @@ final class TableParts {
             return;
         }
         Now now = new Now(row);
+        int before = entries.size();
         dated(now);
         unitCell(now);
         lessons(now, given);
         works(now);
-        end(now, given);
+        end(now, given, entries.size() > before);
     }
 
     /** Whether a row with one cell is the title of a unit. */
@@ -632,8 +633,7 @@ final class TableParts {
     }
 
     /** A row that gave nothing says so. */
-    private void end(Now now, String given) {
-        boolean gave = entries.stream().anyMatch(e -> e.row() == now.row.number());
+    private void end(Now now, String given, boolean gave) {
         if (gave) {
             return;
         }

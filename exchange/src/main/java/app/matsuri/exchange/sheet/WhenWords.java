@@ -37,6 +37,8 @@ final class WhenWords {
             "(?:(?:next|following|this)\\s+)?" + "(" + DayWords.WEEKDAY
                     + "|(?:mo|tu|we|th|fr|sa|su|di|mi|do|so|lun|mar|mer|jeu|ven|sam|dim|mié|jue|vie|sáb|dom)(?![\\p{L}])|[MTWRF](?![\\p{L}]))[.,]?(?:s)?(?:\\s+(after|later))?");
     private static final Pattern NOTHING = of("[-–—]+|n/?a|none|tb[ad]|");
+    private static final Pattern LEADS = of(LEAD);
+    private static final Pattern SKIPPED = of("[\\s,.]*(?:(?:at|by|@|um|à|a las|bis|until)\\s+)?");
 
     private final SheetDays days;
 
@@ -72,7 +74,7 @@ final class WhenWords {
      * @param opens whether a time that is not said is the start of the day
      */
     Read read(String given, @Nullable LocalDate day, boolean opens) {
-        Matcher lead = of(LEAD).matcher(given);
+        Matcher lead = LEADS.matcher(given);
         int from = lead.find() ? lead.end() : 0;
         for (Pattern words : List.of(LAST, CLASS_START, CLASS_END, NEXT, IN_CLASS)) {
             Matcher m = words.matcher(given)
@@ -171,9 +173,7 @@ final class WhenWords {
     private record Timed(@Nullable LocalTime time, int end) {}
 
     private static int skip(String plain, int at) {
-        Matcher m = of("[\\s,.]*(?:(?:at|by|@|um|à|a las|bis|until)\\s+)?")
-                .matcher(plain)
-                .region(at, plain.length());
+        Matcher m = SKIPPED.matcher(plain).region(at, plain.length());
         return m.lookingAt() ? m.end() : at;
     }
 

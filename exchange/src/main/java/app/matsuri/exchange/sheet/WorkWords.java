@@ -91,6 +91,16 @@ final class WorkWords {
     private static final Pattern VERB =
             of("^(?:(?:please\\s+)?(?:read|skim(?=\\s+(?:ch|pp?\\.))|watch|lesen|lire|leer)\\s+)");
     private static final Pattern ARTICLE = of("^(?:an?|the)\\s+(?=.{3})");
+    private static final Pattern SPACES = Pattern.compile("\\s+");
+    private static final Pattern BEGINS = Pattern.compile("^[\\s,;:.–—-]+(?=\\s|$)|^[\\s,;]+");
+    private static final Pattern ENDS = Pattern.compile("[\\s,;:–—-]+$");
+    private static final Pattern BEFORE_COMMA = Pattern.compile("(?<=\\S)\\s+,");
+    private static final Pattern STOP = Pattern.compile("(?<=[\\p{L}\\d)])\\.$");
+    private static final Pattern IN_BRACKETS = of("[(,]\\s*([^(),]{2,30})\\s*\\)?\\s*$");
+    private static final Pattern AT_THE_START = of("\\s*\\(?\\bat the start(?: of class)?\\)?");
+    private static final Pattern BEGINS_WORK = of(START + ".*");
+    private static final Pattern BEFORE_BRACKET = Pattern.compile("[,;]\\s*\\)");
+    private static final Pattern BEFORE_CLASS = of("\\s+before (?:class|day \\d|the (?:first )?class)\\b.*$");
 
     private final WhenWords when;
 
@@ -197,7 +207,7 @@ final class WorkWords {
                     && !text.isEmpty()
                     && Character.isLowerCase(text.charAt(0))
                     && !ONLY_ADDS.matcher(text).matches()
-                    && !of(START + ".*").matcher(text).matches()
+                    && !BEGINS_WORK.matcher(text).matches()
                     && !CLAUSE.matcher(text).find()
                     && !BY.matcher(text).find()
                     && !POINTS.matcher(text).find()
@@ -315,7 +325,7 @@ final class WorkWords {
         }
         text = place.reading()
                 ? text
-                : ASIDE.matcher(text.replaceAll("[,;]\\s*\\)", ")")).replaceAll(" ");
+                : ASIDE.matcher(BEFORE_BRACKET.matcher(text).replaceAll(")")).replaceAll(" ");
         return EMPTY_BRACKETS.matcher(text).replaceAll(" ");
     }
 
@@ -400,7 +410,7 @@ final class WorkWords {
             boolean title = in.start() == 0 && !in.group().contains("(");
             return title ? text : cut(text, in);
         }
-        Matcher brackets = of("[(,]\\s*([^(),]{2,30})\\s*\\)?\\s*$").matcher(text);
+        Matcher brackets = IN_BRACKETS.matcher(text);
         if (brackets.find()) {
             WhenWords.Read read = when.read(brackets.group(1), place.day(), false);
             boolean day = read.when() != null
@@ -411,7 +421,7 @@ final class WorkWords {
                 return text.substring(0, brackets.start());
             }
         }
-        return text.replaceFirst("(?i)\\s*\\(?\\bat the start(?: of class)?\\)?", "");
+        return AT_THE_START.matcher(text).replaceFirst("");
     }
 
     private static void set(Work work, int which, When said) {
@@ -456,9 +466,9 @@ final class WorkWords {
             text = VERB.matcher(text).replaceFirst("");
         }
         if (kind.equals("reading") || place.kind().equals("reading")) {
-            text = text.replaceFirst("(?i)\\s+before (?:class|day \\d|the (?:first )?class)\\b.*$", "");
+            text = BEFORE_CLASS.matcher(text).replaceFirst("");
         }
-        text = text.matches("(?i)watch|read|see|video|listen to") && !work.links.isEmpty() ? "" : text;
+        text = !work.links.isEmpty() && text.matches("(?i)watch|read|see|video|listen to") ? "" : text;
         text = ARTICLE.matcher(text).replaceFirst("");
         if (text.isEmpty() && !work.links.isEmpty()) {
             text = work.links.get(0);
@@ -482,12 +492,11 @@ final class WorkWords {
 
     /** Without the blanks, commas and dashes at its ends. */
     static String trimmed(String text) {
-        return text.replaceAll("\\s+", " ")
-                .replaceAll("^[\\s,;:.–—-]+(?=\\s|$)|^[\\s,;]+", "")
-                .replaceAll("[\\s,;:–—-]+$", "")
-                .replaceAll("(?<=\\S)\\s+,", ",")
-                .replaceAll("(?<=[\\p{L}\\d)])\\.$", "")
-                .strip();
+        String one = SPACES.matcher(text).replaceAll(" ");
+        one = BEGINS.matcher(one).replaceAll("");
+        one = ENDS.matcher(one).replaceAll("");
+        one = BEFORE_COMMA.matcher(one).replaceAll(",");
+        return STOP.matcher(one).replaceAll("").strip();
     }
 
     /** Times that stand in the words of a test: from its start to its end. */

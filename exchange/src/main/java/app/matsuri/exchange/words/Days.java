@@ -138,8 +138,8 @@ public final class Days {
         if (day != month) {
             return day;
         }
-        if (usual != null) {
-            return usual;
+        if (usual != null || text.indexOf('/') < 0) {
+            return usual != null && usual;
         }
         // "Aug 31" or "31 Aug": numbers stand in the order of the words
         long monthFirst = MONTH_THEN.matcher(text).results().count();
@@ -167,6 +167,9 @@ public final class Days {
      */
     public static List<Group> find(String line, int under, Years years) {
         List<Group> groups = new ArrayList<>();
+        if (line.chars().noneMatch(Character::isDigit)) {
+            return groups;
+        }
         int month = 0;
         int text = text(line);
         for (int i = 0; i < line.length(); ) {
@@ -305,18 +308,21 @@ public final class Days {
     }
 
     private static @Nullable Day day(String line, int at, boolean dayFirst) {
+        // what begins with figures is told by what stands behind them
+        int figures = figures(line, at);
+        char behind = at + figures < line.length() ? line.charAt(at + figures) : ' ';
         Matcher m = ISO.matcher(line).region(at, line.length());
-        if (m.lookingAt()) {
+        if ((figures == 0 || figures == 4) && m.lookingAt()) {
             return new Day(at, m.end(), n(m, 3), n(m, 4), n(m, 2), weekday(m.group(1)));
         }
         m = SLASHED.matcher(line).region(at, line.length());
-        if (m.lookingAt()) {
+        if ((figures == 0 || behind == '/') && m.lookingAt()) {
             boolean first = dayFirst && n(m, 3) <= 12 || n(m, 2) > 12;
             return new Day(
                     at, m.end(), n(m, first ? 3 : 2), n(m, first ? 2 : 3), year(m.group(4)), weekday(m.group(1)));
         }
         m = DOTTED.matcher(line).region(at, line.length());
-        if (m.lookingAt() && m.group(4) != null && n(m, 3) <= 12 && n(m, 3) > 0) {
+        if ((figures == 0 || behind == '.') && m.lookingAt() && m.group(4) != null && n(m, 3) <= 12 && n(m, 3) > 0) {
             String year = m.group(5) == null ? m.group(6) : m.group(5);
             return new Day(at, m.end(), n(m, 3), n(m, 2), year(year), weekday(m.group(1)));
         }
@@ -325,7 +331,7 @@ public final class Days {
             return new Day(at, m.end(), DayWords.month(m.group(3)), n(m, 2), year(m.group(4)), weekday(m.group(1)));
         }
         m = MONTH_DAY.matcher(line).region(at, line.length());
-        if (m.lookingAt()) {
+        if (figures == 0 && m.lookingAt()) {
             return new Day(at, m.end(), DayWords.month(m.group(2)), n(m, 3), year(m.group(4)), weekday(m.group(1)));
         }
         m = BARE.matcher(line).region(at, line.length());
@@ -333,6 +339,15 @@ public final class Days {
             return new Day(at, m.end(), 0, n(m, 2), year(m.group(3)), weekday(m.group(1)));
         }
         return null;
+    }
+
+    /** How many figures stand there. */
+    private static int figures(String line, int at) {
+        int end = at;
+        while (end < line.length() && end < at + 5 && Character.isDigit(line.charAt(end))) {
+            end++;
+        }
+        return end - at;
     }
 
     private static int n(Matcher m, int group) {

@@ -13,20 +13,20 @@ public final class KindWords {
             "(?:reading|practice|homework|hw|assignment|discussion|lab|project|presentation|talk|quiz"
                     + "|test|exam|midterm|other)";
 
-    private static final Map<String, String> BY_TITLE = new LinkedHashMap<>();
+    private static final Map<Pattern, String> BY_TITLE = new LinkedHashMap<>();
 
     static {
-        BY_TITLE.put("quiz(?:zes)?|kurztest|interro(?:gation)?|prueba", "quiz");
-        BY_TITLE.put(
-                "test|exam(?:ination)?|mid-?term|final exam.*|(?<=^)finals?(?=$)|klausur|schulaufgabe|prüfung|examen|contrôle",
+        put("quiz(?:zes)?|kurztest|interro(?:gation)?|prueba", "quiz");
+        put(
+                "test|exam(?:ination)?|mid-?term|final exam.*|^finals?$|klausur|schulaufgabe|prüfung|examen|contrôle",
                 "test");
-        BY_TITLE.put("read(ing)?s?|chapters?|ch(?=\\.)|lektüre|lectura", "reading");
-        BY_TITLE.put("labs?|log|field|praktikum", "lab");
-        BY_TITLE.put("discuss(ion)?|post", "discussion");
-        BY_TITLE.put("projects?|reports?|drafts?|proposals?|papers?|projekt|proyecto|projet", "project");
-        BY_TITLE.put("practice", "practice");
-        BY_TITLE.put("talks?|presentations?|poster|referat|exposé|exposición", "presentation");
-        BY_TITLE.put(
+        put("read(ing)?s?|chapters?|ch(?=\\.)|lektüre|lectura", "reading");
+        put("labs?|log|field|praktikum", "lab");
+        put("discuss(ion)?|post", "discussion");
+        put("projects?|reports?|drafts?|proposals?|papers?|projekt|proyecto|projet", "project");
+        put("practice", "practice");
+        put("talks?|presentations?|poster|referat|exposé|exposición", "presentation");
+        put(
                 "set|homework|hw|problems?|sheets?|worksheets?|exercises?|essays?|hausaufgaben?|aufgaben?|devoirs?|tareas?|deberes|ejercicios",
                 "homework");
     }
@@ -36,6 +36,10 @@ public final class KindWords {
             Pattern.CASE_INSENSITIVE);
 
     private KindWords() {}
+
+    private static void put(String words, String kind) {
+        BY_TITLE.put(Pattern.compile("\\b(?:" + words + ")\\b", Pattern.CASE_INSENSITIVE), kind);
+    }
 
     /** Whether a title says that it is something to bring, sign or fill in. */
     public static boolean other(String title) {
@@ -54,8 +58,8 @@ public final class KindWords {
 
     /** The kind that the title of some work tells; "other" where it tells none. */
     public static String ofTitle(String title) {
-        for (Map.Entry<String, String> kind : BY_TITLE.entrySet()) {
-            if (title.matches("(?i).*\\b(" + kind.getKey() + ")\\b.*")) {
+        for (Map.Entry<Pattern, String> kind : BY_TITLE.entrySet()) {
+            if (kind.getKey().matcher(title).find()) {
                 return kind.getValue();
             }
         }
