@@ -21,8 +21,8 @@ final class SheetDays implements Days.Years {
     private static final Pattern LETTER = Pattern.compile("(?<![\\p{L}])(M|Tu?|W|Th|R|F|Sa|Su)[.,]?\\s*$");
     private static final Pattern YEAR = Pattern.compile("(?<![\\d.#$€£/-])(20\\d{2})(?![\\d])");
 
-    /** How many printed weekdays tell the year, at the most. */
-    private static final int ENOUGH = 60;
+    /** How many of its lines tell the year. */
+    private static final int LOOKED_AT = 120;
 
     private final SheetTerm term;
     private final boolean dayFirst;
@@ -37,12 +37,7 @@ final class SheetDays implements Days.Years {
         this.dayFirst = Days.dayFirst(text, term.dayFirst());
         SheetDays plain = new SheetDays(term, dayFirst, 0, 0);
         List<Printed> printed = new ArrayList<>();
-        for (String line : Days.plain(text).split("\\R")) {
-            if (printed.size() >= ENOUGH) {
-                break;
-            }
-            printed(line, plain, printed);
-        }
+        Days.plain(text).lines().limit(LOOKED_AT).forEach(line -> printed(line, plain, printed));
         this.years = years(text, printed, term);
         this.shift = years == 0 ? 0 : shift(new SheetDays(term, dayFirst, years, 0), text);
     }

@@ -284,11 +284,16 @@ final class WorkWords {
     String facts(Work work, String given, Place place) {
         String text = given;
         Matcher m = LINK.matcher(text);
-        while (m.find()) {
-            work.links.add(m.group());
+        if (text.contains("://")) {
+            while (m.find()) {
+                work.links.add(m.group());
+            }
+            text = LABELLED.matcher(text).replaceAll(" ");
+            text = LINK.matcher(text).replaceAll(" ");
         }
-        text = LABELLED.matcher(text).replaceAll(" ");
-        text = LINK.matcher(text).replaceAll(" ");
+        if (text.chars().noneMatch(Character::isDigit)) {
+            return EMPTY_BRACKETS.matcher(who(work, text)).replaceAll(" ");
+        }
         m = PERCENT.matcher(text);
         if (m.find()) {
             work.percent = number(m.group(1));
@@ -307,7 +312,22 @@ final class WorkWords {
             boolean named = quoted(text, m.start());
             text = named ? text : cut(text, m);
         }
-        m = MARKER.matcher(text);
+        text = who(work, text);
+        m = BARE_POINTS.matcher(text);
+        if (work.points == null && !place.reading() && m.find()) {
+            work.points = number(m.group(1));
+            text = cut(text, m);
+        }
+        text = place.reading()
+                ? text
+                : ASIDE.matcher(BEFORE_BRACKET.matcher(text).replaceAll(")")).replaceAll(" ");
+        return EMPTY_BRACKETS.matcher(text).replaceAll(" ");
+    }
+
+    /** Takes who marks it; what is left of the text. */
+    private static String who(Work work, String given) {
+        String text = given;
+        Matcher m = MARKER.matcher(text);
         if (m.find()) {
             String who = m.group(1).strip().toLowerCase(Locale.ROOT);
             work.marking = who.matches(".*\\b(?:auto|machine|computer|lms)\\b.*") ? "machine" : "instructor";
@@ -318,15 +338,7 @@ final class WorkWords {
             work.marking = "not-marked";
             text = cut(text, m);
         }
-        m = BARE_POINTS.matcher(text);
-        if (work.points == null && !place.reading() && m.find()) {
-            work.points = number(m.group(1));
-            text = cut(text, m);
-        }
-        text = place.reading()
-                ? text
-                : ASIDE.matcher(BEFORE_BRACKET.matcher(text).replaceAll(")")).replaceAll(" ");
-        return EMPTY_BRACKETS.matcher(text).replaceAll(" ");
+        return text;
     }
 
     private static boolean digits(Matcher m) {
@@ -393,6 +405,9 @@ final class WorkWords {
 
     /** A day behind "by" or in brackets, and whether it is done in class. */
     private String without(Work work, String text, Place place) {
+        if (place.reading()) {
+            return text;
+        }
         Matcher by = BY.matcher(text);
         while (by.find()) {
             WhenWords.Read read = when.read(text.substring(by.end()), place.day(), false);

@@ -117,6 +117,7 @@ public final class Days {
     private static final Pattern ENGLISH = Pattern.compile("(?i)\\b(?:fall|college|semester|district|school)\\b");
     private static final Pattern MONTH_THEN = of("\\b" + MONTH + "\\s*\\d{1,2}\\b(?!\\d)");
     private static final Pattern THEN_MONTH = of("(?<!\\d)\\d{1,2}\\.?\\s+" + MONTH);
+    private static final Pattern BULLET = Pattern.compile("^[\\s•·*▪◦➢>→\\-]*");
     private static final Pattern ORDER =
             Pattern.compile("(?<![\\d/])(\\d{1,2})/(\\d{1,2})(?:/(?:20)?\\d{2})?(?![\\d/])");
 
@@ -171,7 +172,7 @@ public final class Days {
             return groups;
         }
         int month = 0;
-        int text = text(line);
+        int text = under == 0 ? 0 : text(line);
         for (int i = 0; i < line.length(); ) {
             if (!boundary(line, i)) {
                 i++;
@@ -213,7 +214,7 @@ public final class Days {
 
     /** Where the words of a line begin, behind a bullet. */
     private static int text(String line) {
-        Matcher m = Pattern.compile("^[\\s•·*▪◦➢>→\\-]*").matcher(line);
+        Matcher m = BULLET.matcher(line);
         return m.find() ? m.end() : 0;
     }
 
