@@ -47,7 +47,7 @@ function pressed(event: KeyboardEvent, at: number, doubt: Doubt) {
 </script>
 
 <template>
-  <section v-if="doubts.length" class="doubts" :aria-label="label">
+  <div v-if="doubts.length" class="doubts" role="group" :aria-label="label">
     <p class="top">
       <b>{{ doubts.length }} in doubt</b>
       <span class="soft">one key each: the letter underlined; arrows go on</span>
@@ -76,7 +76,7 @@ function pressed(event: KeyboardEvent, at: number, doubt: Doubt) {
         </span>
       </li>
     </ul>
-  </section>
+  </div>
 </template>
 
 <style scoped>

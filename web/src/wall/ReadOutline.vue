@@ -307,7 +307,7 @@ const added = (found: Schemas["OutlineRead"]) =>
 .actions {
   position: sticky;
   bottom: 0;
-  background: var(--paper);
+  background: var(--paper-raised);
   padding: 6px 0;
   display: flex;
   gap: 10px;
