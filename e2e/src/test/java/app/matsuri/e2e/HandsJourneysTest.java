@@ -18,7 +18,7 @@ class HandsJourneysTest {
 
     private static final int EACH = 25;
     /** More of them with -DargLine=-Dpresses=500. */
-    private static final int PRESSED = Integer.getInteger("presses", 100);
+    private static final int PRESSED = Integer.getInteger("presses", 50);
 
     private static final String AUTUMN = "autumn-2026.json";
 

@@ -25,7 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
 class KillTest {
 
     /** How often: {@code -DargLine=-Dkills=100} for a long look. */
-    private static final int KILLS = Integer.getInteger("kills", 3);
+    private static final int KILLS = Integer.getInteger("kills", 2);
 
     /** The n-th change: one that touches few rows, then one that touches many, and so on. */
     private static String change(long n) {

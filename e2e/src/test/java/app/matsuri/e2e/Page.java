@@ -153,6 +153,17 @@ final class Page implements AutoCloseable {
                         d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
     }
 
+    /** Goes into a frame, again where it was drawn anew in between. */
+    void into(String css) {
+        waiting().withMessage("into " + css).until(d -> {
+            List<WebElement> found = d.findElements(By.cssSelector(css));
+            if (!found.isEmpty()) {
+                d.switchTo().frame(found.get(0));
+            }
+            return !found.isEmpty();
+        });
+    }
+
     /** Waits until the text stands somewhere in the part of the page. */
     void seeText(String css, String text) {
         waiting()

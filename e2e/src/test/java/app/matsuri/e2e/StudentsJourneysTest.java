@@ -26,7 +26,7 @@ class StudentsJourneysTest {
     }
 
     private static void within(Page page, String text) {
-        page.driver.switchTo().frame(page.see("iframe"));
+        page.into("iframe");
         page.seeText("body", text);
         page.driver.switchTo().defaultContent();
     }
@@ -115,7 +115,7 @@ class StudentsJourneysTest {
             page.seeText("aside", "What will go out");
             page.seeText("aside", "the day before at 09:00, all work with points that is due");
             page.click("[aria-labelledby='reminders-head'] tbody .acts button");
-            page.driver.switchTo().frame(page.see(".p-dialog iframe"));
+            page.into(".p-dialog iframe");
             page.seeText("body", "this is coming up:");
             page.driver.switchTo().defaultContent();
             page.keys(Keys.ESCAPE);
@@ -125,7 +125,7 @@ class StudentsJourneysTest {
             page.press("Run");
             page.seeText("aside", "went into the outbox");
             page.press("outbox");
-            page.driver.switchTo().frame(page.see(".p-dialog iframe"));
+            page.into(".p-dialog iframe");
             String stop = page.see("a[href*='/reminders/']").getDomAttribute("href");
             page.driver.switchTo().defaultContent();
             AccessibilityTest.inBoth(page, "outbox", ".p-dialog");
@@ -249,7 +249,7 @@ class StudentsJourneysTest {
                     .change("{\"kind\":\"put-session-links\",\"course\":\"HYD 210\",\"section\":\"A\","
                             + "\"session\":\"2026-10-07T10:00\",\"links\":[" + links + "]}");
             page.press("Week");
-            page.driver.switchTo().frame(page.see("iframe"));
+            page.into("iframe");
             page.seeText("body", "Part 12");
             assertThat(page.count("a[href^='https://films.example/']")).isEqualTo(12);
             page.driver.switchTo().defaultContent();

@@ -84,11 +84,18 @@ record Columns(int heads, List<Meaning> meanings, List<String> names, List<Strin
     private static int heads(List<SheetRow> rows) {
         int best = -1;
         long most = 1;
+        boolean first = true;
         for (int r = 0; r < Math.min(LOOKED_AT, rows.size()); r++) {
             SheetRow row = rows.get(r);
             Set<Meaning> known = EnumSet.noneOf(Meaning.class);
             row.cells().forEach(cell -> Meaning.ofHead(cell).ifPresent(known::add));
-            if (known.size() > most && known.size() * 2L >= row.filled()) {
+            // one head that is known will do in the first row of several cells, where none of them has figures
+            boolean alone = first
+                    && known.size() == 1
+                    && row.filled() > 1
+                    && !row.text().matches("(?s).*\\d.*");
+            first &= row.filled() < 2;
+            if ((known.size() > most || alone && best < 0) && known.size() * 2L >= row.filled()) {
                 most = known.size();
                 best = r;
             }

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 final class SheetDays implements Days.Years {
 
     private static final Pattern LETTER = Pattern.compile("(?<![\\p{L}])(M|Tu?|W|Th|R|F|Sa|Su)[.,]?\\s*$");
+    private static final Pattern SLASHED = Pattern.compile("(?<![\\d/])(\\d{1,2})/(\\d{1,2})(?![\\d/])");
     private static final Pattern YEAR = Pattern.compile("(?<![\\d.#$€£/-])(20\\d{2})(?![\\d])");
 
     /** How many of its lines tell the year. */
@@ -34,7 +35,8 @@ final class SheetDays implements Days.Years {
      */
     SheetDays(String text, SheetTerm term) {
         this.term = term;
-        this.dayFirst = Days.dayFirst(text, term.dayFirst());
+        Boolean byTerm = byTerm(text, term);
+        this.dayFirst = Days.dayFirst(text, byTerm == null ? term.dayFirst() : byTerm);
         SheetDays plain = new SheetDays(term, dayFirst, 0, 0);
         List<Printed> printed = new ArrayList<>();
         Days.plain(text).lines().limit(LOOKED_AT).forEach(line -> printed(line, plain, printed));
@@ -47,6 +49,32 @@ final class SheetDays implements Days.Years {
         this.dayFirst = dayFirst;
         this.years = years;
         this.shift = shift;
+    }
+
+    /** Whether 9/4 is the ninth of April, as only so it lies in the term; null where both do, or neither. */
+    private static @Nullable Boolean byTerm(String text, SheetTerm term) {
+        int day = 0;
+        int month = 0;
+        Matcher m = SLASHED.matcher(text);
+        while (m.find()) {
+            int a = Integer.parseInt(m.group(1));
+            int b = Integer.parseInt(m.group(2));
+            if (a <= 12 && b <= 12 && a > 0 && b > 0 && a != b) {
+                day += within(b, a, term) ? 1 : 0;
+                month += within(a, b, term) ? 1 : 0;
+            }
+        }
+        return day == month ? null : day > month;
+    }
+
+    private static boolean within(int month, int day, SheetTerm term) {
+        for (int year = term.first().getYear(); year <= term.last().getYear(); year++) {
+            LocalDate date = LocalDate.of(year, month, day);
+            if (!date.isBefore(term.first()) && !date.isAfter(term.last())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** A day with the weekday beside it. */

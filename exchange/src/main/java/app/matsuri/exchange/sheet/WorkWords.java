@@ -95,7 +95,10 @@ final class WorkWords {
     private static final Pattern BEGINS = Pattern.compile("^[\\s,;:.–—-]+(?=\\s|$)|^[\\s,;]+");
     private static final Pattern ENDS = Pattern.compile("[\\s,;:–—-]+$");
     private static final Pattern BEFORE_COMMA = Pattern.compile("(?<=\\S)\\s+,");
-    private static final Pattern STOP = Pattern.compile("(?<=[\\p{L}\\d)])\\.$");
+    /** A title that begins so is that, whatever follows: "Lab 3: Read the jars". */
+    private static final Pattern FIRST = of("^(?:lab|discussion|project|paper|essay|homework|hw)\\b");
+
+    private static final Pattern STOP = Pattern.compile("(?<=[\\p{L}\\d)])\\.$|\\s+\\.$");
     private static final Pattern IN_BRACKETS = of("[(,]\\s*([^(),]{2,30})\\s*\\)?\\s*$");
     private static final Pattern AT_THE_START = of("\\s*\\(?\\bat the start(?: of class)?\\)?");
     private static final Pattern BEGINS_WORK = of(START + ".*");
@@ -490,7 +493,8 @@ final class WorkWords {
             kind = kind.isEmpty() && place.kind().isEmpty() ? "reading" : kind;
         }
         work.title = text.length() > 300 ? text.substring(0, 299) + "…" : text;
-        String words = KindWords.ofTitle(text);
+        Matcher first = FIRST.matcher(text);
+        String words = KindWords.ofTitle(first.find() ? first.group() : text);
         work.kind = !kind.isEmpty()
                 ? kind
                 : place.kind().equals("reading") || place.kind().equals("lab")

@@ -256,7 +256,7 @@ class OutlineFileController {
             @AuthenticationPrincipal SignedIn by,
             @PathVariable long termId,
             Locale locale,
-            @RequestBody OutlineGiven given) {
+            @Valid @RequestBody OutlineGiven given) {
         Stored stored = access.look(by, termId);
         Course course = OutlineWords.course(stored, given.course());
         if (given.content() != null

@@ -150,4 +150,24 @@ class CalendarHttpTest extends DemoTest {
         assertThat(browser.get(at + "/classes.csv").response().getContentAsString())
                 .contains("HYD 210,A,44,2026-12-18,Friday,10:00,10:50,50,Weir House 2");
     }
+
+    /** The last day of classes in a list is asked about where the term ends on another, and sets the term's. */
+    @Test
+    void theLastDayOfClassesSetsTheTerm() throws Exception {
+        JsonNode lines = browser.post(
+                        at + "/days-off/read",
+                        json(Map.of("text", "August 31 First day of classes\nDecember 11 (Fri) Last day of classes")))
+                .body()
+                .path("lines");
+        assertThat(lines.get(0).path("state").stringValue())
+                .as("as the term has it")
+                .isEqualTo("meets");
+        JsonNode last = lines.get(1);
+        assertThat(last.path("state").stringValue()).isEqualTo("doubtful");
+        assertThat(last.path("said").stringValue()).contains("the term ends Fri 18 Dec", "Set it so?");
+        browser.change(
+                Long.parseLong(at.replaceAll("\\D", "")), 1, last.path("change").toString());
+        assertThat(browser.get(at + "/calendar").body().path("last").stringValue())
+                .isEqualTo("2026-12-11");
+    }
 }

@@ -6,6 +6,7 @@ import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.Browser;
 import app.matsuri.server.DemoTest;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -242,5 +243,73 @@ class OutlineHttpTest extends DemoTest {
         assertThat(read.path("units").intValue()).isEqualTo(6 + 1 + 15 + 16);
         assertThat(browser.change(term, 1, read.path("change").toString()).status())
                 .isEqualTo(200);
+    }
+
+    private JsonNode reading(Map<String, Object> more) throws Exception {
+        Map<String, Object> asked = new java.util.HashMap<>(Map.of("course", "SOL 101"));
+        asked.putAll(more);
+        return browser.post(at + "/outline/reading", json(asked)).body();
+    }
+
+    /** A sheet is read with its columns; what a person says of a column or a row counts. */
+    @Test
+    void whatAPersonSaysOfASheetCounts() throws Exception {
+        String sheet = "Topic\tZettel\nHorizons\tBlue one\nTexture\tRed one\n";
+        JsonNode read = reading(Map.of("text", sheet));
+        assertThat(read.at("/columns/1/meaning").stringValue()).isEqualTo("not taken");
+        assertThat(read.at("/columns/1/samples/0").stringValue()).isEqualTo("Blue one");
+        assertThat(read.path("meanings").toString()).contains("lesson title", "work due", "not taken");
+        assertThat(read.path("items").intValue()).isZero();
+        assertThat(read.path("lines").toString()).contains("“Zettel” is not taken");
+        JsonNode said = reading(Map.of(
+                "text",
+                sheet,
+                "columns",
+                List.of(Map.of("number", 2, "meaning", "work")),
+                "rows",
+                List.of(Map.of("number", 3, "as", "nothing"))));
+        assertThat(said.path("items").intValue()).isEqualTo(1);
+        assertThat(said.path("lessons").intValue()).isEqualTo(1);
+        assertThat(said.path("lines").toString()).contains("left out");
+    }
+
+    @Test
+    void whatIsSaidWronglyIsRefusedWithWhat() throws Exception {
+        JsonNode meaning =
+                reading(Map.of("text", "a\tb", "columns", List.of(Map.of("number", 1, "meaning", "colour"))));
+        assertThat(meaning.path("detail").stringValue()).contains("“colour” is no meaning of a column", "lesson title");
+        assertThat(browser.post(
+                                at + "/outline/reading",
+                                json(Map.of("course", "SOL 101", "text", "x", "section", "ZZ")))
+                        .status())
+                .isEqualTo(404);
+        assertThat(browser.post(
+                                at + "/outline/reading",
+                                json(Map.of(
+                                        "course",
+                                        "SOL 101",
+                                        "text",
+                                        "x",
+                                        "rows",
+                                        List.of(Map.of("number", 1, "as", "party")))))
+                        .status())
+                .isEqualTo(400);
+    }
+
+    /** A saved page is read like a pasted table, its merged cells and links kept. */
+    @Test
+    void aSavedPageIsRead() throws Exception {
+        byte[] page =
+                ("<html><body><table><tr><th>Unit</th><th>Topic</th><th>Reading</th></tr><tr><td rowspan=2>Pits</td><td>Digging</td>"
+                                + "<td><a href='https://soil.example/dig'>Notes</a></td></tr><tr><td>Filling</td><td>Ch. 2</td></tr></table></body></html>")
+                        .getBytes(java.nio.charset.StandardCharsets.UTF_8);
+        JsonNode read = reading(Map.of("name", "course.html", "content", page));
+        assertThat(List.of(
+                        read.path("units").intValue(),
+                        read.path("lessons").intValue(),
+                        read.path("items").intValue()))
+                .containsExactly(1, 2, 2);
+        browser.change(term, 1, read.path("change").toString());
+        assertThat(browser.plan(term)).contains("https://soil.example/dig");
     }
 }

@@ -116,6 +116,29 @@ class TermHttpTest {
         assertThat(browser.plan(made.body().path("id").asLong())).contains("Divides and outlets");
     }
 
+    /** What was in doubt is taken when the person says so, and only then. */
+    @Test
+    void doubtsAreTakenWhenTheyAreSettled() throws Exception {
+        Map<String, Object> form = form();
+        form.put("daysOff", "October 12-13 Autumn break\nNovember 3 Founders Day");
+        form.put("outline", "Basins\n  Rain\n  Essay\n");
+        JsonNode open = browser.post("/api/starts/understood", json(form)).body();
+        assertThat(open.at("/daysOff/1/open").booleanValue()).isTrue();
+        assertThat(open.path("lessons").intValue()).isEqualTo(2);
+        form.put("daysOffTaken", List.of(2));
+        form.put("outlineSettled", List.of(Map.of("number", 3, "as", "work")));
+        JsonNode settled = browser.post("/api/starts/understood", json(form)).body();
+        assertThat(settled.at("/daysOff/1/open").booleanValue()).isFalse();
+        assertThat(settled.path("lessons").intValue()).isEqualTo(1);
+        assertThat(settled.path("items").intValue()).isEqualTo(1);
+        Browser.Answer made = browser.post("/api/starts", json(form));
+        assertThat(browser.plan(made.body().path("id").asLong()))
+                .contains("Founders Day", "Autumn break")
+                .contains("Essay");
+        form.put("outlineSettled", List.of(Map.of("number", 3, "as", "party")));
+        assertThat(browser.post("/api/starts/understood", json(form)).status()).isEqualTo(400);
+    }
+
     @Test
     void whatIsNotReadyIsNotMadeAndSaysWhatIsMissing() throws Exception {
         Map<String, Object> form = form();
