@@ -2839,6 +2839,8 @@ export interface components {
             lines: components["schemas"]["OutlineLine"][];
             meanings: string[];
             /** Format: int32 */
+            redated: number;
+            /** Format: int32 */
             units: number;
         };
         OutlineSettled: {

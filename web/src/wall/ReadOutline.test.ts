@@ -36,6 +36,7 @@ async function dialog(answer: (asked: Asked) => unknown = () => undefined) {
         units: 1,
         lessons: 2,
         items: 0,
+        redated: 0,
         change: CHANGE,
       },
   });
@@ -138,6 +139,7 @@ describe("a sheet that is read", () => {
       units: 1,
       lessons: 0,
       items: 1,
+      redated: 0,
       change: CHANGE,
     }));
     await type("Basins\n  Essay, due soon");

@@ -171,6 +171,7 @@ async function propose() {
 const added = (found: Schemas["OutlineRead"]) =>
   [found.units ? count(found.units, "unit") : "", found.lessons ? count(found.lessons, "lesson") : ""]
     .concat(found.items ? count(found.items, "thing") : "")
+    .concat(found.redated ? count(found.redated, "other date") : "")
     .filter(Boolean)
     .join(", ");
 </script>

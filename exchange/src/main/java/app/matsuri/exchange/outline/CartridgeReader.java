@@ -84,7 +84,7 @@ public final class CartridgeReader {
             throw new Unreadable("“" + file.name() + "” has no outline in its manifest.");
         }
         int items = units.stream().mapToInt(u -> u.items().size()).sum();
-        return new OutlineReader.Reading(reader.lines, List.of(), units, units.size(), 0, items, List.of());
+        return new OutlineReader.Reading(reader.lines, List.of(), units, units.size(), 0, items, 0, List.of());
     }
 
     private Unit unit(Element element, Course into, String name) {

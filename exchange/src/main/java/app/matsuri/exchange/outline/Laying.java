@@ -28,7 +28,6 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -38,7 +37,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Lays what a sheet says into a course: lessons on their classes, dates as rules where a rule gives them, and what differs. */
@@ -53,8 +51,10 @@ final class Laying {
     private final Map<Entry.Taught, String> lessonIds = new IdentityHashMap<>();
     private final Map<Entry.Given, String> itemIds = new IdentityHashMap<>();
     private final Map<Entry, String> said = new IdentityHashMap<>();
-    private final Set<Entry.Given> fresh = Collections.newSetFromMap(new IdentityHashMap<>());
     private final Map<String, Entry.Given> givenByItem = new LinkedHashMap<>();
+    /** What the course has and the sheet says once more. */
+    private final Map<Entry.Given, Item> again = new IdentityHashMap<>();
+
     private final Map<String, Map<Which, Tried>> tried = new HashMap<>();
     private final List<Entry> whole = new ArrayList<>();
     private String unitTitle = "";
@@ -229,6 +229,7 @@ final class Laying {
         if (there.isPresent()) {
             itemIds.put(given, there.get().id());
             said.put(given, before + work.title() + " is there already");
+            again.put(given, there.get());
             return;
         }
         Item item = new Item(
@@ -250,7 +251,6 @@ final class Laying {
         unit.items.add(item);
         itemIds.put(given, item.id());
         givenByItem.put(item.id(), given);
-        fresh.add(given);
         said.put(given, before);
     }
 
@@ -338,7 +338,45 @@ final class Laying {
             want(dates, given, Which.CLOSES, work.closes(), of);
             tried.put(id, of);
         });
+        if (placed != null) {
+            again.forEach((given, item) -> differing(dates, placed, given, item));
+        }
         put();
+    }
+
+    /** Of work that the course has only dates are taken that the sheet has otherwise. */
+    private void differing(SheetDates dates, SectionSchedule placed, Entry.Given given, Item item) {
+        Map<Which, Tried> of = new EnumMap<>(Which.class);
+        Work work = given.work();
+        want(dates, given, Which.OPENS, work.opens(), of);
+        want(dates, given, Which.DUE, work.due(), of);
+        want(dates, given, Which.CLOSES, work.closes(), of);
+        List<String> differ = new ArrayList<>();
+        ItemDates stand = placed.byItem().get(item.id());
+        of.entrySet().removeIf(date -> {
+            LocalDateTime target = date.getValue().wanted.target();
+            Resolved came = stand == null ? null : stand.get(date.getKey());
+            LocalDateTime at = came == null ? null : came.at();
+            if (target == null || stand == null || same(date.getValue().wanted, target, at)) {
+                return true;
+            }
+            differ.add(date.getKey().name().toLowerCase(Locale.ROOT) + " " + Say.day(target.toLocalDate())
+                    + " instead of " + (at == null ? "no date" : Say.day(at.toLocalDate())));
+            return false;
+        });
+        if (of.isEmpty() || item.locked()) {
+            return;
+        }
+        tried.put(item.id(), of);
+        said.put(given, said.get(given) + ", " + String.join(", ", differ));
+        draft.units().stream()
+                .filter(u -> u.items.stream().anyMatch(i -> i.id().equals(item.id())))
+                .forEach(u -> u.redated++);
+    }
+
+    private static boolean same(SheetDates.Wanted wanted, LocalDateTime target, @Nullable LocalDateTime at) {
+        return at != null
+                && (wanted.timed() ? at.equals(target) : at.toLocalDate().equals(target.toLocalDate()));
     }
 
     private void want(SheetDates dates, Entry.Given given, Which which, @Nullable When when, Map<Which, Tried> of) {
@@ -443,23 +481,7 @@ final class Laying {
                                         + ".");
                     }
                 }
-            } else if (entry instanceof Entry.Given given && !fresh.contains(given)) {
-                again(schedule, given);
             }
-        }
-    }
-
-    /** Work that the course has, read again: what differs is said. */
-    private void again(SectionSchedule schedule, Entry.Given given) {
-        ItemDates dates = schedule.byItem().get(itemIds.get(given));
-        When due = given.work().due();
-        Resolved came = dates == null ? null : dates.get(Which.DUE);
-        LocalDate day = due == null || due.sort() != When.Sort.DAY ? null : due.day();
-        LocalDateTime at = came == null ? null : came.at();
-        if (day != null && (at == null || !at.toLocalDate().equals(day))) {
-            given.doubts()
-                    .add("Sheet: due " + Say.day(day) + "; plan: "
-                            + (at == null ? "no date" : Say.day(at.toLocalDate())) + ". The plan stays as it is.");
         }
     }
 

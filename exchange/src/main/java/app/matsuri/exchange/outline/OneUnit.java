@@ -17,6 +17,8 @@ final class OneUnit {
     final @Nullable Unit was;
     final List<Lesson> lessons = new ArrayList<>();
     final List<Item> items = new ArrayList<>();
+    /** How many of its items get another date. */
+    int redated;
     /** How often a title was read, in lower case. */
     final Map<String, Integer> seen = new HashMap<>();
     /** The lesson that work belongs to; null for none yet. */
@@ -56,7 +58,7 @@ final class OneUnit {
 
     /** Whether it is new, or something in it is. */
     boolean gives() {
-        return fresh() || newLessons() > 0 || newItems() > 0;
+        return fresh() || newLessons() > 0 || newItems() > 0 || redated > 0;
     }
 
     Unit unit() {

@@ -52,6 +52,7 @@ public final class OutlineReader {
      * @param columns how they were taken; none for a text
      * @param units new ones, and those of the course that get something, whole
      * @param newUnits how many of them are new; likewise lessons and items
+     * @param redated how many items that are there get another date
      * @param rows each part of it with what it comes to in the section
      */
     public record Reading(
@@ -61,6 +62,7 @@ public final class OutlineReader {
             int newUnits,
             int newLessons,
             int newItems,
+            int redated,
             List<OutlineRow> rows) {
 
         /** Whether something of it is to be asked about. */
@@ -96,6 +98,7 @@ public final class OutlineReader {
                 (int) laid.units().stream().filter(OneUnit::fresh).count(),
                 laid.units().stream().mapToInt(OneUnit::newLessons).sum(),
                 laid.units().stream().mapToInt(OneUnit::newItems).sum(),
+                laid.units().stream().mapToInt(u -> u.redated).sum(),
                 rows);
     }
 

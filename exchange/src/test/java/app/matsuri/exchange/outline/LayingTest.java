@@ -151,16 +151,46 @@ class LayingTest {
                 .isEqualTo("Counts 20 % of the grade.");
     }
 
-    /** The plan of a course that is there stays; a sheet that says otherwise is asked about. */
+    /** Only what differs is taken; what does not stays by the rule that it has. */
     @Test
-    void readAgainWithAnotherDateItAsks() {
-        String text = "Date\tTopic\tHomework\tDue\n8/31\tFirn\tOne\t9/4 5pm\n";
+    void readAgainOnlyWhatDiffersIsProposed() {
+        String text = "Date\tTopic\tHomework\tDue\n8/31\tFirn\tOne\t9/4 5pm\n9/2\tDepth\tTwo\tnext class\n";
         Course once = COURSE.withUnits(read(text, null).units());
         OutlineReader.Reading again = OutlineReader.read(
                 Sheet.of(text.replace("9/4", "9/11")), Into.plan(DAYS, PLAN.withCourse(once), once, null));
+        assertThat(List.of(again.newUnits(), again.newLessons(), again.newItems(), again.redated()))
+                .containsExactly(0, 0, 0, 1);
+        assertThat(again.lines().get(1).said()).contains("One is there already, due Fri 11 Sep instead of Fri 4 Sep");
+        assertThat(rule(again, "Two")).isEqualTo("next class");
+        assertThat(date(again, "One")).isEqualTo("2026-09-11T17:00");
+        assertThat(again.doubtful()).isFalse();
+    }
+
+    @Test
+    void anOfficialDateIsNotTakenOver() {
+        String text = "Date\tTopic\tHomework\tDue\n8/31\tFirn\tOne\t9/4 5pm\n";
+        Unit unit = read(text, null).units().get(0);
+        Item item = unit.items().get(0);
+        Item official = new Item(
+                item.id(),
+                item.lesson(),
+                item.kind(),
+                item.title(),
+                "",
+                null,
+                null,
+                "",
+                true,
+                0,
+                null,
+                item.due(),
+                null,
+                item.details(),
+                item.extra());
+        Course once = COURSE.withUnits(List.of(unit.withItems(List.of(official))));
+        OutlineReader.Reading again = OutlineReader.read(
+                Sheet.of(text.replace("9/4", "9/11")), Into.plan(DAYS, PLAN.withCourse(once), once, null));
         assertThat(again.units()).isEmpty();
-        assertThat(again.lines().get(1).doubt())
-                .isEqualTo("Sheet: due Fri 11 Sep; plan: Fri 4 Sep. The plan stays as it is.");
     }
 
     @Test

@@ -183,6 +183,7 @@ class OutlineFileController {
                 copies.size(),
                 copies.stream().mapToInt(c -> c.unit().lessons().size()).sum(),
                 copies.stream().mapToInt(c -> c.unit().items().size()).sum(),
+                0,
                 copies.isEmpty() ? null : ChangeJson.write(together(course, copies)));
     }
 
@@ -240,6 +241,7 @@ class OutlineFileController {
      *
      * @param columns how they were taken; none where it has none
      * @param meanings what a column may have
+     * @param redated things that are there and get another date
      * @param change that adds all units that were read; null where none was
      */
     record OutlineRead(
@@ -249,6 +251,7 @@ class OutlineFileController {
             int units,
             int lessons,
             int items,
+            int redated,
             @Nullable Map<String, Object> change) {}
 
     @PostMapping(path = "/outline/reading", consumes = "application/json")
@@ -280,11 +283,15 @@ class OutlineFileController {
                 reading.newUnits(),
                 reading.newLessons(),
                 reading.newItems(),
+                reading.redated(),
                 changes.isEmpty() ? null : ChangeJson.write(new Together(adds(reading) + course.code(), changes)));
     }
 
     /** "Add 2 units to ", or where they are there already "Add 30 things to ". */
     private static String adds(OutlineReader.Reading reading) {
+        if (reading.newUnits() + reading.newLessons() + reading.newItems() == 0) {
+            return "Take over " + (reading.redated() == 1 ? "1 date" : reading.redated() + " dates") + " in ";
+        }
         int n = reading.newUnits() > 0
                 ? reading.newUnits()
                 : reading.newLessons() > 0 ? reading.newLessons() : reading.newItems();
