@@ -1,4 +1,4 @@
-import { enableAutoUnmount, mount } from "@vue/test-utils";
+import { mount } from "@vue/test-utils";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { presses, server, settled, stubs } from "../test/stand";
 import StartPage from "./StartPage.vue";
@@ -48,8 +48,6 @@ async function page() {
   const last = () => asked.filter((a) => a.key === "POST understood").at(-1)?.body as Record<string, unknown>;
   return { at, last, wait, press: presses(at) };
 }
-
-enableAutoUnmount(afterEach);
 
 describe("doubts on the page of a new term", () => {
   beforeEach(() => void vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] }));
