@@ -29,6 +29,7 @@ public final class Bodies {
             Map.entry("by", "class"),
             Map.entry("text", "Quiz 3, 5pm"),
             Map.entry("role", "reader"),
+            Map.entry("as", "lesson"),
             Map.entry("mail", "b@quillmarsh.example"),
             Map.entry("name", "x.csv"),
             Map.entry("change", Json.read(ServerTest.FLOOD)));
