@@ -182,7 +182,7 @@ final class TextParts {
             } else if (seen
                     && (line.indent > depth
                             || line.bullet
-                            || WORK_LINE.matcher(line.text).matches() && !shallowRemark(line, depth))) {
+                            || WORK_LINE.matcher(line.text).matches() && line.indent >= depth)) {
                 line.role = "work";
             } else {
                 line.role = "nothing";
@@ -193,10 +193,6 @@ final class TextParts {
     /** Whether the line just below is a class. */
     private static boolean follows(List<Line> lines, int i) {
         return i + 1 < lines.size() && lines.get(i + 1).day != null;
-    }
-
-    private static boolean shallowRemark(Line line, int depth) {
-        return line.indent < depth;
     }
 
     private static boolean titled(String text) {

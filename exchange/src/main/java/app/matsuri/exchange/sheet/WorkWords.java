@@ -1,6 +1,5 @@
 package app.matsuri.exchange.sheet;
 
-import app.matsuri.exchange.words.Days;
 import app.matsuri.exchange.words.KindWords;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -521,9 +520,5 @@ final class WorkWords {
     /** Times that stand in the words of a test: from its start to its end. */
     WhenWords when() {
         return when;
-    }
-
-    static String plain(String text) {
-        return Days.plain(text);
     }
 }
