@@ -2449,6 +2449,7 @@ export interface components {
             unit: string;
         };
         Line: {
+            differs: boolean;
             doubt: string;
             /** Format: int32 */
             number: number;
@@ -2810,6 +2811,7 @@ export interface components {
             unit: string;
         };
         OutlineLine: {
+            differs: boolean;
             doubt: string;
             /** Format: int32 */
             number: number;

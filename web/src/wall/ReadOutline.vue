@@ -48,7 +48,7 @@ async function look() {
           ...(props.section ? { section: props.section } : {}),
           ...given,
           columns: [...columns.value].map(([number, meaning]) => ({ number, meaning })),
-          rows: [...rows.value].map(([number, as]) => ({ number, as: as as "unit" | "lesson" | "work" | "nothing" })),
+          rows: [...rows.value].map(([number, as]) => ({ number, as })),
         },
       }),
     );
@@ -108,7 +108,8 @@ const doubts = computed<Doubt[]>(() =>
       given: l.number ? `${l.number}: ${l.text.trim()}` : "",
       asks: l.doubt,
       readings: [
-        { as: "", says: l.number && l.state === "doubtful" ? "yes, so" : "seen" },
+        { as: "", says: l.differs ? "plan’s date" : l.number && l.state === "doubtful" ? "yes, so" : "seen" },
+        ...(l.differs ? [{ as: "sheet", says: "sheet’s date" }] : []),
         ...(l.number ? READINGS.filter((r) => r.as !== rows.value.get(l.number)) : []),
       ],
     })),

@@ -56,6 +56,10 @@ public record Lesson(
         return new Lesson(id, title, length, minLength, optional, joinable, reserve, pin, gap, notes, details, extra);
     }
 
+    public Lesson withDetails(LessonDetails now) {
+        return new Lesson(id, title, length, minLength, optional, joinable, reserve, pin, gapBefore, notes, now, extra);
+    }
+
     public Lesson withLength(int sessions) {
         return new Lesson(
                 id,

@@ -4,6 +4,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
+import app.matsuri.core.plan.With;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.outline.Into;
@@ -22,7 +23,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -89,26 +89,22 @@ public final class OutlineCommand {
             rows(read, out);
         }
         if (asked.has("--out")) {
-            List<Unit> units = new ArrayList<>(course.units());
-            for (Unit unit : read.units()) {
-                units.removeIf(u -> u.id().equals(unit.id()));
-                units.add(unit);
-            }
-            List<Unit> ordered = ordered(course, units);
-            Files.writeString(
-                    Path.of(asked.needed("--out")), PlanFile.write(decisions.withCourse(course.withUnits(ordered))));
+            Decisions with = with(decisions, course.code(), read.units());
+            OutlineReader.OfHalfGroups labs = read.labs();
+            with = labs == null ? with : with(with, labs.course(), labs.units());
+            Files.writeString(Path.of(asked.needed("--out")), PlanFile.write(with));
         }
         return read.doubtful() ? 1 : 0;
     }
 
-    /** The units of the course where they were, new ones behind them. */
-    private static List<Unit> ordered(Course course, List<Unit> units) {
-        List<Unit> ordered = new ArrayList<>();
-        for (Unit was : course.units()) {
-            units.stream().filter(u -> u.id().equals(was.id())).forEach(ordered::add);
+    /** The plan with the units of a course where they were, new ones behind them. */
+    private static Decisions with(Decisions decisions, String code, List<Unit> read) {
+        Course course = decisions.course(code).orElseThrow();
+        List<Unit> units = course.units();
+        for (Unit unit : read) {
+            units = With.put(units, u -> u.id().equals(unit.id()), unit);
         }
-        units.stream().filter(u -> !ordered.contains(u)).forEach(ordered::add);
-        return ordered;
+        return decisions.withCourse(course.withUnits(units));
     }
 
     private static String none(Decisions decisions, String code) {

@@ -84,13 +84,13 @@ public final class CartridgeReader {
             throw new Unreadable("“" + file.name() + "” has no outline in its manifest.");
         }
         int items = units.stream().mapToInt(u -> u.items().size()).sum();
-        return new OutlineReader.Reading(reader.lines, List.of(), units, units.size(), 0, items, 0, List.of());
+        return new OutlineReader.Reading(reader.lines, List.of(), units, units.size(), 0, items, 0, List.of(), null);
     }
 
     private Unit unit(Element element, Course into, String name) {
         String title = title(element).isEmpty() ? "Unit " + (into.units().size() + 1) : title(element);
         Unit unit = OutlineReader.unitLine(title, into);
-        lines.add(new OutlineReader.Line(lines.size() + 1, title, "unit", "unit " + unit.code() + " " + title, ""));
+        lines.add(new OutlineReader.Line(lines.size() + 1, title, "unit", "unit " + unit.code() + " " + title, "", false));
         List<Item> found = new ArrayList<>();
         if (all(element, "item").isEmpty()
                 && !element.getAttribute("identifierref").isEmpty()) {
@@ -132,7 +132,7 @@ public final class CartridgeReader {
                 "work",
                 kind + ", no date yet"
                         + (links.isEmpty() ? "" : ", " + links.get(0).url()),
-                ""));
+                "", false));
         ItemDetails details = new ItemDetails(
                 within, "", "", "", links, List.of(), List.of(), ItemDetails.ALL, List.of(), false, false);
         return Item.of(id, null, kind, title, null).withDetails(details);

@@ -3,6 +3,7 @@ package app.matsuri.exchange.outline;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
@@ -18,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,7 +30,8 @@ import org.jspecify.annotations.Nullable;
  * @param course the course that gets it; null for none yet
  * @param section code of the section by whose classes dates are checked; null for the first
  * @param columns what a person said of columns, by index from 0
- * @param rows what a person said of rows, by number: "unit", "lesson", "work" or "nothing"
+ * @param rows what a person said of rows, by number: "unit", "lesson", "work" or "nothing", or that its lesson is on the
+ *     sheet's date: "sheet"
  */
 public record Into(
         DayWords days,
@@ -37,6 +40,9 @@ public record Into(
         @Nullable String section,
         Map<Integer, Meaning> columns,
         Map<Integer, String> rows) {
+
+    /** That the lesson of a row is on the sheet's date. */
+    public static final String ON_SHEETS_DATE = "sheet";
 
     /** For a course that stands alone, without a term. */
     public static Into words(DayWords days, @Nullable Course course) {
@@ -53,6 +59,18 @@ public record Into(
         return new Into(days, decisions, course, section, ofColumns, ofRows);
     }
 
+    /** What a person said that rows are. */
+    Map<Integer, String> rowsAs() {
+        return rows.entrySet().stream()
+                .filter(r -> !r.getValue().equals(ON_SHEETS_DATE))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    }
+
+    /** Whether the lesson of a row is to be on the date of the sheet, whatever stands before it. */
+    boolean onSheetsDate(int row) {
+        return ON_SHEETS_DATE.equals(rows.get(row));
+    }
+
     /** What follows for the section once the course is so; empty where there is no term or no section. */
     Optional<SectionSchedule> schedule(Course with) {
         if (decisions == null || course == null) {
@@ -65,6 +83,23 @@ public record Into(
         return code == null
                 ? Optional.empty()
                 : Schedule.of(decisions.withCourse(with)).section(with.code(), code);
+    }
+
+    /** The open classes behind the last that has a lesson; none where there is no term, or lessons go by minutes. */
+    List<Session> left() {
+        SectionSchedule schedule = course == null ? null : schedule(course).orElse(null);
+        if (schedule == null || schedule.section().pace() != Section.Pace.SESSIONS) {
+            return List.of();
+        }
+        int from = schedule.placements().stream()
+                .filter(Placement::placed)
+                .mapToInt(Placement::last)
+                .max()
+                .orElse(-1);
+        return schedule.sessions().all().stream()
+                .skip(from + 1L)
+                .filter(Session::open)
+                .toList();
     }
 
     /** The term as its sheet sees it. */

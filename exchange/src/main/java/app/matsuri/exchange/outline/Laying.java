@@ -28,6 +28,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -37,6 +38,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Lays what a sheet says into a course: lessons on their classes, dates as rules where a rule gives them, and what differs. */
@@ -57,6 +59,9 @@ final class Laying {
 
     private final Map<String, Map<Which, Tried>> tried = new HashMap<>();
     private final List<Entry> whole = new ArrayList<>();
+    /** Lessons that may be on the sheet's date instead of the plan's. */
+    private final Set<Entry> differing = Collections.newSetFromMap(new IdentityHashMap<>());
+
     private String unitTitle = "";
     private final Map<Entry, String> units = new IdentityHashMap<>();
 
@@ -89,6 +94,8 @@ final class Laying {
      *
      * @param units new ones, and those of the course that get something, whole
      * @param schedule of the section with them; null where there is no term
+     * @param differing lessons that may be on the sheet's date instead of the plan's
+     * @param labs those that are lessons of the half-groups' course; null for none
      */
     record Laid(
             List<OneUnit> units,
@@ -97,20 +104,23 @@ final class Laying {
             Map<Entry.Taught, String> lessons,
             Map<Entry.Given, String> items,
             Map<Entry, String> unitTitles,
-            @Nullable SectionSchedule schedule) {}
+            @Nullable SectionSchedule schedule,
+            HalfGroups.@Nullable Labs labs,
+            Set<Entry> differing) {}
 
     static Laid lay(Into into, Sheet.Reading sheet) {
         return new Laying(into, sheet).lay();
     }
 
     private Laid lay() {
+        HalfGroups.Labs labs = HalfGroups.of(into, sheet, said).orElse(null);
         for (Entry entry : sheet.entries()) {
             units.put(entry, unitTitle);
             if (entry instanceof Entry.UnitBegins unit) {
                 begin(unit);
             } else if (entry instanceof Entry.Taught lesson) {
                 lesson(lesson);
-            } else if (entry instanceof Entry.Given work) {
+            } else if (entry instanceof Entry.Given work && (labs == null || !labs.lessons().containsKey(work))) {
                 work(work);
             } else if (entry instanceof Entry.Nothing nothing) {
                 said.put(entry, nothing.why());
@@ -126,25 +136,12 @@ final class Laying {
         List<Entry> all = new ArrayList<>(whole);
         all.addAll(sheet.entries());
         return new Laid(
-                draft.units().stream().filter(OneUnit::gives).toList(), all, said, lessonIds, itemIds, units, dated);
+                draft.units().stream().filter(OneUnit::gives).toList(), all, said, lessonIds, itemIds, units, dated, labs, differing);
     }
 
     /** The course with what was read so far. */
     private Course with() {
-        List<Unit> all = new ArrayList<>(course.units());
-        for (OneUnit one : draft.units()) {
-            Unit unit = one.unit();
-            int at = -1;
-            for (int i = 0; i < all.size(); i++) {
-                at = all.get(i).id().equals(unit.id()) ? i : at;
-            }
-            if (at >= 0) {
-                all.set(at, unit);
-            } else {
-                all.add(unit);
-            }
-        }
-        return course.withUnits(all);
+        return draft.with(course);
     }
 
     private void begin(Entry.UnitBegins unit) {
@@ -177,43 +174,11 @@ final class Laying {
         Lesson now = Objects.requireNonNull(unit.at);
         if (!taught.objectives().isBlank() && now.details().objectives().isEmpty()) {
             LessonDetails was = now.details();
-            now = replaced(
-                    now,
-                    new LessonDetails(taught.objectives(), was.steps(), was.links(), was.files()),
-                    now.gapBefore());
+            draft.replace(now.withDetails(
+                    new LessonDetails(taught.objectives(), was.steps(), was.links(), was.files())));
         }
         lessonIds.put(taught, now.id());
         said.put(taught, before + added);
-    }
-
-    /** Puts a lesson with other details or another gap in the place of one. */
-    private Lesson replaced(Lesson was, LessonDetails details, int gap) {
-        Lesson now = new Lesson(
-                was.id(),
-                was.title(),
-                was.length(),
-                was.minLength(),
-                was.optional(),
-                was.joinable(),
-                was.reserve(),
-                was.pin(),
-                gap,
-                was.notes(),
-                details,
-                was.extra());
-        for (OneUnit unit : draft.units()) {
-            unit.lessons.replaceAll(l -> l.id().equals(was.id()) ? now : l);
-            unit.at = unit.at != null && unit.at.id().equals(was.id()) ? now : unit.at;
-        }
-        return now;
-    }
-
-    private Lesson lesson(String id) {
-        return draft.units().stream()
-                .flatMap(u -> u.lessons.stream())
-                .filter(l -> l.id().equals(id))
-                .findFirst()
-                .orElseThrow();
     }
 
     private void work(Entry.Given given) {
@@ -254,6 +219,10 @@ final class Laying {
         said.put(given, before);
     }
 
+    static List<Link> links(Work work) {
+        return work.links().stream().map(url -> new Link("", url)).toList();
+    }
+
     private static ItemDetails details(Work work) {
         BigDecimal percent = work.percent();
         ItemDetails none = ItemDetails.NONE;
@@ -263,7 +232,7 @@ final class Laying {
                 share,
                 none.handIn(),
                 none.handInPlace(),
-                work.links().stream().map(url -> new Link("", url)).toList(),
+                links(work),
                 none.files(),
                 none.only(),
                 none.audience(),
@@ -274,33 +243,26 @@ final class Laying {
 
     /** Leaves classes empty before lessons that the sheet has later than they would come. */
     private void gaps() {
-        SectionSchedule schedule = into.schedule(course).orElse(null);
-        if (schedule == null || schedule.section().pace() != Section.Pace.SESSIONS || sheet.old()) {
+        List<Session> open = into.left();
+        if (open.isEmpty() || sheet.old()) {
             return;
-        }
-        int from = schedule.placements().stream()
-                .filter(Placement::placed)
-                .mapToInt(Placement::last)
-                .max()
-                .orElse(-1);
-        List<Session> open = new ArrayList<>();
-        for (int i = from + 1; i < schedule.sessions().size(); i++) {
-            if (schedule.sessions().get(i).open()) {
-                open.add(schedule.sessions().get(i));
-            }
         }
         int at = 0;
         for (Entry entry : sheet.entries()) {
             if (!(entry instanceof Entry.Taught taught) || taught.same()) {
                 continue;
             }
-            Lesson lesson = lesson(Objects.requireNonNull(lessonIds.get(taught)));
+            Lesson lesson = draft.lesson(Objects.requireNonNull(lessonIds.get(taught)));
             if (course.lesson(lesson.id()).isPresent()) {
                 continue;
             }
             int wanted = wanted(taught, open, at);
-            if (wanted > at) {
-                replaced(lesson, lesson.details(), wanted - at);
+            LocalDate day = taught.day();
+            if (day != null && into.onSheetsDate(taught.row())) {
+                draft.replace(lesson.withPin(day));
+                at = wanted(taught, open, 0);
+            } else if (wanted > at) {
+                draft.replace(lesson.withGap(wanted - at));
                 at = wanted;
             }
             at += lesson.length();
@@ -384,7 +346,7 @@ final class Laying {
             return;
         }
         String id = given.lesson() == null ? null : lessonIds.get(given.lesson());
-        SheetDates.Wanted wanted = dates.wanted(when, which, id == null ? null : lesson(id), given.day(), given.week());
+        SheetDates.Wanted wanted = dates.wanted(when, which, id == null ? null : draft.lesson(id), given.day(), given.week());
         if (!wanted.doubt().isEmpty()) {
             given.doubts().add(wanted.doubt());
         }
@@ -466,11 +428,19 @@ final class Laying {
                 }
                 LocalDate day = taught.day();
                 if (!placed.placed() || placed.noSession()) {
-                    taught.doubts().add("The term has no class left for it.");
+                    taught.doubts()
+                            .add(
+                                    placed.why() == Placement.Lack.BEFORE_PIN
+                                            ? "No class is left for it before the next lesson with a date of its own."
+                                            : "The term has no class left for it.");
                 } else if (day != null && !sheet.old() && !taught.same()) {
                     LocalDate came = schedule.sessions().get(placed.first()).date();
                     if (!came.equals(day)) {
                         taught.doubts().add("Sheet: " + Say.day(day) + "; plan: " + Say.day(came) + ".");
+                        if (schedule.sessions().all().stream()
+                                .anyMatch(s -> s.open() && s.date().equals(day))) {
+                            differing.add(taught);
+                        }
                     }
                 } else if (taught.opensWeek() && taught.week() > 0 && day == null && !sheet.old()) {
                     LocalDate came = schedule.sessions().get(placed.first()).date();
@@ -517,7 +487,9 @@ final class Laying {
         }
         if (schedule != null) {
             int missing =
-                    schedule.placements().stream().mapToInt(Placement::missing).sum();
+                    schedule.placements().stream()
+                    .filter(p -> p.why() == Placement.Lack.TERM_ENDS)
+                    .mapToInt(Placement::missing).sum();
             if (missing > 0) {
                 whole.add(asked("The lessons need " + (missing == 1 ? "one class" : missing + " classes")
                         + " more than the term has: drop or join some."));

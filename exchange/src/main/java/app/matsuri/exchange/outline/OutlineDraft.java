@@ -8,6 +8,7 @@ import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
+import app.matsuri.core.plan.With;
 import app.matsuri.exchange.words.DayWords;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -61,6 +62,33 @@ final class OutlineDraft {
 
     List<OneUnit> units() {
         return units;
+    }
+
+    /** The course with what was read so far. */
+    Course with(Course course) {
+        List<Unit> all = course.units();
+        for (OneUnit one : units) {
+            Unit unit = one.unit();
+            all = With.put(all, u -> u.id().equals(unit.id()), unit);
+        }
+        return course.withUnits(all);
+    }
+
+    /** One of the lessons read, or of the course's units that get something. */
+    Lesson lesson(String id) {
+        return units.stream()
+                .flatMap(u -> u.lessons.stream())
+                .filter(l -> l.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Puts a lesson in the place of the one with its id. */
+    void replace(Lesson now) {
+        for (OneUnit unit : units) {
+            unit.lessons.replaceAll(l -> l.id().equals(now.id()) ? now : l);
+            unit.at = unit.at != null && unit.at.id().equals(now.id()) ? now : unit.at;
+        }
     }
 
     boolean empty() {

@@ -34,8 +34,9 @@ public final class OutlineReader {
      * @param number from 1; 0 for what concerns the whole
      * @param state "unit", "lesson", "work", "heading", "doubtful" or "not-understood"
      * @param doubt what is unclear about it, a sentence; empty for nothing
+     * @param differs whether its lesson may be on another date than the plan's: the sheet's
      */
-    public record Line(int number, String text, String state, String said, String doubt) {}
+    public record Line(int number, String text, String state, String said, String doubt, boolean differs) {}
 
     /**
      * A column as it was taken.
@@ -54,6 +55,7 @@ public final class OutlineReader {
      * @param newUnits how many of them are new; likewise lessons and items
      * @param redated how many items that are there get another date
      * @param rows each part of it with what it comes to in the section
+     * @param labs what goes to the half-groups' own course; null for nothing
      */
     public record Reading(
             List<Line> lines,
@@ -63,11 +65,29 @@ public final class OutlineReader {
             int newLessons,
             int newItems,
             int redated,
-            List<OutlineRow> rows) {
+            List<OutlineRow> rows,
+            @Nullable OfHalfGroups labs) {
 
         /** Whether something of it is to be asked about. */
         public boolean doubtful() {
             return rows.stream().anyMatch(r -> !r.doubt().isEmpty());
+        }
+    }
+
+    /**
+     * Labs as lessons of the half-groups' own course.
+     *
+     * @param course its code
+     * @param units of it, whole, with the labs
+     * @param newLessons how many of them are new
+     */
+    public record OfHalfGroups(String course, List<Unit> units, int newLessons) {
+
+        private static OfHalfGroups of(HalfGroups.Labs labs) {
+            return new OfHalfGroups(
+                    labs.course().code(),
+                    labs.units().stream().map(OneUnit::unit).toList(),
+                    labs.units().stream().mapToInt(OneUnit::newLessons).sum());
         }
     }
 
@@ -86,7 +106,7 @@ public final class OutlineReader {
      * below it; new ones get codes and ids that the course has not used. Work that its lesson has already is left out.
      */
     public static Reading read(Sheet sheet, Into into) {
-        Sheet.Reading reading = sheet.read(into.term(), into.columns(), into.rows());
+        Sheet.Reading reading = sheet.read(into.term(), into.columns(), into.rowsAs());
         Laying.Laid laid = Laying.lay(into, reading);
         List<OutlineRow> rows = OutlineRow.of(laid);
         return new Reading(
@@ -99,7 +119,8 @@ public final class OutlineReader {
                 laid.units().stream().mapToInt(OneUnit::newLessons).sum(),
                 laid.units().stream().mapToInt(OneUnit::newItems).sum(),
                 laid.units().stream().mapToInt(u -> u.redated).sum(),
-                rows);
+                rows,
+                laid.labs() == null ? null : OfHalfGroups.of(laid.labs()));
     }
 
     /** A line for each row, with all that its parts came to. */
@@ -115,7 +136,7 @@ public final class OutlineReader {
         Objects.requireNonNullElse(byRow.remove(0), List.<Entry>of()).stream()
                 .flatMap(e -> e.doubts().stream())
                 .distinct()
-                .forEach(doubt -> lines.add(new Line(0, "", "doubtful", "", doubt)));
+                .forEach(doubt -> lines.add(new Line(0, "", "doubtful", "", doubt, false)));
         byRow.forEach((row, parts) -> {
             String said = parts.stream()
                     .map(e -> laid.said().getOrDefault(e, ""))
@@ -128,7 +149,8 @@ public final class OutlineReader {
                     texts.getOrDefault(row, ""),
                     doubt.isEmpty() ? state(parts) : state(parts).equals("heading") ? "not-understood" : "doubtful",
                     said,
-                    doubt));
+                    doubt,
+                    parts.stream().anyMatch(laid.differing()::contains)));
         });
         return lines;
     }

@@ -45,28 +45,23 @@ public record OutlineRow(
 
     static List<OutlineRow> of(Laying.Laid laid) {
         List<OutlineRow> rows = new ArrayList<>();
+        HalfGroups.Labs labs = laid.labs();
         for (Entry entry : laid.entries()) {
             String unit = laid.unitTitles().getOrDefault(entry, "");
             String doubt = String.join(" ", entry.doubts());
             if (entry instanceof Entry.UnitBegins begins) {
                 rows.add(bare(entry.row(), "unit", begins.title(), begins.title(), doubt));
             } else if (entry instanceof Entry.Taught lesson) {
-                rows.add(new OutlineRow(
+                rows.add(lesson(
                         entry.row(),
-                        "lesson",
                         unit,
                         lesson.title(),
-                        "",
                         lesson.sessions(),
-                        day(laid, lesson),
-                        "",
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
+                        day(laid.schedule(), laid.lessons().get(lesson)),
                         doubt));
+            } else if (entry instanceof Entry.Given lab && labs != null && labs.lessons().containsKey(lab)) {
+                String id = labs.lessons().get(lab);
+                rows.add(lesson(entry.row(), unit, lab.work().title(), 1, day(labs.schedule(), id), doubt));
             } else if (entry instanceof Entry.Given given) {
                 rows.add(work(laid, given, unit, doubt));
             } else {
@@ -81,10 +76,14 @@ public record OutlineRow(
         return new OutlineRow(row, what, unit, title, "", null, null, "", null, null, null, null, null, null, doubt);
     }
 
-    private static @Nullable LocalDate day(Laying.Laid laid, Entry.Taught lesson) {
-        SectionSchedule schedule = laid.schedule();
-        Placement placed =
-                schedule == null ? null : schedule.byLesson().get(laid.lessons().get(lesson));
+    private static OutlineRow lesson(
+            int row, String unit, String title, int sessions, @Nullable LocalDate date, String doubt) {
+        return new OutlineRow(
+                row, "lesson", unit, title, "", sessions, date, "", null, null, null, null, null, null, doubt);
+    }
+
+    private static @Nullable LocalDate day(@Nullable SectionSchedule schedule, @Nullable String lesson) {
+        Placement placed = schedule == null ? null : schedule.byLesson().get(lesson);
         return schedule == null || placed == null || !placed.placed()
                 ? null
                 : schedule.sessions().get(placed.first()).date();

@@ -15,6 +15,8 @@ import app.matsuri.exchange.sheet.Sheet;
 import app.matsuri.exchange.words.DayWords;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
+import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 
 /** A sheet laid on the classes of a section: empty classes, rules for dates, and what differs. */
@@ -218,5 +220,107 @@ class LayingTest {
         OutlineReader.Reading reading = read("Week\tTopic\n1\tFirn; Depth\n3\tCreep\n", null);
         assertThat(date(reading, "Depth")).isEqualTo("2026-09-02");
         assertThat(date(reading, "Creep")).isEqualTo("2026-09-14");
+    }
+
+    /** Heads and dates in four languages mixed mean what they mean in one. */
+    @Test
+    void languagesMixedMeanTheSame() {
+        List<List<String>> heads = List.of(
+                List.of("Date", "Datum", "Date", "Fecha"),
+                List.of("Topic", "Thema", "Sujet", "Tema"),
+                List.of("Homework", "Hausaufgabe", "Devoir", "Tarea"),
+                List.of("Due", "Abgabe", "À rendre", "Entrega"));
+        List<List<String>> rows = List.of(
+                List.of("Mon 8/31", "Mo 31.8.", "lundi 31 août", "lunes 31 de agosto"),
+                List.of("Wed 9/2", "Mi 2.9.", "mercredi 2 septembre", "miércoles 2 de septiembre"),
+                List.of("Fri 9/4", "Fr 4.9.", "vendredi 4 septembre", "viernes 4 de septiembre"));
+        List<List<String>> dues = List.of(
+                List.of("Friday", "Freitag", "vendredi", "viernes"),
+                List.of("next class", "nächste Stunde", "prochain cours", "próxima clase"),
+                List.of("Sep 16", "16. September", "16 septembre", "16 de septiembre"));
+        Random random = new Random(1812);
+        for (int round = 0; round < 60; round++) {
+            int all = round;
+            Function<List<String>, String> pick = words -> words.get(all < 4 ? all : random.nextInt(4));
+            StringBuilder text = new StringBuilder();
+            heads.forEach(h ->
+                    text.append(text.isEmpty() ? "" : "\t").append(pick.apply(h)));
+            for (int i = 0; i < rows.size(); i++) {
+                text.append('\n')
+                        .append(pick.apply(rows.get(i)))
+                        .append("\tTitle ")
+                        .append(i)
+                        .append("\tSheet ")
+                        .append(i)
+                        .append('\t')
+                        .append(pick.apply(dues.get(i)));
+            }
+            OutlineReader.Reading reading = read(text.toString(), null);
+            assertThat(List.of(
+                            date(reading, "Title 0"),
+                            date(reading, "Title 1"),
+                            date(reading, "Title 2"),
+                            date(reading, "Sheet 0").substring(0, 10),
+                            rule(reading, "Sheet 1"),
+                            date(reading, "Sheet 2").substring(0, 10)))
+                    .as(text.toString())
+                    .containsExactly(
+                            "2026-08-31", "2026-09-02", "2026-09-04", "2026-09-04", "next class", "2026-09-16");
+        }
+    }
+
+    @Test
+    void theSheetsDateIsTakenByOnePress() {
+        String text = "Date\tTopic\tSessions\n8/31\tFirn\t3\n9/2\tDepth\t1\n9/9\tCreep\t1\n";
+        assertThat(read(text, null).lines().get(2).differs()).isTrue();
+        Into into = Into.plan(DAYS, PLAN, COURSE, null).said(Map.of(), Map.of(3, "sheet"));
+        OutlineReader.Reading reading = OutlineReader.read(Sheet.of(text), into);
+        assertThat(date(reading, "Depth")).isEqualTo("2026-09-02");
+        assertThat(reading.lines().get(2).doubt()).isEmpty();
+        assertThat(date(reading, "Creep")).isEqualTo("2026-09-09");
+        assertThat(reading.lines().get(1).doubt())
+                .isEqualTo("No class is left for it before the next lesson with a date of its own.");
+    }
+
+    private static final String LABS = "Week\tTopic\tLab\n1\tFirn\tMelting cores\n2\tDepth\t\n3\tCreep\tSieves\n"
+            + "4\tWells\t\n7\tKames\tWeir\n";
+
+    /** Labs of every second week belong to the half-groups, where those have a course. */
+    @Test
+    void labsBecomeLessonsOfTheHalfGroupsCourse() {
+        Decisions with = PlanFile.read(PlanFile.write(PLAN)
+                        .replace(
+                                "\"courses\" : [ ",
+                                "\"courses\" : [ {\"code\":\"C 1L\",\"title\":\"Ice lab\",\"sections\":[{\"code\":\"L1\",\"partOf\":\"C 1/A\","
+                                        + "\"meets\":[{\"rule\":\"FREQ=WEEKLY;INTERVAL=2;BYDAY=TH\",\"start\":\"15:00\",\"minutes\":110,\"from\":\"2026-09-03\"}]}],\"units\":[]},"))
+                .decisions();
+        Course course = with.course("C 1").orElseThrow();
+        OutlineReader.Reading reading = OutlineReader.read(Sheet.of(LABS), Into.plan(DAYS, with, course, "A"));
+        assertThat(reading.labs()).isNotNull().satisfies(labs -> {
+            assertThat(labs.course()).isEqualTo("C 1L");
+            assertThat(labs.units()).extracting(Unit::title).containsExactly("Ice lab");
+            assertThat(labs.units().get(0).lessons())
+                    .extracting(l -> l.gapBefore() + " " + l.title())
+                    .containsExactly("0 Melting cores", "0 Sieves", "1 Weir");
+        });
+        assertThat(reading.newItems()).as("no work of their lessons").isZero();
+        assertThat(List.of(date(reading, "Melting cores"), date(reading, "Sieves"), date(reading, "Weir")))
+                .containsExactly("2026-09-03", "2026-09-17", "2026-10-15");
+        assertThat(reading.doubtful()).isFalse();
+        Decisions once = with.withCourse(course.withUnits(reading.units()))
+                .withCourse(
+                        with.course("C 1L").orElseThrow().withUnits(reading.labs().units()));
+        OutlineReader.Reading again = OutlineReader.read(
+                Sheet.of(LABS),
+                Into.plan(DAYS, once, once.course("C 1").orElseThrow(), "A"));
+        assertThat(again.units()).isEmpty();
+        assertThat(again.labs().units()).isEmpty();
+    }
+
+    @Test
+    void withoutHalfGroupsLabsAreAskedAbout() {
+        OutlineReader.Reading reading = read(LABS, null);
+        assertThat(reading.labs()).isNull();
+        assertThat(reading.lines().get(0).doubt()).startsWith("3 labs without a date of their own");
     }
 }

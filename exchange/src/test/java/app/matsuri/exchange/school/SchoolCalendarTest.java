@@ -258,6 +258,56 @@ class SchoolCalendarTest {
         }
     }
 
+    /** The same said in English, German, French and Spanish. */
+    private static final List<List<String>> IN_FOUR = List.of(
+            List.of(
+                    "Oct 5-7: Fall break, no classes",
+                    "5.10. – 7.10. Herbstferien",
+                    "5 au 7 octobre : vacances d'automne",
+                    "5 al 7 de octubre: vacaciones de otoño"),
+            List.of(
+                    "Mon Oct 12 Holiday, no classes",
+                    "Mo 12.10. Feiertag, vorlesungsfrei",
+                    "lundi 12 octobre : férié, pas de cours",
+                    "lunes 12 de octubre: festivo, no hay clases"),
+            List.of(
+                    "Wed Oct 14: classes follow a Monday schedule",
+                    "Mi 14.10. nach Montagsplan",
+                    "mercredi 14 octobre : horaire du lundi",
+                    "miércoles 14 de octubre: horario de lunes"),
+            List.of(
+                    "Fri Oct 23: no classes after 12:00",
+                    "Fr 23.10. ab 12 Uhr unterrichtsfrei",
+                    "vendredi 23 octobre : pas de cours à partir de 12h",
+                    "viernes 23 de octubre: sin clases a partir de las 12:00"),
+            List.of(
+                    "Sep 15 Tuition due",
+                    "15.9. Rückmeldung, Gebühren fällig",
+                    "15 septembre : date limite d'inscription",
+                    "15 de septiembre: límite de inscripción"));
+
+    /** Lines in four languages mixed, in any order, mean what they mean in one. */
+    @Test
+    void languagesMixedMeanTheSame() {
+        Random random = new Random(1811);
+        Set<String> as = Set.of(
+                "OFF 2026-10-05 to 2026-10-07",
+                "OFF 2026-10-12",
+                "RUNS_AS 2026-10-14 MONDAY",
+                "PART 2026-10-23 12:00 24:00");
+        for (int round = 0; round < 60; round++) {
+            List<String> lines = new ArrayList<>();
+            for (List<String> fact : IN_FOUR) {
+                int language = round < 4 ? round : random.nextInt(4);
+                lines.add((random.nextInt(3) == 0 ? "• " : "") + fact.get(language));
+            }
+            Collections.shuffle(lines, random);
+            assertThat(taken(one(String.join("\n", lines))))
+                    .as(String.join("\n", lines))
+                    .isEqualTo(as);
+        }
+    }
+
     /** Broken anywhere, a file is read or refused in words, and soon. */
     @Test
     void mutatedFilesEndInAClearAnswer() throws IOException {

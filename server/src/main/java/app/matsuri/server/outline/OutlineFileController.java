@@ -161,11 +161,12 @@ class OutlineFileController {
                         unit.title(),
                         "unit",
                         "unit " + copy.unit().code(),
-                        ""));
+                        "",
+                        false));
                 copy.unit()
                         .lessons()
                         .forEach(l -> lines.add(new OutlineLine(
-                                lines.size() + 1, "  " + l.title(), "lesson", l.id() + ", " + l.length(), "")));
+                                lines.size() + 1, "  " + l.title(), "lesson", l.id() + ", " + l.length(), "", false)));
                 copy.unit()
                         .items()
                         .forEach(i -> lines.add(new OutlineLine(
@@ -173,7 +174,8 @@ class OutlineFileController {
                                 "    " + i.title(),
                                 "work",
                                 copy.undated().contains(i.title()) ? "its date of that time stays behind" : i.kind(),
-                                "")));
+                                "",
+                                false)));
             }
         }
         return new OutlineRead(
@@ -223,15 +225,18 @@ class OutlineFileController {
             @Min(1) int number,
 
             @NotNull
-            @Pattern(regexp = "unit|lesson|work|nothing", message = "A row is a unit, lesson, work or nothing.")
+            @Pattern(
+                    regexp = "unit|lesson|work|nothing|" + Into.ON_SHEETS_DATE,
+                    message = "A row is a unit, lesson, work or nothing, or on the sheet's date (sheet).")
             String as) {}
 
     /**
      * One row and what was understood of it.
      *
      * @param doubt what is to be asked about it, empty for nothing
+     * @param differs whether its lesson may be on the sheet's date instead of the plan's
      */
-    record OutlineLine(int number, String text, String state, String said, String doubt) {}
+    record OutlineLine(int number, String text, String state, String said, String doubt, boolean differs) {}
 
     /** A column as it was taken, with what stands in its first cells. */
     record OutlineColumn(int number, String head, String meaning, List<String> samples) {}
@@ -272,16 +277,20 @@ class OutlineFileController {
                 Into.plan(words.days(stored, locale), stored.decisions(), course, section(stored.decisions(), given)));
         List<Change> changes = new ArrayList<>();
         reading.units().forEach(u -> changes.add(new PutUnit(course.code(), u, null)));
+        OutlineReader.OfHalfGroups labs = reading.labs();
+        if (labs != null) {
+            labs.units().forEach(u -> changes.add(new PutUnit(labs.course(), u, null)));
+        }
         return new OutlineRead(
                 reading.lines().stream()
-                        .map(l -> new OutlineLine(l.number(), l.text(), l.state(), l.said(), l.doubt()))
+                        .map(l -> new OutlineLine(l.number(), l.text(), l.state(), l.said(), l.doubt(), l.differs()))
                         .toList(),
                 reading.columns().stream()
                         .map(c -> new OutlineColumn(c.number(), c.head(), c.meaning(), c.samples()))
                         .toList(),
                 MEANINGS,
                 reading.newUnits(),
-                reading.newLessons(),
+                reading.newLessons() + (labs == null ? 0 : labs.newLessons()),
                 reading.newItems(),
                 reading.redated(),
                 changes.isEmpty() ? null : ChangeJson.write(new Together(adds(reading) + course.code(), changes)));

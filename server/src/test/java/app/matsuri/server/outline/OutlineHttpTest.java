@@ -273,6 +273,19 @@ class OutlineHttpTest extends DemoTest {
         assertThat(said.path("lines").toString()).contains("left out");
     }
 
+    /** A lab column goes to the course of the half-groups, in the same step. */
+    @Test
+    void labsGoToTheHalfGroupsOwnCourse() throws Exception {
+        JsonNode read = reading(Map.of(
+                "course", "HYD 210", "text", "Topic\tLab\nFirn\tMelting cores\nDepth\t\nCreep\tSieves and sand\n"));
+        assertThat(read.path("lessons").intValue()).isEqualTo(5);
+        JsonNode changes = read.path("change").path("changes");
+        assertThat(changes.size()).isEqualTo(2);
+        assertThat(changes.get(1).path("course").stringValue()).isEqualTo("HYD 210L");
+        assertThat(changes.get(1).toString()).contains("Melting cores", "Sieves and sand");
+        assertThat(changes.get(0).toString()).doesNotContain("Melting cores");
+    }
+
     @Test
     void whatIsSaidWronglyIsRefusedWithWhat() throws Exception {
         JsonNode meaning =
