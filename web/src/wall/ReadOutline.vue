@@ -235,7 +235,7 @@ const added = (found: Schemas["OutlineRead"]) =>
       }}</span>
     </div>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
-    <div class="wide actions">
+    <div class="whole">
       <button type="button" class="btn" @click="chooser?.click()">Read a file</button>
       <span class="soft"
         >.csv, .xlsx, .ods, .docx, .html, .pdf, .txt, Common Cartridge (.imscc), plan file{{
@@ -251,7 +251,8 @@ const added = (found: Schemas["OutlineRead"]) =>
         aria-label="Outline as a file"
         @change="choose"
       />
-      <span style="flex: 1"></span>
+    </div>
+    <div class="wide actions">
       <button type="button" class="btn quiet" @click="emit('done')">Close</button>
       <button v-if="taken" type="button" class="btn go" :disabled="state.busy.value" @click="propose">
         Add {{ unit?.title }}
@@ -314,6 +315,7 @@ const added = (found: Schemas["OutlineRead"]) =>
   display: flex;
   gap: 10px;
   align-items: center;
+  justify-content: flex-end;
   flex-wrap: wrap;
 }
 </style>

@@ -90,12 +90,16 @@ final class RowWorks {
                 .toList();
     }
 
-    private void dates(List<Work> works, Meaning meaning, @Nullable LocalDate day, BiConsumer<Work, When> set) {
-        String cell = columns.cell(row, meaning);
-        if (cell.isBlank() || WhenWords.nothing(cell) || works.isEmpty()) {
+    private void dates(List<Work> row, Meaning meaning, @Nullable LocalDate day, BiConsumer<Work, When> set) {
+        String cell = columns.cell(this.row, meaning);
+        if (cell.isBlank() || WhenWords.nothing(cell) || row.isEmpty()) {
             return;
         }
         List<String> parts = parts(cell);
+        // one date beside a lab and other work is the other work's
+        List<Work> others =
+                row.stream().filter(w -> !w.kind.equals("lab")).toList();
+        List<Work> works = parts.size() == row.size() || others.isEmpty() ? row : others;
         if (parts.size() > 1 && parts.size() != works.size()) {
             works.get(0)
                     .doubts

@@ -317,6 +317,16 @@ class LayingTest {
         assertThat(again.labs().units()).isEmpty();
     }
 
+    /** A row's date is that of its homework, not of the lab beside it. */
+    @Test
+    void theDateOfARowIsNotTheLabs() {
+        OutlineReader.Reading reading =
+                read("Date\tTopic\tLab\tHomework\tDue\n8/31\tFirn\tCores\tOne\t9/4 5pm\n9/2\tDepth\tSieves\t\t9/9\n", null);
+        assertThat(date(reading, "One")).isEqualTo("2026-09-04T17:00");
+        assertThat(date(reading, "Cores")).isEqualTo("null");
+        assertThat(date(reading, "Sieves")).startsWith("2026-09-09");
+    }
+
     @Test
     void withoutHalfGroupsLabsAreAskedAbout() {
         OutlineReader.Reading reading = read(LABS, null);
