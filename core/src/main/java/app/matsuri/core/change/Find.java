@@ -6,6 +6,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
+import app.matsuri.core.plan.OfficeHours;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
@@ -58,6 +59,10 @@ public final class Find {
 
     public static Rhythm rhythm(Decisions in, String course, String id) {
         return course(in, course).rhythm(id).orElseThrow(() -> NoSuch.in(course, "rhythm", id));
+    }
+
+    public static OfficeHours officeHours(Decisions in, String id) {
+        return in.officeHours(id).orElseThrow(() -> NoSuch.in("this term", "office hours", id));
     }
 
     /** A notice as what a hand moves: notices and work may have the same id. */

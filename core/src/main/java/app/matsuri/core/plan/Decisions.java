@@ -6,27 +6,36 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
-/** Everything decided about one term: the calendar, the courses, their sections and plans, and what was taught. */
-public record Decisions(Term term, List<Course> courses, Extra extra) {
+/** Everything decided about one term: the calendar, the courses, their sections and plans, what was taught, and office hours. */
+public record Decisions(Term term, List<Course> courses, List<OfficeHours> officeHours, Extra extra) {
 
     public Decisions {
         courses = List.copyOf(courses);
+        officeHours = List.copyOf(officeHours);
     }
 
     public static Decisions of(Term term, List<Course> courses) {
-        return new Decisions(term, courses, Extra.NONE);
+        return new Decisions(term, courses, List.of(), Extra.NONE);
     }
 
     public Optional<Course> course(String code) {
         return courses.stream().filter(c -> c.code().equals(code)).findFirst();
     }
 
+    public Optional<OfficeHours> officeHours(String id) {
+        return officeHours.stream().filter(h -> h.id().equals(id)).findFirst();
+    }
+
+    public Decisions withOfficeHours(List<OfficeHours> others) {
+        return new Decisions(term, courses, others, extra);
+    }
+
     public Decisions withTerm(Term other) {
-        return new Decisions(other, courses, extra);
+        return new Decisions(other, courses, officeHours, extra);
     }
 
     public Decisions withCourses(List<Course> others) {
-        return new Decisions(term, others, extra);
+        return new Decisions(term, others, officeHours, extra);
     }
 
     public Decisions withCourse(Course course) {

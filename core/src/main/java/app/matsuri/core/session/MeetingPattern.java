@@ -53,6 +53,15 @@ public record MeetingPattern(
         return new MeetingPattern(rule, letters, start, minutes, place, link, first, last, extra);
     }
 
+    /**
+     * A part of each: another start on the same day, and another length.
+     *
+     * @param after minutes after this one's start, within the day
+     */
+    public MeetingPattern part(int after, int length) {
+        return new MeetingPattern(rule, letters, start.plusMinutes(after), length, place, link, from, until, extra);
+    }
+
     /** A pattern for the whole term. */
     public static MeetingPattern of(String rule, LocalTime start, int minutes) {
         return new MeetingPattern(rule, List.of(), start, minutes, "", "", null, null, Extra.NONE);

@@ -17,6 +17,9 @@ import app.matsuri.core.change.dates.PutAdjustment;
 import app.matsuri.core.change.dates.PutDates;
 import app.matsuri.core.change.dates.Redate;
 import app.matsuri.core.change.dates.Shift;
+import app.matsuri.core.change.hours.ChangeSlots;
+import app.matsuri.core.change.hours.PutOfficeHours;
+import app.matsuri.core.change.hours.RemoveOfficeHours;
 import app.matsuri.core.change.notice.ArrangeNotice;
 import app.matsuri.core.change.notice.ChangeNoticeSeries;
 import app.matsuri.core.change.notice.MoveNotice;
@@ -126,6 +129,11 @@ final class ChangeKinds {
                         ChangeKind.of("set-weights", SetWeights.class),
                         ChangeKind.of("set-publishing", SetPublishing.class),
                         ChangeKind.of("put-reminders", PutReminders.class),
+                        ChangeKind.of("put-office-hours", PutOfficeHours.class),
+                        ChangeKind.of("remove-office-hours", RemoveOfficeHours.class),
+                        ChangeKind.of("change-slots", ChangeSlots.class)
+                                .least("minutes", 5)
+                                .otherwise("reach", ChangeSlots.Reach.SLOT),
                         ChangeKind.of("shift", Shift.class)
                                 .least("week", 1)
                                 .least("by", -1000)

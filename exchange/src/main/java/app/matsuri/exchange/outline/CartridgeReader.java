@@ -90,7 +90,8 @@ public final class CartridgeReader {
     private Unit unit(Element element, Course into, String name) {
         String title = title(element).isEmpty() ? "Unit " + (into.units().size() + 1) : title(element);
         Unit unit = OutlineReader.unitLine(title, into);
-        lines.add(new OutlineReader.Line(lines.size() + 1, title, "unit", "unit " + unit.code() + " " + title, "", false));
+        lines.add(new OutlineReader.Line(
+                lines.size() + 1, title, "unit", "unit " + unit.code() + " " + title, "", false));
         List<Item> found = new ArrayList<>();
         if (all(element, "item").isEmpty()
                 && !element.getAttribute("identifierref").isEmpty()) {
@@ -132,7 +133,8 @@ public final class CartridgeReader {
                 "work",
                 kind + ", no date yet"
                         + (links.isEmpty() ? "" : ", " + links.get(0).url()),
-                "", false));
+                "",
+                false));
         ItemDetails details = new ItemDetails(
                 within, "", "", "", links, List.of(), List.of(), ItemDetails.ALL, List.of(), false, false);
         return Item.of(id, null, kind, title, null).withDetails(details);

@@ -14,7 +14,6 @@ import app.matsuri.exchange.sheet.Meaning;
 import app.matsuri.exchange.sheet.Sheet;
 import app.matsuri.exchange.sheet.SheetTerm;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -58,7 +57,9 @@ final class HalfGroups {
                 .filter(e -> e instanceof Entry.Given)
                 .map(e -> (Entry.Given) e)
                 .filter(g -> g.work().kind().equals("lab"))
-                .filter(g -> g.work().opens() == null && g.work().due() == null && g.work().closes() == null)
+                .filter(g -> g.work().opens() == null
+                        && g.work().due() == null
+                        && g.work().closes() == null)
                 .toList();
         boolean column = sheet.columns().stream().anyMatch(c -> c.meaning() == Meaning.LAB);
         return labs.size() < 2 || !column
@@ -126,7 +127,10 @@ final class HalfGroups {
     private @Nullable LocalDate week(Entry.Given lab) {
         Entry.Taught row = lab.lesson();
         LocalDate day = row != null && row.day() != null ? row.day() : lab.day() != null ? lab.day() : lab.week();
-        if (day == null && row != null && row.week() > 0 && row.week() <= term.weeks().size()) {
+        if (day == null
+                && row != null
+                && row.week() > 0
+                && row.week() <= term.weeks().size()) {
             day = term.weeks().get(row.week() - 1);
         }
         return day == null ? null : day.minusDays(day.getDayOfWeek().getValue() - 1L);

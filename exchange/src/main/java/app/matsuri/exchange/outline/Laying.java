@@ -11,8 +11,6 @@ import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
 import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.RuleSaid;
-import app.matsuri.core.plan.Section;
-import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Resolved;
@@ -120,7 +118,8 @@ final class Laying {
                 begin(unit);
             } else if (entry instanceof Entry.Taught lesson) {
                 lesson(lesson);
-            } else if (entry instanceof Entry.Given work && (labs == null || !labs.lessons().containsKey(work))) {
+            } else if (entry instanceof Entry.Given work
+                    && (labs == null || !labs.lessons().containsKey(work))) {
                 work(work);
             } else if (entry instanceof Entry.Nothing nothing) {
                 said.put(entry, nothing.why());
@@ -136,7 +135,15 @@ final class Laying {
         List<Entry> all = new ArrayList<>(whole);
         all.addAll(sheet.entries());
         return new Laid(
-                draft.units().stream().filter(OneUnit::gives).toList(), all, said, lessonIds, itemIds, units, dated, labs, differing);
+                draft.units().stream().filter(OneUnit::gives).toList(),
+                all,
+                said,
+                lessonIds,
+                itemIds,
+                units,
+                dated,
+                labs,
+                differing);
     }
 
     /** The course with what was read so far. */
@@ -174,8 +181,8 @@ final class Laying {
         Lesson now = Objects.requireNonNull(unit.at);
         if (!taught.objectives().isBlank() && now.details().objectives().isEmpty()) {
             LessonDetails was = now.details();
-            draft.replace(now.withDetails(
-                    new LessonDetails(taught.objectives(), was.steps(), was.links(), was.files())));
+            draft.replace(
+                    now.withDetails(new LessonDetails(taught.objectives(), was.steps(), was.links(), was.files())));
         }
         lessonIds.put(taught, now.id());
         said.put(taught, before + added);
@@ -346,7 +353,8 @@ final class Laying {
             return;
         }
         String id = given.lesson() == null ? null : lessonIds.get(given.lesson());
-        SheetDates.Wanted wanted = dates.wanted(when, which, id == null ? null : draft.lesson(id), given.day(), given.week());
+        SheetDates.Wanted wanted =
+                dates.wanted(when, which, id == null ? null : draft.lesson(id), given.day(), given.week());
         if (!wanted.doubt().isEmpty()) {
             given.doubts().add(wanted.doubt());
         }
@@ -486,10 +494,10 @@ final class Laying {
                                     + " labs without a date of their own: do they meet outside these classes? They stand as work of their lessons."));
         }
         if (schedule != null) {
-            int missing =
-                    schedule.placements().stream()
+            int missing = schedule.placements().stream()
                     .filter(p -> p.why() == Placement.Lack.TERM_ENDS)
-                    .mapToInt(Placement::missing).sum();
+                    .mapToInt(Placement::missing)
+                    .sum();
             if (missing > 0) {
                 whole.add(asked("The lessons need " + (missing == 1 ? "one class" : missing + " classes")
                         + " more than the term has: drop or join some."));

@@ -59,7 +59,9 @@ public record OutlineRow(
                         lesson.sessions(),
                         day(laid.schedule(), laid.lessons().get(lesson)),
                         doubt));
-            } else if (entry instanceof Entry.Given lab && labs != null && labs.lessons().containsKey(lab)) {
+            } else if (entry instanceof Entry.Given lab
+                    && labs != null
+                    && labs.lessons().containsKey(lab)) {
                 String id = labs.lessons().get(lab);
                 rows.add(lesson(entry.row(), unit, lab.work().title(), 1, day(labs.schedule(), id), doubt));
             } else if (entry instanceof Entry.Given given) {

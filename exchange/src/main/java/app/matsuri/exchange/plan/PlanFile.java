@@ -4,6 +4,7 @@ import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.OfficeHours;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -117,11 +118,12 @@ public final class PlanFile {
         }
         Term term = in.object("term", TermReader::term);
         List<Course> courses = in.objects("courses", CourseReader::course);
+        List<OfficeHours> hours = in.objects("officeHours", HoursReader::hours);
         Extra extra = in.extra();
         if (term == null || faults.fatal()) {
             return null;
         }
-        Decisions decisions = new Decisions(term, courses, extra);
+        Decisions decisions = new Decisions(term, courses, hours, extra);
         References.check(decisions, faults);
         return faults.fatal() ? null : decisions;
     }

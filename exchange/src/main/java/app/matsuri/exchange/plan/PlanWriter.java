@@ -38,6 +38,9 @@ public final class PlanWriter {
                 .put(
                         "courses",
                         decisions.courses().stream().map(PlanWriter::course).toList())
+                .some(
+                        "officeHours",
+                        decisions.officeHours().stream().map(HoursWriter::hours).toList())
                 .with(decisions.extra());
     }
 

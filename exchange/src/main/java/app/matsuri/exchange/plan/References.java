@@ -11,6 +11,7 @@ import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.NoticeTime;
+import app.matsuri.core.plan.OfficeHours;
 import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Rhythm;
 import app.matsuri.core.plan.Section;
@@ -51,6 +52,18 @@ final class References {
             scopes.add(course.code());
             course.sections().forEach(s -> scopes.add(new SectionRef(course.code(), s.code()).toString()));
             course(course, at);
+        }
+        Set<String> hours = new HashSet<>();
+        for (int i = 0; i < decisions.officeHours().size(); i++) {
+            OfficeHours one = decisions.officeHours().get(i);
+            once(hours, one.id(), "/officeHours/" + i + "/id", "office hours");
+            for (int k = 0; k < one.courses().size(); k++) {
+                if (!codes.contains(one.courses().get(k))) {
+                    faults.kept(
+                            "/officeHours/" + i + "/courses/" + k,
+                            "There is no course “" + one.courses().get(k) + "”; nobody of it sees these office hours.");
+                }
+            }
         }
         List<Closure> closures = decisions.term().closures();
         for (int i = 0; i < closures.size(); i++) {

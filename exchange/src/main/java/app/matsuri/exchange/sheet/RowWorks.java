@@ -97,8 +97,7 @@ final class RowWorks {
         }
         List<String> parts = parts(cell);
         // one date beside a lab and other work is the other work's
-        List<Work> others =
-                row.stream().filter(w -> !w.kind.equals("lab")).toList();
+        List<Work> others = row.stream().filter(w -> !w.kind.equals("lab")).toList();
         List<Work> works = parts.size() == row.size() || others.isEmpty() ? row : others;
         if (parts.size() > 1 && parts.size() != works.size()) {
             works.get(0)

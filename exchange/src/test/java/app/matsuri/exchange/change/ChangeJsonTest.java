@@ -92,6 +92,11 @@ class ChangeJsonTest {
                         + "'links':[{'title':'Film','url':'https://films.example/1'}]}",
                 "{'kind':'set-publishing','course':'C','publishing':{'language':'de','linkAroundClass':true}}",
                 "{'kind':'put-reminders','course':'C','reminders':[{'id':'r','kinds':['quiz'],'marked':true,'before':'closes','lead':{'minutes':60}},{'id':'s','before':'session','lead':{'days':1,'at':'09:00'},'to':'instructor','feed':false}]}",
+                "{'kind':'put-office-hours','hours':{'id':'oh','title':'Office hours','courses':['C'],'windows':[{'rule':'FREQ=WEEKLY;BYDAY=TU','start':'13:00','minutes':60,'place':'Weir House 1'}],"
+                        + "'booking':{'minutes':15,'pause':5,'places':4,'groupFrom':2,'groupTo':4,'aWeek':1,'aTerm':5,'fromDays':7,'untilHours':2,'giveBackHours':3,'namesSeen':true},'howToCome':'Knock','onDaysOff':true,"
+                        + "'changes':[{'cancel':'2026-09-15T13:20'},{'move':'2026-09-15T13:00','to':'2026-09-16T09:00'},{'add':'2026-09-17T09:00','minutes':15}],'blocked':['2026-09-22T13:00']}}",
+                "{'kind':'remove-office-hours','id':'oh'}",
+                "{'kind':'change-slots','hours':'oh','slot':'2026-09-15T13:00','as':'move','reach':'on','to':'2026-09-16T09:00','minutes':30}",
                 "{'kind':'set-draft','course':'C','units':['U'],'items':['I'],'draft':true}",
                 "{'kind':'put-adjustment','course':'C','section':'A','adjustment':{'item':'I','student':'7','due':{'at':'2026-10-20T17:00'},'why':'ill'}}",
                 "{'kind':'order-day','course':'C','items':['I','J']}",

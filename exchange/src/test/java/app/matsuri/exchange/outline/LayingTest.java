@@ -243,8 +243,7 @@ class LayingTest {
             int all = round;
             Function<List<String>, String> pick = words -> words.get(all < 4 ? all : random.nextInt(4));
             StringBuilder text = new StringBuilder();
-            heads.forEach(h ->
-                    text.append(text.isEmpty() ? "" : "\t").append(pick.apply(h)));
+            heads.forEach(h -> text.append(text.isEmpty() ? "" : "\t").append(pick.apply(h)));
             for (int i = 0; i < rows.size(); i++) {
                 text.append('\n')
                         .append(pick.apply(rows.get(i)))
@@ -282,17 +281,18 @@ class LayingTest {
                 .isEqualTo("No class is left for it before the next lesson with a date of its own.");
     }
 
-    private static final String LABS = "Week\tTopic\tLab\n1\tFirn\tMelting cores\n2\tDepth\t\n3\tCreep\tSieves\n"
-            + "4\tWells\t\n7\tKames\tWeir\n";
+    private static final String LABS =
+            "Week\tTopic\tLab\n1\tFirn\tMelting cores\n2\tDepth\t\n3\tCreep\tSieves\n" + "4\tWells\t\n7\tKames\tWeir\n";
 
     /** Labs of every second week belong to the half-groups, where those have a course. */
     @Test
     void labsBecomeLessonsOfTheHalfGroupsCourse() {
-        Decisions with = PlanFile.read(PlanFile.write(PLAN)
-                        .replace(
-                                "\"courses\" : [ ",
-                                "\"courses\" : [ {\"code\":\"C 1L\",\"title\":\"Ice lab\",\"sections\":[{\"code\":\"L1\",\"partOf\":\"C 1/A\","
-                                        + "\"meets\":[{\"rule\":\"FREQ=WEEKLY;INTERVAL=2;BYDAY=TH\",\"start\":\"15:00\",\"minutes\":110,\"from\":\"2026-09-03\"}]}],\"units\":[]},"))
+        Decisions with = PlanFile.read(
+                        PlanFile.write(PLAN)
+                                .replace(
+                                        "\"courses\" : [ ",
+                                        "\"courses\" : [ {\"code\":\"C 1L\",\"title\":\"Ice lab\",\"sections\":[{\"code\":\"L1\",\"partOf\":\"C 1/A\","
+                                                + "\"meets\":[{\"rule\":\"FREQ=WEEKLY;INTERVAL=2;BYDAY=TH\",\"start\":\"15:00\",\"minutes\":110,\"from\":\"2026-09-03\"}]}],\"units\":[]},"))
                 .decisions();
         Course course = with.course("C 1").orElseThrow();
         OutlineReader.Reading reading = OutlineReader.read(Sheet.of(LABS), Into.plan(DAYS, with, course, "A"));
@@ -308,11 +308,11 @@ class LayingTest {
                 .containsExactly("2026-09-03", "2026-09-17", "2026-10-15");
         assertThat(reading.doubtful()).isFalse();
         Decisions once = with.withCourse(course.withUnits(reading.units()))
-                .withCourse(
-                        with.course("C 1L").orElseThrow().withUnits(reading.labs().units()));
+                .withCourse(with.course("C 1L")
+                        .orElseThrow()
+                        .withUnits(reading.labs().units()));
         OutlineReader.Reading again = OutlineReader.read(
-                Sheet.of(LABS),
-                Into.plan(DAYS, once, once.course("C 1").orElseThrow(), "A"));
+                Sheet.of(LABS), Into.plan(DAYS, once, once.course("C 1").orElseThrow(), "A"));
         assertThat(again.units()).isEmpty();
         assertThat(again.labs().units()).isEmpty();
     }
@@ -320,8 +320,8 @@ class LayingTest {
     /** A row's date is that of its homework, not of the lab beside it. */
     @Test
     void theDateOfARowIsNotTheLabs() {
-        OutlineReader.Reading reading =
-                read("Date\tTopic\tLab\tHomework\tDue\n8/31\tFirn\tCores\tOne\t9/4 5pm\n9/2\tDepth\tSieves\t\t9/9\n", null);
+        OutlineReader.Reading reading = read(
+                "Date\tTopic\tLab\tHomework\tDue\n8/31\tFirn\tCores\tOne\t9/4 5pm\n9/2\tDepth\tSieves\t\t9/9\n", null);
         assertThat(date(reading, "One")).isEqualTo("2026-09-04T17:00");
         assertThat(date(reading, "Cores")).isEqualTo("null");
         assertThat(date(reading, "Sieves")).startsWith("2026-09-09");

@@ -19,6 +19,7 @@ import app.matsuri.core.session.SessionChange;
 import app.matsuri.exchange.plan.CourseReader;
 import app.matsuri.exchange.plan.DetailsReader;
 import app.matsuri.exchange.plan.Faults;
+import app.matsuri.exchange.plan.HoursReader;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.TermReader;
@@ -100,7 +101,7 @@ final class RowReader {
                         besides.of(c),
                         extra(c.extra)))
                 .toList();
-        return new Decisions(term(row), courses, extra(row.fileExtra));
+        return new Decisions(term(row), courses, list(row.officeHours, HoursReader::hours), extra(row.fileExtra));
     }
 
     private <K, R extends Row> Map<K, List<R>> grouped(Class<R> table, Function<R, K> by, ToIntFunction<R> position) {

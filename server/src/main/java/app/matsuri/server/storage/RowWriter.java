@@ -15,6 +15,7 @@ import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.core.session.SessionChange;
 import app.matsuri.exchange.plan.BesidesWriter;
 import app.matsuri.exchange.plan.DetailsWriter;
+import app.matsuri.exchange.plan.HoursWriter;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.PlanWriter;
 import app.matsuri.exchange.plan.Words;
@@ -77,6 +78,8 @@ final class RowWriter {
         term.runsAs().forEach((day, weekday) -> runsAs.put(day.toString(), Words.weekday(weekday)));
         row.runsAs = json(runsAs);
         row.rotation = term.rotation() == null ? null : json(PlanWriter.rotation(term.rotation()));
+        row.officeHours =
+                list(decisions.officeHours().stream().map(HoursWriter::hours).toList());
         row.extra = extra(term.extra());
         row.fileExtra = extra(decisions.extra());
         rows.put(row);

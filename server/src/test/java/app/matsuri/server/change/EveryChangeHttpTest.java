@@ -64,6 +64,7 @@ class EveryChangeHttpTest extends DemoTest {
                         + "'links':[{'title':'Film','url':'https://films.example/1'}]}",
                 "{'kind':'set-publishing','course':'HYD 210','publishing':{'language':'de','linkAroundClass':true}}",
                 "{'kind':'put-reminders','course':'HYD 210','reminders':[{'id':'r','kinds':['quiz'],'marked':true,'before':'closes','lead':{'minutes':60}},{'id':'s','before':'session','lead':{'days':1,'at':'09:00'},'to':'instructor','feed':false}]}",
+                "{'kind':'put-office-hours','hours':{'id':'oh','title':'Office hours','windows':[{'rule':'FREQ=WEEKLY;BYDAY=TU','start':'13:00','minutes':60}],'booking':{'minutes':15}}}",
                 "{'kind':'set-draft','course':'MAP 115','units':['ST'],'draft':true}",
                 "{'kind':'date-unit','course':'HYD 210','section':'A','unit':'FL','to':'2026-11-13'}",
                 "{'kind':'put-dates','entries':[{'course':'HYD 210','item':'quiz-2','due':{'at':'2026-11-20T17:00'}},{'course':'HYD 210','item':'report','sections':['B'],'due':{'at':'2026-12-11T17:00'}}]}",

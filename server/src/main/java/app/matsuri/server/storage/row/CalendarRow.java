@@ -30,6 +30,7 @@ public final class CalendarRow implements Row {
     public String extraDays;
     public String runsAs;
     public @Nullable String rotation;
+    public @Nullable String officeHours;
     public String extra;
     public String fileExtra;
 

@@ -1,0 +1,74 @@
+package app.matsuri.core.plan;
+
+import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.session.MeetingPattern;
+import app.matsuri.core.session.SessionChange;
+import java.time.LocalDateTime;
+import java.util.Collections;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Time offered to students.
+ *
+ * @param id names it within its term
+ * @param courses codes of the courses that it is for; empty for all of the term
+ * @param windows when, each with its place and link
+ * @param booking how its slots are booked; null where it is open without booking
+ * @param howToCome words on how to come, may be empty
+ * @param onDaysOff whether it stays on days off
+ * @param changes to single slots, in the order in which they apply
+ * @param blocked names of slots that are not given out
+ */
+public record OfficeHours(
+        String id,
+        String title,
+        List<String> courses,
+        List<MeetingPattern> windows,
+        @Nullable BookingRules booking,
+        String howToCome,
+        boolean onDaysOff,
+        List<SessionChange> changes,
+        Set<LocalDateTime> blocked,
+        Extra extra) {
+
+    /** The most windows that one has. */
+    public static final int MOST_WINDOWS = 60;
+
+    public OfficeHours {
+        Objects.requireNonNull(id, "id");
+        Objects.requireNonNull(title, "title");
+        Objects.requireNonNull(howToCome, "howToCome");
+        courses = List.copyOf(courses);
+        windows = List.copyOf(windows);
+        changes = List.copyOf(changes);
+        blocked = Collections.unmodifiableSet(new LinkedHashSet<>(new TreeSet<>(blocked)));
+    }
+
+    /** For all courses, with nothing changed by hand. */
+    public static OfficeHours of(
+            String id, String title, List<MeetingPattern> windows, @Nullable BookingRules booking) {
+        return new OfficeHours(id, title, List.of(), windows, booking, "", false, List.of(), Set.of(), Extra.NONE);
+    }
+
+    /** Whether it is for a course. */
+    public boolean isFor(String course) {
+        return courses.isEmpty() || courses.contains(course);
+    }
+
+    public OfficeHours withCourses(List<String> others) {
+        return new OfficeHours(id, title, others, windows, booking, howToCome, onDaysOff, changes, blocked, extra);
+    }
+
+    public OfficeHours withChanges(List<SessionChange> others) {
+        return new OfficeHours(id, title, courses, windows, booking, howToCome, onDaysOff, others, blocked, extra);
+    }
+
+    public OfficeHours withBlocked(Set<LocalDateTime> others) {
+        return new OfficeHours(id, title, courses, windows, booking, howToCome, onDaysOff, changes, others, extra);
+    }
+}

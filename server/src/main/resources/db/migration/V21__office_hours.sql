@@ -1,0 +1,1 @@
+alter table calendar add column office_hours varchar(1000000);
