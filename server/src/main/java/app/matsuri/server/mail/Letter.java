@@ -51,6 +51,9 @@ public class Letter {
     /** Where the reader may say that no more shall come; empty where it is no reminder. */
     public String stopAddress = "";
 
+    /** An invitation or its withdrawal as text/calendar; empty for none. */
+    public String calendar = "";
+
     /** When it was to go out. */
     public Instant moment;
 

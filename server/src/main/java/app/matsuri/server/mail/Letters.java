@@ -43,6 +43,11 @@ public class Letters {
                 : settings.address();
     }
 
+    /** Whom letters are from. */
+    public String from() {
+        return settings.from();
+    }
+
     /**
      * Writes a letter of plain words. Part of the caller's transaction: nothing goes out unless that is made.
      *

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Date;
 import java.util.Properties;
+import org.springframework.core.io.ByteArrayResource;
 import org.springframework.mail.MailException;
 import org.springframework.mail.javamail.JavaMailSenderImpl;
 import org.springframework.mail.javamail.MimeMessageHelper;
@@ -65,8 +66,8 @@ class MailCarrier implements Carrier {
 
     private MimeMessage message(Letter letter) throws MessagingException {
         MimeMessage message = sender.createMimeMessage();
-        MimeMessageHelper helper =
-                new MimeMessageHelper(message, !letter.html.isEmpty(), StandardCharsets.UTF_8.name());
+        boolean parts = !letter.html.isEmpty() || !letter.calendar.isEmpty();
+        MimeMessageHelper helper = new MimeMessageHelper(message, parts, StandardCharsets.UTF_8.name());
         helper.setFrom(settings.from());
         helper.setTo(letter.recipient);
         helper.setSubject(letter.subject);
@@ -75,6 +76,14 @@ class MailCarrier implements Carrier {
             helper.setText(letter.body);
         } else {
             helper.setText(letter.body, letter.html);
+        }
+        if (!letter.calendar.isEmpty()) {
+            String method = letter.calendar.contains("METHOD:CANCEL") ? "CANCEL" : "REQUEST";
+            // RFC 6047: mail programs that know calendars offer to take it over
+            helper.addAttachment(
+                    "invitation.ics",
+                    new ByteArrayResource(letter.calendar.getBytes(StandardCharsets.UTF_8)),
+                    "text/calendar; method=" + method + "; charset=UTF-8");
         }
         if (!letter.stopAddress.isEmpty()) {
             // RFC 8058: one press in the reader's mail program
