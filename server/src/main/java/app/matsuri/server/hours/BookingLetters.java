@@ -70,15 +70,15 @@ class BookingLetters {
         }
     }
 
-    private void write(
-            Stored stored, String title, Booking booking, String what, String more, boolean cancelled) {
+    private void write(Stored stored, String title, Booking booking, String what, String more, boolean cancelled) {
         List<Account> teaching = entities.createQuery(
                         "from Account where workspaceId = :w and mail <> '' order by id", Account.class)
                 .setParameter("w", workspace(stored))
                 .getResultList();
         PageWords words = words(booking);
         PageWords english = seeing.words(Locale.ENGLISH);
-        String calendar = invitation(stored, title, booking, teaching, cancelled).text();
+        String calendar =
+                invitation(stored, title, booking, teaching, cancelled).text();
         if (booking.mail != null) {
             String body = text(
                     words.say("mail.hello", booking.personName),
@@ -87,7 +87,12 @@ class BookingLetters {
                     booking.link,
                     booking.about.isEmpty() ? "" : words.say("hours.about") + ": " + booking.about,
                     page(booking));
-            send(stored, booking.mail, words.say("hours.mail." + what + ".subject", title, when(words, booking)), body, calendar);
+            send(
+                    stored,
+                    booking.mail,
+                    words.say("hours.mail." + what + ".subject", title, when(words, booking)),
+                    body,
+                    calendar);
         }
         for (Account account : teaching) {
             String who = booking.people > 1 ? booking.personName + " (" + booking.people + ")" : booking.personName;
@@ -148,7 +153,10 @@ class BookingLetters {
 
     private static String when(PageWords words, Booking booking) {
         LocalDateTime end = booking.ends;
-        String when = words.say("moment", words.day(booking.starts.toLocalDate()), words.say("span", words.time(booking.starts), words.end(booking.starts, end)));
+        String when = words.say(
+                "moment",
+                words.day(booking.starts.toLocalDate()),
+                words.say("span", words.time(booking.starts), words.end(booking.starts, end)));
         return booking.place.isEmpty() ? when : when + ", " + booking.place;
     }
 

@@ -77,9 +77,7 @@ public class Bookings {
      * @param next free slots instead
      */
     public record Answer(
-            @Nullable Booking booking,
-            @Nullable Not not,
-            List<Slot> next) {}
+            @Nullable Booking booking, @Nullable Not not, List<Slot> next) {}
 
     /** The most free slots that are offered instead. */
     private static final int INSTEAD = 3;
@@ -284,7 +282,8 @@ public class Bookings {
 
     private List<Booking> ahead(Stored stored, State state) {
         return entities.createQuery(
-                        "from Booking where termId = :t and state = :s and ends > :n order by starts, id", Booking.class)
+                        "from Booking where termId = :t and state = :s and ends > :n order by starts, id",
+                        Booking.class)
                 .setParameter("t", stored.termId())
                 .setParameter("s", state)
                 .setParameter("n", now(stored))

@@ -63,7 +63,7 @@ public class Previews {
      *
      * @throws NothingHere when there is no such section or student, or the person may not look at it
      */
-    List<Seen> seen(@Nullable SignedIn by, String termId, String who) {
+    public List<Seen> seen(@Nullable SignedIn by, String termId, String who) {
         if (by == null || !termId.matches("\\d{1,18}")) {
             throw new NothingHere();
         }

@@ -5,6 +5,7 @@ import app.matsuri.server.page.Seeing.Seen;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
@@ -26,17 +27,20 @@ class SectionHtml {
     private final ITemplateEngine templates;
     private final Seeing seeing;
     private final Style style;
+    private final HoursAhead ahead;
     /** Goes with what is seen: looked up by being the same, not by being equal. */
     private final Cache<Shown, Map<Variant, String>> written =
             Caffeine.newBuilder().weakKeys().build();
 
     /** Ways to show the same. */
-    private record Variant(int week, boolean whole, boolean one, boolean take) {}
+    private record Variant(
+            int week, boolean whole, boolean one, boolean take, List<SectionPage.Said> hours, boolean anyHours) {}
 
-    SectionHtml(ITemplateEngine templates, Seeing seeing, Style style) {
+    SectionHtml(ITemplateEngine templates, Seeing seeing, Style style, HoursAhead ahead) {
         this.templates = templates;
         this.seeing = seeing;
         this.style = style;
+        this.ahead = ahead;
     }
 
     /**
@@ -46,7 +50,8 @@ class SectionHtml {
      * @param take whether it offers its feed
      */
     String page(Seen seen, int week, boolean whole, boolean take, String host) {
-        Variant variant = new Variant(week, whole, seen.one(), take);
+        Variant variant =
+                new Variant(week, whole, seen.one(), take, ahead.lines(seen, seeing.words(seen)), HoursAhead.any(seen));
         Map<Variant, String> variants = written.get(seen.shown(), shown -> new ConcurrentHashMap<>());
         return variants.computeIfAbsent(variant, v -> write(seen.fromThere(), v))
                 .replace(HERE, seen.base())
@@ -66,6 +71,8 @@ class SectionHtml {
         model.put("back", variant.one() ? "" : "./");
         model.put("style", style.address());
         model.put("base", HERE + "/");
+        model.put("hours", variant.hours());
+        model.put("anyHours", variant.anyHours());
         if (variant.take()) {
             model.put("take", TakePage.Addresses.of(HOST, HERE, ""));
         }

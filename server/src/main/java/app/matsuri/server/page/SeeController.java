@@ -66,7 +66,7 @@ class SeeController {
             Map<String, String> path, @Nullable PublicLink link, HttpServletResponse response, @Nullable SignedIn by) {
         List<Seen> seen;
         if (link != null) {
-            response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(seeing.framedBy(link)));
+            seeing.framed(link, response);
             seen = seeing.seen(link, path.getOrDefault("token", ""));
         } else {
             response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(""));
@@ -92,7 +92,7 @@ class SeeController {
         if (token != null && link != null) {
             Optional<LinkPage> other = other(link);
             if (other.isPresent()) {
-                response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(seeing.framedBy(link)));
+                seeing.framed(link, response);
                 return other.get().page(link, new LinkPage.Asked(host(request), token, query), model);
             }
         }

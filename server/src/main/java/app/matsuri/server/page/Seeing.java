@@ -13,6 +13,7 @@ import app.matsuri.server.link.Links.Sees;
 import app.matsuri.server.link.Links.Taken;
 import app.matsuri.server.link.PublicLink;
 import app.matsuri.server.link.PublicLink.Kind;
+import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
@@ -161,9 +162,9 @@ public class Seeing {
         return links.opened(token).orElseThrow(NothingHere::new);
     }
 
-    /** The hosts whose pages may show those of a link in a frame, parted by spaces. */
-    String framedBy(PublicLink link) {
-        return links.framedBy(link);
+    /** Says in the answer whose pages may show that of a link in a frame. */
+    public void framed(PublicLink link, HttpServletResponse response) {
+        response.setHeader(PublicSecurity.POLICY_HEADER, PublicSecurity.policy(links.framedBy(link)));
     }
 
     /**
