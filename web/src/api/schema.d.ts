@@ -923,6 +923,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hours"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/hours/bookings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["book"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/hours/bookings/{uid}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/hours/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reading_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/lanes": {
         parameters: {
             query?: never;
@@ -1694,6 +1758,9 @@ export interface components {
             recipient: string;
             subject: string;
         };
+        BackGiven: {
+            why: string;
+        };
         BeginMidWeekChange: {
             anyDay?: boolean;
             course: string;
@@ -1701,6 +1768,39 @@ export interface components {
             kind: "begin-mid-week";
             lesson: string;
             section: string;
+        };
+        BookingGiven: {
+            about?: string | null;
+            course?: string | null;
+            hours: string;
+            mail?: string | null;
+            name?: string | null;
+            /** Format: int32 */
+            people: number;
+            section?: string | null;
+            /** Format: date-time */
+            slot: string;
+            student?: string | null;
+        };
+        BookingLine: {
+            about: string;
+            /** Format: date-time */
+            end: string;
+            hours: string;
+            mail: string;
+            name: string;
+            onRoster: boolean;
+            /** Format: int32 */
+            people: number;
+            place: string;
+            /** Format: date-time */
+            slot: string;
+            /** Format: date-time */
+            start: string;
+            state: string;
+            title: string;
+            uid: string;
+            why: string;
         };
         BringCoursesChange: {
             courses: components["schemas"]["PlanCourse"][];
@@ -1817,7 +1917,7 @@ export interface components {
         };
         Change: {
             held?: boolean;
-        } & (components["schemas"]["AddClosureChange"] | components["schemas"]["RemoveClosureChange"] | components["schemas"]["SetTermChange"] | components["schemas"]["PutCourseChange"] | components["schemas"]["RemoveCourseChange"] | components["schemas"]["PutSectionChange"] | components["schemas"]["RemoveSectionChange"] | components["schemas"]["PutUnitChange"] | components["schemas"]["RemoveUnitChange"] | components["schemas"]["PutLessonChange"] | components["schemas"]["RemoveLessonChange"] | components["schemas"]["PutItemChange"] | components["schemas"]["RemoveItemChange"] | components["schemas"]["ArrangeItemsChange"] | components["schemas"]["DateUnitChange"] | components["schemas"]["ArrangeLessonsChange"] | components["schemas"]["ArrangeUnitChange"] | components["schemas"]["PutSessionLinksChange"] | components["schemas"]["SetDraftChange"] | components["schemas"]["OrderDayChange"] | components["schemas"]["PutDatesChange"] | components["schemas"]["PutAdjustmentChange"] | components["schemas"]["RedateChange"] | components["schemas"]["PutNoticeChange"] | components["schemas"]["RemoveNoticeChange"] | components["schemas"]["MoveNoticeChange"] | components["schemas"]["ArrangeNoticeChange"] | components["schemas"]["ChangeNoticeSeriesChange"] | components["schemas"]["PutRhythmChange"] | components["schemas"]["RemoveRhythmChange"] | components["schemas"]["PutDayNoteChange"] | components["schemas"]["PutWeekNoteChange"] | components["schemas"]["RememberPaceChange"] | components["schemas"]["BringCoursesChange"] | components["schemas"]["TellChange"] | components["schemas"]["SetWeightsChange"] | components["schemas"]["SetPublishingChange"] | components["schemas"]["PutRemindersChange"] | components["schemas"]["ShiftChange"] | components["schemas"]["MoveChange"] | components["schemas"]["PinChange"] | components["schemas"]["RecordTaughtChange"] | components["schemas"]["RecordHeldChange"] | components["schemas"]["RemoveRecordChange"] | components["schemas"]["HoldEmptyChange"] | components["schemas"]["LeaveOutChange"] | components["schemas"]["SetLengthChange"] | components["schemas"]["JoinChange"] | components["schemas"]["SetGapChange"] | components["schemas"]["BeginMidWeekChange"] | components["schemas"]["ChangeSessionChange"] | components["schemas"]["RestoreSessionChange"] | components["schemas"]["ChangeSeriesChange"] | components["schemas"]["PutClosureChange"] | components["schemas"]["MarkDaysChange"] | components["schemas"]["FirstPlanDayChange"] | components["schemas"]["SetRotationChange"] | components["schemas"]["PutRosterChange"] | components["schemas"]["TogetherChange"]);
+        } & (components["schemas"]["AddClosureChange"] | components["schemas"]["RemoveClosureChange"] | components["schemas"]["SetTermChange"] | components["schemas"]["PutCourseChange"] | components["schemas"]["RemoveCourseChange"] | components["schemas"]["PutSectionChange"] | components["schemas"]["RemoveSectionChange"] | components["schemas"]["PutUnitChange"] | components["schemas"]["RemoveUnitChange"] | components["schemas"]["PutLessonChange"] | components["schemas"]["RemoveLessonChange"] | components["schemas"]["PutItemChange"] | components["schemas"]["RemoveItemChange"] | components["schemas"]["ArrangeItemsChange"] | components["schemas"]["DateUnitChange"] | components["schemas"]["ArrangeLessonsChange"] | components["schemas"]["ArrangeUnitChange"] | components["schemas"]["PutSessionLinksChange"] | components["schemas"]["SetDraftChange"] | components["schemas"]["OrderDayChange"] | components["schemas"]["PutDatesChange"] | components["schemas"]["PutAdjustmentChange"] | components["schemas"]["RedateChange"] | components["schemas"]["PutNoticeChange"] | components["schemas"]["RemoveNoticeChange"] | components["schemas"]["MoveNoticeChange"] | components["schemas"]["ArrangeNoticeChange"] | components["schemas"]["ChangeNoticeSeriesChange"] | components["schemas"]["PutRhythmChange"] | components["schemas"]["RemoveRhythmChange"] | components["schemas"]["PutDayNoteChange"] | components["schemas"]["PutWeekNoteChange"] | components["schemas"]["RememberPaceChange"] | components["schemas"]["BringCoursesChange"] | components["schemas"]["TellChange"] | components["schemas"]["SetWeightsChange"] | components["schemas"]["SetPublishingChange"] | components["schemas"]["PutRemindersChange"] | components["schemas"]["PutOfficeHoursChange"] | components["schemas"]["RemoveOfficeHoursChange"] | components["schemas"]["ChangeSlotsChange"] | components["schemas"]["ShiftChange"] | components["schemas"]["MoveChange"] | components["schemas"]["PinChange"] | components["schemas"]["RecordTaughtChange"] | components["schemas"]["RecordHeldChange"] | components["schemas"]["RemoveRecordChange"] | components["schemas"]["HoldEmptyChange"] | components["schemas"]["LeaveOutChange"] | components["schemas"]["SetLengthChange"] | components["schemas"]["JoinChange"] | components["schemas"]["SetGapChange"] | components["schemas"]["BeginMidWeekChange"] | components["schemas"]["ChangeSessionChange"] | components["schemas"]["RestoreSessionChange"] | components["schemas"]["ChangeSeriesChange"] | components["schemas"]["PutClosureChange"] | components["schemas"]["MarkDaysChange"] | components["schemas"]["FirstPlanDayChange"] | components["schemas"]["SetRotationChange"] | components["schemas"]["PutRosterChange"] | components["schemas"]["TogetherChange"]);
         ChangeNoticeSeriesChange: {
             course: string;
             from: string;
@@ -1848,6 +1948,17 @@ export interface components {
             /** @constant */
             kind: "change-session";
             section: string;
+        };
+        ChangeSlotsChange: {
+            /** @enum {unknown} */
+            as: "move" | "withdraw" | "add" | "block" | "unblock" | "restore";
+            hours: string;
+            /** @constant */
+            kind: "change-slots";
+            minutes?: number | null;
+            reach?: ("slot" | "day" | "on") | null;
+            slot: string;
+            to?: string | null;
         };
         ClassLine: {
             /** Format: int32 */
@@ -2249,6 +2360,100 @@ export interface components {
             checked: boolean;
             holidays: components["schemas"]["HolidayLine"][];
         };
+        HoursBlock: {
+            /** Format: date-time */
+            end: string;
+            /** Format: int32 */
+            free: number;
+            id: string;
+            place: string;
+            /** Format: int32 */
+            places: number;
+            slots: components["schemas"]["HoursSlot"][];
+            /** Format: date-time */
+            start: string;
+            title: string;
+            withdrawn: boolean;
+        };
+        HoursDay: {
+            blocks: components["schemas"]["HoursBlock"][];
+            /** Format: date */
+            date: string;
+            off: string;
+        };
+        HoursLine: {
+            booked: boolean;
+            courses: string[];
+            /** Format: int32 */
+            groupFrom: number;
+            /** Format: int32 */
+            groupTo: number;
+            id: string;
+            /** @description See docs/plan-file.md */
+            plan: string;
+            said: string[];
+            /** Format: int32 */
+            slots: number;
+            /** Format: int32 */
+            taken: number;
+            title: string;
+        };
+        HoursRead: {
+            change?: components["schemas"]["Change"];
+            said: string;
+            wrong: string;
+        };
+        HoursSlot: {
+            byHand: boolean;
+            /** Format: date-time */
+            end: string;
+            /** Format: date-time */
+            name: string;
+            /** Format: int32 */
+            places: number;
+            /** Format: date-time */
+            start: string;
+            state: string;
+            /** Format: int32 */
+            taken: number;
+            who: string[];
+        };
+        HoursStudent: {
+            course: string;
+            id: string;
+            name: string;
+            section: string;
+        };
+        HoursTyped: {
+            id?: string | null;
+            text: string;
+        };
+        HoursView: {
+            bookings: components["schemas"]["BookingLine"][];
+            courses: string[];
+            /** Format: int32 */
+            findings: number;
+            hours: components["schemas"]["HoursLine"][];
+            name: string;
+            redo?: string | null;
+            students: components["schemas"]["HoursStudent"][];
+            /** Format: int64 */
+            termId: number;
+            /** Format: date */
+            today: string;
+            undo?: string | null;
+            /** Format: int64 */
+            version: number;
+            weekdays: string[];
+            weeks: components["schemas"]["HoursWeek"][];
+        };
+        HoursWeek: {
+            days: components["schemas"]["HoursDay"][];
+            /** Format: date */
+            first: string;
+            /** Format: int32 */
+            number: number;
+        };
         InStepView: {
             change: components["schemas"]["Change"];
             gives: string;
@@ -2590,6 +2795,7 @@ export interface components {
         Made: {
             calendar?: components["schemas"]["CalendarView"];
             dates?: components["schemas"]["DatesView"];
+            hours?: components["schemas"]["HoursView"];
             lanes?: components["schemas"]["LanesView"];
             sentence: string;
             /** Format: int64 */
@@ -2915,6 +3121,7 @@ export interface components {
             courses?: components["schemas"]["PlanCourse"][];
             /** @constant */
             matsuri: 1;
+            officeHours?: components["schemas"]["PlanOfficeHours"][];
             term: components["schemas"]["PlanTerm"];
         };
         PlanAdjustment: {
@@ -2924,6 +3131,19 @@ export interface components {
             opens?: components["schemas"]["PlanRule"] | null;
             student?: string | null;
             why?: string;
+        };
+        PlanBooking: {
+            aTerm?: number | null;
+            aWeek?: number | null;
+            fromDays?: number;
+            giveBackHours?: number;
+            groupFrom?: number;
+            groupTo?: number;
+            minutes?: number;
+            namesSeen?: boolean;
+            pause?: number;
+            places?: number;
+            untilHours?: number;
         };
         PlanClosure: {
             first: string;
@@ -3068,6 +3288,17 @@ export interface components {
             title: string;
             unit?: string;
         } & (unknown | unknown);
+        PlanOfficeHours: {
+            blocked?: string[];
+            booking?: components["schemas"]["PlanBooking"] | null;
+            changes?: components["schemas"]["PlanSessionChange"][];
+            courses?: string[];
+            howToCome?: string;
+            id: string;
+            onDaysOff?: boolean;
+            title: string;
+            windows?: components["schemas"]["PlanPattern"][];
+        };
         PlanPattern: {
             from?: string | null;
             letters?: string[];
@@ -3350,6 +3581,7 @@ export interface components {
             does: string;
             goAway: components["schemas"]["FindingView"][];
             held: string;
+            hours?: components["schemas"]["HoursView"];
             lanes?: components["schemas"]["LanesView"];
             late: components["schemas"]["LateView"][];
             leavesUnit: boolean;
@@ -3419,6 +3651,11 @@ export interface components {
             /** @constant */
             kind: "put-notice";
             notice: components["schemas"]["PlanNotice"];
+        };
+        PutOfficeHoursChange: {
+            hours: components["schemas"]["PlanOfficeHours"];
+            /** @constant */
+            kind: "put-office-hours";
         };
         PutRemindersChange: {
             course: string;
@@ -3563,6 +3800,11 @@ export interface components {
             /** @constant */
             kind: "remove-notice";
             notice: string;
+        };
+        RemoveOfficeHoursChange: {
+            id: string;
+            /** @constant */
+            kind: "remove-office-hours";
         };
         RemoveRecordChange: {
             course: string;
@@ -6515,6 +6757,143 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HolidaysRead"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    hours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoursView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BookingGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoursView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+                uid: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BackGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoursView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reading_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoursTyped"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoursRead"];
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */

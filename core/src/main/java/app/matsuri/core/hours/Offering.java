@@ -103,6 +103,21 @@ public record Offering(TeachingCalendar calendar, Slots slots, List<Held> held, 
         return rules.aTerm() != null && inAll >= rules.aTerm() ? Optional.of(Not.TERM_FULL) : Optional.empty();
     }
 
+    /** Likewise, for who teaches and books for somebody: no time, limit or size binds them, but places do. */
+    public Optional<Not> whyForTeacher(LocalDateTime name, int people) {
+        Slot slot = slots.slot(name).orElse(null);
+        if (slot == null) {
+            return Optional.of(Not.GONE);
+        }
+        if (hours().booking() == null) {
+            return Optional.of(Not.OPEN);
+        }
+        if (held.stream().anyMatch(h -> h.mine() && h.slot().equals(name))) {
+            return Optional.of(Not.HELD);
+        }
+        return free(slot) < people ? Optional.of(Not.TAKEN) : Optional.empty();
+    }
+
     /** Whether a booking of the slot may be given back now. */
     public boolean givesBack(Slot slot) {
         BookingRules rules = hours().booking();

@@ -64,6 +64,16 @@ public record OfficeHours(
         return new OfficeHours(id, title, others, windows, booking, howToCome, onDaysOff, changes, blocked, extra);
     }
 
+    /** The same at other times, for other courses. */
+    public OfficeHours as(List<MeetingPattern> others, @Nullable BookingRules rules, List<String> forCourses) {
+        return new OfficeHours(id, title, forCourses, others, rules, howToCome, onDaysOff, changes, blocked, extra);
+    }
+
+    /** The same, staying on days off or not. */
+    public OfficeHours staying(boolean stays) {
+        return new OfficeHours(id, title, courses, windows, booking, howToCome, stays, changes, blocked, extra);
+    }
+
     public OfficeHours withChanges(List<SessionChange> others) {
         return new OfficeHours(id, title, courses, windows, booking, howToCome, onDaysOff, others, blocked, extra);
     }

@@ -99,6 +99,19 @@ class OfferingTest {
     }
 
     @Test
+    void onlyPlacesBindWhoTeaches() {
+        Decisions in = plan(GROUPS);
+        Offering offering = offering(in, List.of(held(SLOT, 2, false)), SLOT.minusDays(30));
+        assertThat(offering.whyForTeacher(SLOT, 1)).isEmpty();
+        assertThat(offering.whyForTeacher(SLOT, 3)).contains(Not.TAKEN);
+        assertThat(offering.whyForTeacher(SLOT.plusMinutes(1), 1)).contains(Not.GONE);
+        assertThat(offering(plan(null), List.of(), SLOT).whyForTeacher(SLOT.withMinute(0), 1))
+                .contains(Not.OPEN);
+        assertThat(offering(in, List.of(held(SLOT, 1, true)), SLOT).whyForTeacher(SLOT, 1))
+                .contains(Not.HELD);
+    }
+
+    @Test
     void itIsGivenBackInTime() {
         Decisions in = plan(GROUPS);
         Slot slot = Slots.of(TeachingCalendar.of(TERM), in.officeHours().get(0))

@@ -81,16 +81,23 @@ public final class HoursWords {
         Integer slot = rest.number(SLOT);
         List<MeetingPattern> windows = new ArrayList<>();
         for (String part : rest.text.split("[;\\n]+")) {
-            for (String one : NEXT.split(part)) {
-                if (one.isBlank()) {
+            String before = "";
+            for (String piece : NEXT.split(part)) {
+                String one = before + piece;
+                if (!one.matches(".*\\d.*")) {
+                    // "Mon, Wed 10-11": the days before have their times behind the last
+                    before = one.isBlank() ? "" : one + ", ";
                     continue;
                 }
+                before = "";
                 List<MeetingPattern> read = window(one.strip(), days);
                 if (read.isEmpty()) {
-                    return Read.wrong(
-                            "“" + one.strip() + "”: not understood. Write Tue 13-15 Weir House 1, or 9 Oct 10-12.");
+                    return Read.wrong(notUnderstood(one));
                 }
                 windows.addAll(read);
+            }
+            if (!before.isBlank()) {
+                return Read.wrong(notUnderstood(before.replaceFirst(",\\s*$", "")));
             }
         }
         if (windows.isEmpty()) {
@@ -127,6 +134,10 @@ public final class HoursWords {
         }
     }
 
+    private static String notUnderstood(String words) {
+        return "“" + words.strip() + "”: not understood. Write Tue 13-15 Weir House 1, or 9 Oct 10-12.";
+    }
+
     private static int largest(Matcher groups) {
         return DayWords.number(
                 groups.group(2) != null
@@ -142,8 +153,7 @@ public final class HoursWords {
     private static List<MeetingPattern> window(String text, DayWords days) {
         Matcher dated = DATED.matcher(text);
         if (dated.matches()) {
-            Optional<LocalDate> day =
-                    WeekdayWords.rule(dated.group(1), 1) == null ? days.read(dated.group(1)) : Optional.empty();
+            Optional<LocalDate> day = dated.group(1).matches(".*\\d.*") ? days.read(dated.group(1)) : Optional.empty();
             if (day.isPresent()) {
                 String weekday = Words.weekday(day.get().getDayOfWeek());
                 return MeetsWords.readAll(WEEKDAY_BEFORE + dated.group(2), days).stream()

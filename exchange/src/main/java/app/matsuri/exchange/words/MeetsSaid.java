@@ -29,21 +29,32 @@ public final class MeetsSaid {
             return letters;
         }
         String rule = pattern.rule().toUpperCase(Locale.ROOT);
-        String byDay = part(rule, "BYDAY");
-        String interval = part(rule, "INTERVAL");
         boolean plain = rule.matches("FREQ=(WEEKLY|MONTHLY);(INTERVAL=\\d+;)?BYDAY=[-0-9A-Z,]+(;WKST=[A-Z]{2})?");
         if (!plain) {
             return rule + (letters.isEmpty() ? "" : ", " + letters);
         }
-        String every = interval.isEmpty() || interval.equals("1") ? "" : "every " + interval + " weeks ";
-        String said = String.join(
-                ", ", Stream.of(byDay.split(",")).map(MeetsSaid::nthDay).toList());
-        return every
-                + said
-                + (rule.startsWith("FREQ=MONTHLY") ? " of the month" : "")
+        return weekdays(pattern)
                 + (pattern.from() == null ? "" : " from " + Say.day(pattern.from()))
                 + (pattern.until() == null ? "" : " until " + Say.day(pattern.until()))
                 + (letters.isEmpty() ? "" : ", " + letters);
+    }
+
+    /** Its weekdays alone: "Mon, Wed, Fri", "every 2 weeks Thu", "first Tue of the month"; the rule where it is another. */
+    public static String weekdays(MeetingPattern pattern) {
+        if (pattern.rule() == null) {
+            return days(pattern);
+        }
+        String rule = pattern.rule().toUpperCase(Locale.ROOT);
+        String byDay = part(rule, "BYDAY");
+        if (byDay.isEmpty()) {
+            return rule;
+        }
+        String interval = part(rule, "INTERVAL");
+        String every = interval.isEmpty() || interval.equals("1") ? "" : "every " + interval + " weeks ";
+        return every
+                + String.join(
+                        ", ", Stream.of(byDay.split(",")).map(MeetsSaid::nthDay).toList())
+                + (rule.startsWith("FREQ=MONTHLY") ? " of the month" : "");
     }
 
     private static String part(String rule, String name) {

@@ -3,11 +3,13 @@ package app.matsuri.exchange.words;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.plan.BookingRules;
+import app.matsuri.core.plan.OfficeHours;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class HoursWordsTest {
 
@@ -57,5 +59,24 @@ class HoursWordsTest {
     void aLineSaysWhenAndHow(String line, String means) {
         assertThat(said(HoursWords.read(line, DAYS, List.of("HYD 210", "MAP 115"))))
                 .isEqualTo(means);
+    }
+
+    /** What is said of office hours is read again as the same. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Tue 13:00-15:00 Weir House 14; Thu 15:00-16:00 https://meet.example/x, in 20 min, 2 a week for HYD 210 and MAP 115",
+                "Wed 14:00-15:30, in 20 min, 5 min pause, groups of 2 to 4, 4 places, 1 a week, 5 a term",
+                "every 2 weeks Thu 15:00-16:00 Mill 2, in 20 min, 6 places",
+                "Fri 9 Oct 10:00-12:00 Weir House 1, on days off",
+                "Mon, Wed 10:00-11:00 from Mon 7 Sep until Fri 30 Oct, in 10 min"
+            })
+    void whatIsSaidIsReadAgain(String line) {
+        HoursWords.Read read = HoursWords.read(line, DAYS, List.of("HYD 210", "MAP 115"));
+        assertThat(read.wrong()).isEmpty();
+        OfficeHours hours = OfficeHours.of("oh", "Office hours", read.windows(), read.booking())
+                .withCourses(read.courses())
+                .staying(read.onDaysOff());
+        assertThat(HoursSaid.line(hours)).isEqualTo(line);
     }
 }

@@ -15,6 +15,7 @@ import app.matsuri.server.storage.Stored;
 import com.fasterxml.jackson.annotation.JsonAnyGetter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -40,15 +41,23 @@ class ChangeController {
     private final ViewParts parts;
     private final GradeBook book;
     private final Today today;
+    private final List<Remarks> remarks;
 
     ChangeController(
-            ChangeService changes, Proposals proposals, Access access, ViewParts parts, GradeBook book, Today today) {
+            ChangeService changes,
+            Proposals proposals,
+            Access access,
+            ViewParts parts,
+            GradeBook book,
+            Today today,
+            List<Remarks> remarks) {
         this.changes = changes;
         this.proposals = proposals;
         this.access = access;
         this.parts = parts;
         this.book = book;
         this.today = today;
+        this.remarks = remarks;
     }
 
     /**
@@ -159,13 +168,19 @@ class ChangeController {
         Stored stored = access.look(by, termId);
         Proposal proposal = proposals.of(stored, ChangeGiven.read(change), seen);
         List<LateView> late = late(stored, proposal.base().schedule(), proposal);
+        List<String> notes = new ArrayList<>(proposal.notes());
+        if (stored.whatIf() == null) {
+            remarks.forEach(r -> notes.addAll(r.of(stored, proposal.after())));
+        }
         return new ProposalView(
                 stored.version(),
                 proposal.does(),
                 proposal.sentence(),
-                proposal.quiet() && late.isEmpty(),
+                proposal.quiet()
+                        && late.isEmpty()
+                        && notes.size() == proposal.notes().size(),
                 proposal.nothing(),
-                proposal.notes(),
+                notes,
                 proposal.held().sentence(),
                 proposal.leavesUnit(),
                 stored.whatIf() == null ? proposal.altered() : 0,

@@ -93,8 +93,9 @@ public class Bookings {
             return new Answer(null, Not.GONE, List.of());
         }
         Offering offering = offering(stored, hours, wish.person());
-        Optional<Not> not =
-                offering.why(wish.slot(), wish.people()).filter(n -> !wish.byTeacher() || binds(n, offering, wish));
+        Optional<Not> not = wish.byTeacher()
+                ? offering.whyForTeacher(wish.slot(), wish.people())
+                : offering.why(wish.slot(), wish.people());
         if (not.isPresent()) {
             return new Answer(null, not.get(), offering.next(INSTEAD));
         }
@@ -121,18 +122,6 @@ public class Bookings {
         take(booking);
         letters.booked(stored, hours, booking);
         return new Answer(booking, null, List.of());
-    }
-
-    /** What binds also who teaches: that there is such a slot, with places. */
-    private static boolean binds(Not not, Offering offering, Wish wish) {
-        return switch (not) {
-            case GONE, OPEN, TAKEN, HELD -> true;
-            case BLOCKED, NOT_YET, TOO_LATE, WEEK_FULL, TERM_FULL, GROUP_SIZE ->
-                offering.slots()
-                        .slot(wish.slot())
-                        .map(s -> offering.free(s) < wish.people())
-                        .orElse(true);
-        };
     }
 
     /** A place for each of the people; the key of the table says that none is promised twice. */

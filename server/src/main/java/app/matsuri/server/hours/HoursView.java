@@ -1,0 +1,127 @@
+package app.matsuri.server.hours;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Office hours of a term, week by week, with who comes.
+ *
+ * @param courses codes of the courses of the term
+ * @param today what is now
+ * @param weekdays those on which something is, as MO
+ * @param bookings from today on, and those that were withdrawn, in time order
+ * @param students whom one can book for
+ * @param findings how many there are
+ */
+public record HoursView(
+        long termId,
+        String name,
+        long version,
+        LocalDate today,
+        List<String> courses,
+        List<HoursLine> hours,
+        List<String> weekdays,
+        List<HoursWeek> weeks,
+        List<BookingLine> bookings,
+        List<HoursStudent> students,
+        int findings,
+        @Nullable String undo,
+        @Nullable String redo) {
+
+    /**
+     * Office hours.
+     *
+     * @param said when and how, as it could be typed
+     * @param booked whether their slots are booked
+     * @param groupFrom with groupTo how many one booking may be for
+     * @param full slots that are left this week and are all taken: in how many of the coming weeks that is so
+     * @param plan as the plan has them, see docs/plan-file.md
+     */
+    public record HoursLine(
+            String id,
+            String title,
+            List<String> courses,
+            List<String> said,
+            boolean booked,
+            int groupFrom,
+            int groupTo,
+            int slots,
+            int taken,
+
+            @Schema(type = "object", description = "See docs/plan-file.md")
+            Map<String, Object> plan) {}
+
+    /** A week: its number, its first day, its days on which something is or is off. */
+    public record HoursWeek(int number, LocalDate first, List<HoursDay> days) {}
+
+    /**
+     * A day.
+     *
+     * @param off why it is off; empty where it is not
+     */
+    public record HoursDay(LocalDate date, String off, List<HoursBlock> blocks) {}
+
+    /**
+     * Slots of one after the other.
+     *
+     * @param id of the office hours
+     * @param free places that are left, of {@code places}
+     */
+    public record HoursBlock(
+            String id,
+            String title,
+            LocalDateTime start,
+            LocalDateTime end,
+            String place,
+            int free,
+            int places,
+            boolean withdrawn,
+            List<HoursSlot> slots) {}
+
+    /**
+     * A slot.
+     *
+     * @param name its first start, which names it
+     * @param state "free", "booked", "blocked", "withdrawn" or "open"
+     * @param taken places that are taken, of {@code places}
+     * @param who initials of who comes, or came
+     * @param byHand it was moved or added
+     */
+    public record HoursSlot(
+            LocalDateTime name,
+            LocalDateTime start,
+            LocalDateTime end,
+            String state,
+            int taken,
+            int places,
+            List<String> who,
+            boolean byHand) {}
+
+    /**
+     * A booking.
+     *
+     * @param state "held", "given-back", "withdrawn" or "asked"
+     */
+    public record BookingLine(
+            String uid,
+            String hours,
+            String title,
+            LocalDateTime slot,
+            LocalDateTime start,
+            LocalDateTime end,
+            String place,
+            String name,
+            String mail,
+            boolean onRoster,
+            int people,
+            String about,
+            String state,
+            String why) {}
+
+    /** Somebody on a roster. */
+    public record HoursStudent(String course, String section, String id, String name) {}
+}
