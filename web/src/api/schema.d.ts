@@ -2366,6 +2366,7 @@ export interface components {
             /** Format: int32 */
             free: number;
             id: string;
+            link: string;
             place: string;
             /** Format: int32 */
             places: number;
@@ -2388,9 +2389,10 @@ export interface components {
             groupFrom: number;
             /** Format: int32 */
             groupTo: number;
+            how: string;
             id: string;
-            /** @description See docs/plan-file.md */
-            plan: string;
+            line: string;
+            officeHours: components["schemas"]["PlanOfficeHours"];
             said: string[];
             /** Format: int32 */
             slots: number;

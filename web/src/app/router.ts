@@ -16,6 +16,7 @@ export const router = createRouter({
     { path: "/terms/:termId/lanes", component: () => import("../lanes/LanesPage.vue") },
     { path: "/terms/:termId/week", component: () => import("../week/WeekPage.vue") },
     { path: "/terms/:termId/students", component: () => import("../students/StudentsPage.vue") },
+    { path: "/terms/:termId/hours", component: () => import("../hours/HoursPage.vue") },
     { path: "/terms/:termId/what-ifs", component: () => import("../whatif/WhatIfsPage.vue") },
     { path: "/terms/:termId/rollover", component: () => import("../rollover/RolloverPage.vue") },
     { path: "/terms/:termId/look-back", component: () => import("../lookback/LookBackPage.vue") },

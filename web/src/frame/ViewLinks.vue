@@ -5,7 +5,18 @@ import { useRoute } from "vue-router";
 /** The views of a term, in the order in which the work is done. The section that is looked at goes along. */
 defineProps<{
   termId: number;
-  here?: "term" | "wall" | "dates" | "lanes" | "week" | "students" | "what-ifs" | "rollover" | "look-back" | "history";
+  here?:
+    | "term"
+    | "wall"
+    | "dates"
+    | "lanes"
+    | "week"
+    | "students"
+    | "hours"
+    | "what-ifs"
+    | "rollover"
+    | "look-back"
+    | "history";
 }>();
 const route = useRoute();
 const views = [
@@ -15,6 +26,7 @@ const views = [
   { path: "lanes", name: "Lanes" },
   { path: "week", name: "Week" },
   { path: "students", name: "For students" },
+  { path: "hours", name: "Office hours" },
   { path: "what-ifs", name: "What if" },
   { path: "rollover", name: "Rollover" },
   { path: "look-back", name: "Look back" },

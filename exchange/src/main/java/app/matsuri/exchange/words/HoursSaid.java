@@ -19,10 +19,21 @@ public final class HoursSaid {
 
     /** All of it in one line. */
     public static String line(OfficeHours hours) {
-        List<String> parts = new ArrayList<>();
-        parts.add(String.join("; ", lines(hours)));
         BookingRules rules = hours.booking();
-        if (rules != null) {
+        String courses = hours.courses().isEmpty() ? "" : " for " + String.join(" and ", hours.courses());
+        return String.join("; ", lines(hours))
+                + (rules == null ? "" : ", " + how(hours))
+                + courses
+                + (hours.onDaysOff() ? ", on days off" : "");
+    }
+
+    /** How they are booked. */
+    public static String how(OfficeHours hours) {
+        BookingRules rules = hours.booking();
+        List<String> parts = new ArrayList<>();
+        if (rules == null) {
+            parts.add("open without booking");
+        } else {
             parts.add("in " + rules.minutes() + " min");
             if (rules.pause() > 0) {
                 parts.add(rules.pause() + " min pause");
@@ -40,8 +51,7 @@ public final class HoursSaid {
                 parts.add(rules.aTerm() + " a term");
             }
         }
-        String courses = hours.courses().isEmpty() ? "" : " for " + String.join(" and ", hours.courses());
-        return String.join(", ", parts) + courses + (hours.onDaysOff() ? ", on days off" : "");
+        return String.join(", ", parts);
     }
 
     private static String window(MeetingPattern window) {

@@ -32,6 +32,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -123,6 +124,8 @@ final class HoursBuilder {
                 hours.title(),
                 hours.courses(),
                 HoursSaid.lines(hours),
+                HoursSaid.how(hours),
+                HoursSaid.line(hours),
                 rules != null,
                 rules == null ? 1 : rules.groupFrom(),
                 rules == null ? 1 : rules.groupTo(),
@@ -178,11 +181,8 @@ final class HoursBuilder {
                 all.of().title(),
                 first.start(),
                 run.get(run.size() - 1).end(),
-                run.stream()
-                        .map(Slot::place)
-                        .filter(p -> !p.isEmpty())
-                        .findFirst()
-                        .orElse(""),
+                said(run, Slot::place),
+                said(run, Slot::link),
                 free,
                 in.stream()
                         .filter(s -> !s.state().equals("withdrawn"))
@@ -190,6 +190,11 @@ final class HoursBuilder {
                         .sum(),
                 in.stream().allMatch(s -> s.state().equals("withdrawn")),
                 in);
+    }
+
+    /** What the first says that says anything. */
+    private static String said(List<Slot> run, Function<Slot, String> what) {
+        return run.stream().map(what).filter(w -> !w.isEmpty()).findFirst().orElse("");
     }
 
     private HoursSlot slot(Slots all, Slot slot, int places, TreeSet<LocalDateTime> gone) {

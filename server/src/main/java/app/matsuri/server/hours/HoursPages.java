@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -144,6 +145,12 @@ class HoursPages {
                 byDay.computeIfAbsent(slot.date(), d -> new ArrayList<>()).add(slot);
             }
         }
+        Map<LocalDateTime, List<String>> names = rules == null || !rules.namesSeen()
+                ? Map.of()
+                : bookings.of(one.stored().termId()).stream()
+                        .filter(b -> b.held() && b.hours.equals(one.hours().id()))
+                        .collect(Collectors.groupingBy(
+                                b -> b.slot, Collectors.mapping(b -> b.personName, Collectors.toList())));
         List<HoursPage.Day> days = new ArrayList<>();
         byDay.forEach((day, slots) -> {
             Slot first = slots.get(0);
@@ -157,7 +164,8 @@ class HoursPages {
                     rules == null
                             ? List.of()
                             : slots.stream()
-                                    .map(s -> time(s, offering, rules, seen, words))
+                                    .map(s -> time(
+                                            s, offering, rules, seen, names.getOrDefault(s.name(), List.of()), words))
                                     .toList()));
         });
         String how = rules == null
@@ -177,7 +185,8 @@ class HoursPages {
                 days);
     }
 
-    private HoursPage.Time time(Slot slot, Offering offering, BookingRules rules, List<Seen> seen, PageWords words) {
+    private HoursPage.Time time(
+            Slot slot, Offering offering, BookingRules rules, List<Seen> seen, List<String> names, PageWords words) {
         Not not = offering.why(slot.name(), rules.groupFrom()).orElse(null);
         int free = offering.free(slot);
         String state = not == null
@@ -197,7 +206,11 @@ class HoursPages {
                         : free == 1 ? words.say("hours.place.one") : words.say("hours.places", free);
         boolean clash = seen.get(0).sees().student() != null && seen.stream().anyMatch(s -> inClass(s, slot));
         return new HoursPage.Time(
-                slot.name().toString(), words.time(slot.start()), state, said, clash ? words.say("hours.clash") : "");
+                slot.name().toString(),
+                words.time(slot.start()),
+                state,
+                names.isEmpty() ? said : said + ", " + String.join(", ", names),
+                clash ? words.say("hours.clash") : "");
     }
 
     private static boolean inClass(Seen seen, Slot slot) {

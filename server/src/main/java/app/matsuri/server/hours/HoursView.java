@@ -35,17 +35,21 @@ public record HoursView(
     /**
      * Office hours.
      *
-     * @param said when and how, as it could be typed
+     * @param said when, a line for each window
+     * @param how how they are booked, in words
+     * @param line all of it as it could be typed
      * @param booked whether their slots are booked
      * @param groupFrom with groupTo how many one booking may be for
-     * @param full slots that are left this week and are all taken: in how many of the coming weeks that is so
-     * @param plan as the plan has them, see docs/plan-file.md
+     * @param slots places in the next seven days, of which {@code taken} are taken
+     * @param officeHours as the plan has them, see docs/plan-file.md
      */
     public record HoursLine(
             String id,
             String title,
             List<String> courses,
             List<String> said,
+            String how,
+            String line,
             boolean booked,
             int groupFrom,
             int groupTo,
@@ -53,7 +57,7 @@ public record HoursView(
             int taken,
 
             @Schema(type = "object", description = "See docs/plan-file.md")
-            Map<String, Object> plan) {}
+            Map<String, Object> officeHours) {}
 
     /** A week: its number, its first day, its days on which something is or is off. */
     public record HoursWeek(int number, LocalDate first, List<HoursDay> days) {}
@@ -77,6 +81,7 @@ public record HoursView(
             LocalDateTime start,
             LocalDateTime end,
             String place,
+            String link,
             int free,
             int places,
             boolean withdrawn,

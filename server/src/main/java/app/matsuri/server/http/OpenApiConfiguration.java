@@ -197,7 +197,8 @@ class OpenApiConfiguration {
             "item", "PlanItem",
             "patterns", "PlanPattern",
             "rule", "PlanRule",
-            "closure", "PlanClosure");
+            "closure", "PlanClosure",
+            "officeHours", "PlanOfficeHours");
 
     private static final Map<String, String> WHOLES = Map.of("change", "Change", "plan", "Plan");
 

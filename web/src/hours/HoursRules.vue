@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { reactive } from "vue";
+import type { ChangeOf } from "../api/client";
+import type { HoursLine } from "./useHours";
+
+/** What a line of office hours does not say: their name, words on how to come, and until when slots are booked. */
+const props = defineProps<{ of: HoursLine; busy: boolean }>();
+const emit = defineEmits<{ put: [ChangeOf<"put-office-hours">]; close: [] }>();
+const plan = props.of.officeHours;
+const rules = reactive({
+  title: plan.title,
+  howToCome: plan.howToCome ?? "",
+  fromDays: plan.booking?.fromDays ?? 14,
+  untilHours: plan.booking?.untilHours ?? 1,
+  giveBackHours: plan.booking?.giveBackHours ?? 1,
+  namesSeen: plan.booking?.namesSeen ?? false,
+});
+function put() {
+  const { title, howToCome, ...booking } = rules;
+  emit("put", {
+    kind: "put-office-hours",
+    hours: { ...plan, title, howToCome, ...(plan.booking ? { booking: { ...plan.booking, ...booking } } : {}) },
+  });
+}
+</script>
+
+<template>
+  <form class="rules" @submit.prevent="put">
+    <label>Name <input v-model="rules.title" class="field" required maxlength="200" /></label>
+    <label>How to come <input v-model="rules.howToCome" class="field" maxlength="1000" /></label>
+    <template v-if="of.booked">
+      <label>
+        Booked from
+        <span
+          ><input v-model.number="rules.fromDays" class="field n" type="number" min="0" max="366" required /> days
+          before</span
+        >
+      </label>
+      <label>
+        until
+        <span
+          ><input v-model.number="rules.untilHours" class="field n" type="number" min="0" max="8784" required /> hours
+          before</span
+        >
+      </label>
+      <label>
+        given back until
+        <span
+          ><input v-model.number="rules.giveBackHours" class="field n" type="number" min="0" max="8784" required />
+          hours before</span
+        >
+      </label>
+      <label class="tick"><input v-model="rules.namesSeen" type="checkbox" /> students see who booked</label>
+    </template>
+    <p>
+      <button class="btn go" :disabled="busy">Change</button>
+      <button type="button" class="btn quiet" @click="emit('close')">Close</button>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.rules label {
+  display: grid;
+  grid-template-columns: 110px minmax(0, 1fr);
+  align-items: center;
+  gap: 6px;
+  margin: 3px 0;
+}
+.rules .tick {
+  display: flex;
+}
+.n {
+  width: 74px;
+}
+</style>
