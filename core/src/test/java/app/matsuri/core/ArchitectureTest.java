@@ -29,6 +29,8 @@ class ArchitectureTest {
             .definedBy("app.matsuri.core.session")
             .layer("plan")
             .definedBy("app.matsuri.core.plan")
+            .layer("hours")
+            .definedBy("app.matsuri.core.hours")
             .layer("flow")
             .definedBy("app.matsuri.core.flow")
             .layer("schedule")
@@ -53,9 +55,12 @@ class ArchitectureTest {
             .definedBy("app.matsuri.core.reminding")
             .layer("runlist")
             .definedBy("app.matsuri.core.runlist")
+            .whereLayer("hours")
+            .mayOnlyBeAccessedByLayers("change", "findings")
             .whereLayer("session")
             .mayOnlyBeAccessedByLayers(
                     "plan",
+                    "hours",
                     "flow",
                     "schedule",
                     "change",
@@ -70,6 +75,7 @@ class ArchitectureTest {
                     "runlist")
             .whereLayer("plan")
             .mayOnlyBeAccessedByLayers(
+                    "hours",
                     "flow",
                     "schedule",
                     "change",

@@ -53,6 +53,7 @@ public final class Findings {
         Clashes.look(schedule, all::add);
         TestsTogether.look(schedule, all::add);
         SectionsApart.look(schedule, all::add);
+        HoursAmiss.look(schedule, all::add);
         all.sort(Comparator.comparing(Finding::severity));
         return all;
     }

@@ -3,13 +3,18 @@ package app.matsuri.core.schedule;
 import app.matsuri.core.calendar.TeachingCalendar;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
+import app.matsuri.core.plan.OfficeHours;
 import app.matsuri.core.plan.Section;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Everything that follows from the decisions about a term: computed, never stored. */
-public record Schedule(TeachingCalendar calendar, List<SectionSchedule> sections) {
+/**
+ * Everything that follows from the decisions about a term: computed, never stored.
+ *
+ * @param officeHours as decided: their slots are worked out where they are asked for
+ */
+public record Schedule(TeachingCalendar calendar, List<SectionSchedule> sections, List<OfficeHours> officeHours) {
 
     /** What follows from the decisions. Pure; linear in what was decided. */
     public static Schedule of(Decisions decisions) {
@@ -20,7 +25,7 @@ public record Schedule(TeachingCalendar calendar, List<SectionSchedule> sections
                 sections.add(SectionSchedule.of(calendar, course, section));
             }
         }
-        return new Schedule(calendar, List.copyOf(Noticing.in(sections)));
+        return new Schedule(calendar, List.copyOf(Noticing.in(sections)), decisions.officeHours());
     }
 
     public Optional<SectionSchedule> section(String course, String section) {

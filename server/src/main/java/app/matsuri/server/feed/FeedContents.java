@@ -29,7 +29,11 @@ record FeedContents(
         DUE,
         OPENS,
         CLOSES,
-        NOTICES
+        NOTICES,
+        /** When office hours are. */
+        HOURS,
+        /** Bookings of the reader. */
+        BOOKINGS
     }
 
     private static final Set<Kind> USUAL = EnumSet.of(Kind.DUE, Kind.NOTICES, Kind.CLASSES);

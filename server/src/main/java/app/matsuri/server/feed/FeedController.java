@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Reminder.Whom;
 import app.matsuri.exchange.calendar.FeedEntry;
 import app.matsuri.exchange.calendar.FeedWriter;
 import app.matsuri.server.account.Accounts;
+import app.matsuri.server.hours.HoursFeed;
 import app.matsuri.server.link.Links.Sees;
 import app.matsuri.server.link.Links.Taken;
 import app.matsuri.server.link.PublicLink;
@@ -54,6 +55,7 @@ class FeedController {
     private final Seeing seeing;
     private final Clock clock;
     private final Accounts accounts;
+    private final HoursFeed hours;
     /** Calendars ask again and again: what was written stays until a term changes or something else may be seen. */
     /** Some thirty feeds of 120 things. */
     private final Cache<Entry, String> texts =
@@ -64,10 +66,11 @@ class FeedController {
             .weigher(FeedController::weight)
             .build();
 
-    FeedController(Seeing seeing, Clock clock, Accounts accounts) {
+    FeedController(Seeing seeing, Clock clock, Accounts accounts, HoursFeed hours) {
         this.seeing = seeing;
         this.clock = clock;
         this.accounts = accounts;
+        this.hours = hours;
     }
 
     /** An address, and the terms and versions that it shows. */
@@ -94,8 +97,11 @@ class FeedController {
         }
         List<Sees> sees = seeing.sees(link);
         Whose whose = whose(link);
+        String booked = FeedContents.of(query).has(FeedContents.Kind.BOOKINGS)
+                ? hours.mark(sees.stream().map(Sees::stored).toList())
+                : "";
         Key key = new Key(
-                source + " " + whose.classes(),
+                source + " " + whose.classes() + " " + booked,
                 sees.stream()
                         .map(s -> s.stored().termId() + " " + s.stored().version())
                         .toList());
@@ -189,6 +195,12 @@ class FeedController {
             if (away) {
                 entries.addAll(feeds.away());
             }
+        }
+        if (contents.has(FeedContents.Kind.HOURS)) {
+            entries.addAll(hours.hours(seen, host));
+        }
+        if (contents.has(FeedContents.Kind.BOOKINGS)) {
+            entries.addAll(hours.bookings(seen, whose.to() == Whom.INSTRUCTOR, host));
         }
         PageWords words = seeing.words(seen.get(0));
         String courses = String.join(

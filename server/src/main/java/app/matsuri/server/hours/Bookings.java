@@ -194,6 +194,16 @@ public class Bookings {
                 .getResultList();
     }
 
+    /** Changes whenever a booking of the term does. */
+    @Transactional(readOnly = true)
+    public String mark(long termId) {
+        Object[] last = entities.createQuery(
+                        "select count(b), max(b.changedAt) from Booking b where b.termId = :t", Object[].class)
+                .setParameter("t", termId)
+                .getSingleResult();
+        return last[0] + "@" + last[1];
+    }
+
     /** Those of a person that are held and not over. */
     @Transactional(readOnly = true)
     public List<Booking> of(Stored stored, Person person) {
@@ -331,5 +341,11 @@ public class Bookings {
     static int fewest(OfficeHours hours) {
         BookingRules rules = hours.booking();
         return rules == null ? 1 : rules.groupFrom();
+    }
+
+    /** Whether a booking is for one person always. */
+    static boolean alone(OfficeHours hours) {
+        BookingRules rules = hours.booking();
+        return rules == null || rules.groupTo() == 1;
     }
 }

@@ -27,6 +27,16 @@ public record HoursPage(
         List<Hours> hours,
         String zone) {
 
+    /** Whether any of them are booked. */
+    public boolean books() {
+        return hours.stream().anyMatch(h -> h.booked() && !h.days().isEmpty());
+    }
+
+    /** The most people that a booking here may be for. */
+    public int people() {
+        return hours.stream().mapToInt(Hours::groupTo).max().orElse(1);
+    }
+
     /**
      * A booking of the reader.
      *

@@ -89,9 +89,8 @@ class HoursPageController {
     @PostMapping("/see/{token}/hours")
     String book(
             @PathVariable String token,
-            @RequestParam String hours,
             @RequestParam String slot,
-            @RequestParam(defaultValue = "") String name,
+            @RequestParam(name = "name", defaultValue = "") String who,
             @RequestParam(defaultValue = "") String mail,
             @RequestParam(defaultValue = "") String about,
             @RequestParam(required = false) @Nullable Integer people,
@@ -99,15 +98,17 @@ class HoursPageController {
             Model model) {
         List<Seen> seen = seen(token, response);
         Said typed =
-                new Said("", true, cut(name, LONGEST_NAME), cut(mail, LONGEST_NAME), cut(about, LONGEST_ABOUT), null);
+                new Said("", true, cut(who, LONGEST_NAME), cut(mail, LONGEST_NAME), cut(about, LONGEST_ABOUT), null);
+        int at = slot.lastIndexOf(' ');
+        String hours = at < 0 ? "" : slot.substring(0, at);
         Offered offered = HoursPages.offered(seen).stream()
                 .filter(o -> o.key().equals(hours))
                 .findFirst()
                 .orElseThrow(NothingHere::new);
         PageWords words = seeing.words(seen.get(0));
-        LocalDateTime at;
+        LocalDateTime name;
         try {
-            at = LocalDateTime.parse(slot);
+            name = LocalDateTime.parse(slot.substring(at + 1));
         } catch (DateTimeException e) {
             throw new NothingHere();
         }
@@ -120,12 +121,14 @@ class HoursPageController {
         if (!known && (by.isBlank() || !typed.mail().strip().matches("[^@\\s,;<>\"]+@[^@\\s,;<>\"]+"))) {
             return page(seen, token, typed.of(words.say("hours.not.who"), false), model);
         }
-        int size = people == null ? Bookings.fewest(offered.hours()) : Math.max(0, Math.min(MOST_PEOPLE, people));
+        int size = people == null || Bookings.alone(offered.hours())
+                ? Bookings.fewest(offered.hours())
+                : Math.max(0, Math.min(MOST_PEOPLE, people));
         Bookings.Answer answer = bookings.book(
                 offered.stored().termId(),
                 new Bookings.Wish(
                         offered.hours().id(),
-                        at,
+                        name,
                         size,
                         by,
                         person,

@@ -94,7 +94,7 @@ class HoursPages {
         }
         return new HoursPage(
                 words.language(),
-                words.say("hours"),
+                words.say("officehours"),
                 first.base(),
                 post,
                 said.words(),
@@ -165,7 +165,13 @@ class HoursPages {
                             ? List.of()
                             : slots.stream()
                                     .map(s -> time(
-                                            s, offering, rules, seen, names.getOrDefault(s.name(), List.of()), words))
+                                            one,
+                                            s,
+                                            offering,
+                                            rules,
+                                            seen,
+                                            names.getOrDefault(s.name(), List.of()),
+                                            words))
                                     .toList()));
         });
         String how = rules == null
@@ -186,7 +192,13 @@ class HoursPages {
     }
 
     private HoursPage.Time time(
-            Slot slot, Offering offering, BookingRules rules, List<Seen> seen, List<String> names, PageWords words) {
+            Offered one,
+            Slot slot,
+            Offering offering,
+            BookingRules rules,
+            List<Seen> seen,
+            List<String> names,
+            PageWords words) {
         Not not = offering.why(slot.name(), rules.groupFrom()).orElse(null);
         int free = offering.free(slot);
         String state = not == null
@@ -206,7 +218,7 @@ class HoursPages {
                         : free == 1 ? words.say("hours.place.one") : words.say("hours.places", free);
         boolean clash = seen.get(0).sees().student() != null && seen.stream().anyMatch(s -> inClass(s, slot));
         return new HoursPage.Time(
-                slot.name().toString(),
+                one.key() + " " + slot.name(),
                 words.time(slot.start()),
                 state,
                 names.isEmpty() ? said : said + ", " + String.join(", ", names),

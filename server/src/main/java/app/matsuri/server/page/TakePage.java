@@ -27,7 +27,8 @@ public record TakePage(
         Addresses addresses) {
 
     /** The kinds of entries, and those that are chosen where nothing is. */
-    private static final List<String> KINDS = List.of("classes", "due", "opens", "closes", "notices");
+    private static final List<String> KINDS =
+            List.of("classes", "due", "opens", "closes", "notices", "hours", "bookings");
 
     private static final List<String> REMINDERS = List.of("none", "60", "1440", "2880");
 

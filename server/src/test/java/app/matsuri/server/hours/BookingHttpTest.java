@@ -91,7 +91,7 @@ class BookingHttpTest {
     }
 
     private MockHttpServletRequestBuilder press(String link, String slot) {
-        return post(URI.create(link + "/hours")).param("hours", term + "/oh").param("slot", slot);
+        return post(URI.create(link + "/hours")).param("slot", term + "/oh " + slot);
     }
 
     private List<Letter> sent() {
@@ -196,6 +196,27 @@ class BookingHttpTest {
         change("{\"kind\":\"remove-office-hours\",\"id\":\"oh\"}");
         assertThat(bookings.of(term).get(0).state).isEqualTo(Booking.State.WITHDRAWN);
         assertThat(sent().get(0).calendar).contains("METHOD:CANCEL", "SEQUENCE:2", booking.uid);
+    }
+
+    @Test
+    void feedsHaveOfficeHoursAndBookingsWhereTheyAreAskedFor() throws Exception {
+        String link = link("4101");
+        String feed = link + "/dates.ics?with=hours&with=bookings";
+        assertThat(ics(feed)).contains("SUMMARY:Office hours").doesNotContain("T131500");
+        page(press(link, SLOT));
+        Booking booking = bookings.of(term).get(0);
+        assertThat(ics(feed)).contains("UID:" + booking.uid + "@matsuri", ":20261009T131500");
+        assertThat(ics(link("4102") + "/dates.ics?with=bookings")).doesNotContain(booking.uid);
+        assertThat(ics(link + "/dates.ics")).doesNotContain("SUMMARY:Office hours");
+        page(post(URI.create(link + "/hours/back")).param("booking", booking.uid));
+        assertThat(ics(feed)).doesNotContain(booking.uid);
+    }
+
+    private String ics(String path) throws Exception {
+        MockHttpServletResponse response =
+                mvc.perform(get(URI.create(path))).andReturn().getResponse();
+        assertThat(response.getStatus()).isEqualTo(200);
+        return response.getContentAsString(StandardCharsets.UTF_8);
     }
 
     /** Of many who press at once one has the last place, and each of the others is told so with what is free. */
