@@ -74,6 +74,11 @@ public record OfficeHours(
         return new OfficeHours(id, title, courses, windows, booking, howToCome, stays, changes, blocked, extra);
     }
 
+    /** The same with nothing changed by hand. */
+    public OfficeHours plain() {
+        return withChanges(List.of()).withBlocked(Set.of());
+    }
+
     public OfficeHours withChanges(List<SessionChange> others) {
         return new OfficeHours(id, title, courses, windows, booking, howToCome, onDaysOff, others, blocked, extra);
     }

@@ -5,6 +5,7 @@ import app.matsuri.core.change.plan.BringCourses;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.OfficeHours;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
@@ -99,7 +100,17 @@ public record Rollover(
             now = now.withCourse(course);
             brought.add(course);
         }
-        return new RolledOver(this, to, now, schedule, rows, notes, new BringCourses(sentence(), brought));
+        List<OfficeHours> hours = units.isEmpty() ? HoursRolled.of(from, courses, now, notes) : List.of();
+        List<OfficeHours> all = new ArrayList<>(now.officeHours());
+        all.addAll(hours);
+        return new RolledOver(
+                this,
+                to,
+                now.withOfficeHours(all),
+                schedule,
+                rows,
+                notes,
+                new BringCourses(sentence(), brought, hours));
     }
 
     /** The course with the dates kept that found no place and have no rule any more, until they are given one. */

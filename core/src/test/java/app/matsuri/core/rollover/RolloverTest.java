@@ -9,19 +9,23 @@ import app.matsuri.core.Plans;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Term;
 import app.matsuri.core.calendar.WholeWeeks;
+import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Refused;
 import app.matsuri.core.flow.Placement;
+import app.matsuri.core.plan.BookingRules;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
+import app.matsuri.core.plan.OfficeHours;
 import app.matsuri.core.plan.OwnLesson;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Told;
 import app.matsuri.core.plan.Took;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.core.session.MeetingPattern;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.temporal.WeekFields;
@@ -362,5 +366,29 @@ class RolloverTest {
         RolledOver over = roll(done, new RollBy.ByRule(), spring());
         assertThat(over.after().courses().get(0).besides().took())
                 .containsExactly(new Took("U", "Autumn 2026", "A", 43));
+    }
+
+    /** Weekly office hours come along, what was done with single slots and what is of single dates does not. */
+    @Test
+    void officeHoursComeAlongWithTheirCourse() {
+        MeetingPattern weekly = Plans.meets("TU", "13:00", 60);
+        MeetingPattern once = Plans.meets("FR", "13:00", 60).within(day("2026-10-09"), day("2026-10-09"));
+        OfficeHours hours = OfficeHours.of("oh", "Office hours", List.of(weekly, once), BookingRules.of(15))
+                .withCourses(List.of("HYD 210", "MAP 115"))
+                .withBlocked(Set.of(at("2026-10-06T13:00")));
+        OfficeHours others =
+                OfficeHours.of("map", "Maps", List.of(weekly), null).withCourses(List.of("MAP 115"));
+        RandomCourse random = new RandomCourse(3);
+        Decisions from = random.decisions(random.term(day("2026-08-31"), 15)).withOfficeHours(List.of(hours, others));
+        RolledOver over = roll(from, new RollBy.ByWeek(false), spring());
+        assertThat(over.notes()).contains("“Office hours”: times on single dates stay behind.");
+        Decisions made = Change.make(over.change(), spring()).decisions();
+        assertThat(made.officeHours()).singleElement().satisfies(now -> {
+            assertThat(now.windows()).containsExactly(weekly);
+            assertThat(now.courses()).containsExactly("HYD 210");
+            assertThat(now.blocked()).isEmpty();
+            assertThat(now.booking()).isEqualTo(BookingRules.of(15));
+        });
+        assertThat(made).isEqualTo(over.after());
     }
 }
