@@ -25,7 +25,6 @@ class Screenshots {
             try (Page page = Page.open(app)) {
                 page.go("/sign-in");
                 page.see(".demo");
-                take(page, "sign-in");
                 page.enter("I. Tolvanen");
                 page.see(".wall");
                 take(page, "wall");
@@ -197,6 +196,10 @@ class Screenshots {
         page.press("Look back");
         page.see(".unit .pace");
         take(page, "look-back");
+        page.press("Office hours");
+        page.click(".box.booked");
+        page.see(".slip");
+        take(page, "office-hours");
     }
 
     /** The Term view: full, painted, proposed, a list read, a section. */
