@@ -15,8 +15,8 @@ const quantile = (list, q) =>
     Math.min(list.length - 1, Math.floor(list.length * q))
   ];
 
-async function start(archive, dump) {
-  const data = mkdtempSync(join(tmpdir(), "matsuri-bench-"));
+async function start(archive, dump, over) {
+  const data = over ?? mkdtempSync(join(tmpdir(), "matsuri-bench-"));
   const flags = dump
     ? [`-XX:ArchiveClassesAtExit=${archive}`]
     : archive
@@ -63,7 +63,7 @@ async function start(archive, dump) {
       await sleep(20);
     }
   }
-  return { child, ms: performance.now() - from, served: join(data, "served.log") };
+  return { child, ms: performance.now() - from, served: join(data, "served.log"), data };
 }
 async function stop(child) {
   const ended = new Promise((r) => child.on("exit", r));
@@ -376,4 +376,81 @@ if (what === "all" || what === "pages") {
     console.log(`${name} ${letters} reminders planned, claimed and written, moment by moment: ${seconds.toFixed(1)} s, ${((seconds / letters) * 10_000).toFixed(1)} s for 10,000`);
   }
   await stop(child);
+}
+if (what === "all" || what === "hours") {
+  const { child, data } = await start(existsSync(archive) ? archive : null, false);
+  const ask = await signedIn();
+  const post = (path, body, type = "application/json") =>
+    ask(path, { method: "POST", body: JSON.stringify(body), headers: { "Content-Type": type } });
+  const { id } = await (
+    await post(
+      "/api/terms",
+      {
+        matsuri: 1,
+        term: { name: "Bench", first: "2026-08-31", last: "2026-12-18", zone: "America/Chicago" },
+        courses: [
+          {
+            code: "ONE 1",
+            title: "One",
+            sections: [
+              {
+                code: "A",
+                meets: [{ rule: "FREQ=WEEKLY;BYDAY=MO", start: "10:00", minutes: 50 }],
+                students: Array.from({ length: 200 }, (_, n) => ({ id: `9${n}`, name: `Student ${n}`, mail: `s${n}@bench.example` })),
+              },
+            ],
+          },
+        ],
+        officeHours: [
+          {
+            id: "oh",
+            title: "Office hours",
+            windows: [{ rule: "FREQ=WEEKLY;BYDAY=TH,FR", start: "13:00", minutes: 60 }],
+            booking: { minutes: 15 },
+          },
+        ],
+      },
+      "application/octet-stream",
+    )
+  ).json();
+  await post(`/api/terms/${id}/links/students`, { course: "ONE 1", section: "A" });
+  const table = await (await ask(`/api/terms/${id}/links/students.csv?course=ONE%201&section=A`)).text();
+  const own = table.trim().split("\r\n").slice(1).map((row) => new URL(row.split(",").at(-1)).pathname);
+  const press = async (path, slot) => {
+    const from = performance.now();
+    try {
+      const answer = await fetch(`${base}${path}/hours`, { method: "POST", body: new URLSearchParams({ slot: `${id}/oh ${slot}` }) });
+      const said = /role="status"[^>]*>([^<]*)</.exec(await answer.text())?.[1] ?? "";
+      return { ms: performance.now() - from, status: answer.status, said };
+    } catch {
+      return { ms: 0, status: 0, said: "" };
+    }
+  };
+  const said = (all) => {
+    const booked = all.filter((a) => a.said.startsWith("Booked")).length;
+    const told = all.filter((a) => a.said.includes("this time is taken")).length;
+    return `${booked} booked, ${told} told that it is taken, ${all.filter((a) => a.status !== 200).length} errors`;
+  };
+  const held = async (as, slot) =>
+    (await (await as(`/api/terms/${id}/hours`)).json()).bookings.filter((b) => b.slot.startsWith(slot) && b.state === "held").length;
+  await Promise.all(own.map((path) => fetch(`${base}${path}/hours`)));
+  const first = await Promise.all(own.map((path) => press(path, "2026-10-08T13:00")));
+  console.log(
+    `200 people at one last place: ${said(first)}; median ${quantile(first.map((a) => a.ms), 0.5).toFixed(0)} ms, p95 ${quantile(first.map((a) => a.ms), 0.95).toFixed(0)} ms`,
+  );
+  // again, and the server is killed in the middle; what was said to be booked is there, once
+  const asked = own.map((path) => press(path, "2026-10-09T13:30"));
+  await sleep(60);
+  const ended = new Promise((r) => child.on("exit", r));
+  child.kill("SIGKILL");
+  await ended;
+  const cut = await Promise.all(asked);
+  const again = await start(existsSync(archive) ? archive : null, false, data);
+  const later = await signedIn();
+  const was = await held(later, "2026-10-09T13:30");
+  const second = await Promise.all(own.map((path) => press(path, "2026-10-09T13:30")));
+  console.log(
+    `killed in the middle: ${cut.filter((a) => a.said.startsWith("Booked")).length} said to be booked, ${was} there after a start; pressed again: ${said(second)}; held ${await held(later, "2026-10-09T13:30")}`,
+  );
+  await stop(again.child);
 }

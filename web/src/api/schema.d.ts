@@ -1163,6 +1163,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/meeting-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/meetings": {
         parameters: {
             query?: never;
@@ -1807,6 +1823,7 @@ export interface components {
             does?: string | null;
             /** @constant */
             kind: "bring-courses";
+            officeHours?: components["schemas"]["PlanOfficeHours"][] | null;
         };
         CalendarColumn: {
             teaches: boolean;
@@ -2834,6 +2851,9 @@ export interface components {
             displayName: string;
             preferences: components["schemas"]["Preferences"];
             signIn: string;
+        };
+        MeetingLink: {
+            link: string;
         };
         MeetingsRead: {
             patterns: components["schemas"]["PlanPattern"][];
@@ -7302,6 +7322,37 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeetingLink"];
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */

@@ -41,7 +41,12 @@ const HOURS = {
   groupTo: 1,
   slots: 4,
   taken: 1,
-  officeHours: { id: "oh", title: "Office hours", windows: [], booking: { minutes: 15, aWeek: 2 } },
+  officeHours: {
+    id: "oh",
+    title: "Office hours",
+    windows: [{ rule: "FREQ=WEEKLY;BYDAY=FR", start: "13:00", minutes: 60 }],
+    booking: { minutes: 15, aWeek: 2 },
+  },
 };
 const booking = (more: object = {}) => ({
   uid: "u1",
@@ -211,14 +216,21 @@ describe("office hours", () => {
   });
 
   it("keeps the rules that a line does not say, and removes on a second press", async () => {
-    const { at, press, proposed } = await page();
+    const { at, press, proposed } = await page({
+      "POST meeting-links": () => ({ link: "http://x.example/meeting/a" }),
+    });
     await press("name and rules");
+    await press("make one");
     await at.find(".rules input").setValue("Open door");
     await at.find(".rules input[type=checkbox]").setValue(true);
     await at.find("form.rules").trigger("submit");
     await settled();
     expect(proposed()).toMatchObject({
-      hours: { title: "Open door", booking: { minutes: 15, aWeek: 2, fromDays: 14, namesSeen: true } },
+      hours: {
+        title: "Open door",
+        windows: [{ link: "http://x.example/meeting/a" }],
+        booking: { minutes: 15, aWeek: 2, fromDays: 14, namesSeen: true },
+      },
     });
     const other = await page();
     await other.press("remove");

@@ -203,6 +203,7 @@ const removing = shallowRef("");
             @close="editing = ''"
           />
           <HoursRules
+            :term-id="termId"
             v-else-if="ruling === h.id"
             :of="h"
             :busy="busy"

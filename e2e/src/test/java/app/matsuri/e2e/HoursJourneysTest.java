@@ -2,6 +2,7 @@ package app.matsuri.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
@@ -11,7 +12,8 @@ class HoursJourneysTest {
     /** Weekly office hours in slots for a term in four actions, by keyboard behind the first press: at most 6. */
     @Test
     void officeHoursOfATermAreTypedInALine() throws Exception {
-        try (Page page = Page.open(App.demo()).withPlan("I. Tolvanen", "spring-2027.json")) {
+        try (Page page =
+                Page.open(App.demo()).withPlan("I. Tolvanen", Path.of("src", "test", "resources", "glaciers.json"))) {
             page.press("Office hours"); // 1
             page.seeText("main", "No office hours yet.");
             page.type("[aria-label='New office hours']", "Fri 13-14 in 15 min, Weir House 1"); // 2 and 3

@@ -62,7 +62,7 @@ public final class Find {
     }
 
     public static OfficeHours officeHours(Decisions in, String id) {
-        return in.officeHours(id).orElseThrow(() -> NoSuch.in("this term", "office hours", id));
+        return in.officeHours(id).orElseThrow(() -> NoSuch.officeHours(id));
     }
 
     /** A notice as what a hand moves: notices and work may have the same id. */

@@ -22,12 +22,17 @@ public final class NoSuch extends Refused {
         return new NoSuch("course", "There is no course “" + code + "” in this term.");
     }
 
+    /** There are no such office hours in the term. */
+    public static NoSuch officeHours(String id) {
+        return new NoSuch("office-hours", "There are no office hours “" + id + "” in this term.");
+    }
+
     /** There is no such term, or not for who asks. */
     public static NoSuch term(long id) {
         return new NoSuch("term", "There is no term " + id + " here. It may belong to another sign-in.");
     }
 
-    /** What is not there: "course", "section", "unit", "lesson", "item", "notice", "rhythm" or "term". */
+    /** What is not there: "course", "section", "unit", "lesson", "item", "notice", "rhythm", "office-hours" or "term". */
     public String what() {
         return what;
     }

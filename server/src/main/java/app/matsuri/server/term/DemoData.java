@@ -34,11 +34,7 @@ class DemoData implements SmartInitializingSingleton {
     private final Bookings bookings;
 
     DemoData(
-            MatsuriProperties properties,
-            Accounts accounts,
-            ChangeService changes,
-            GradeBook book,
-            Bookings bookings) {
+            MatsuriProperties properties, Accounts accounts, ChangeService changes, GradeBook book, Bookings bookings) {
         this.properties = properties;
         this.accounts = accounts;
         this.changes = changes;

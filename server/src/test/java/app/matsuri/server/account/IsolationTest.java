@@ -60,6 +60,7 @@ class IsolationTest {
                             .replace("{id}", "1")
                             .replace("{colleagueId}", "1")
                             .replace("{linkId}", "1")
+                            .replace("{uid}", "abc")
                             .replace("{file}", "abc")
                     + "?text=today&name=x&course=HYD%20210&section=A&ids=1&past=1";
             String type = endpoint.path().endsWith("}/files") ? "application/octet-stream" : "application/json";

@@ -1,11 +1,13 @@
 package app.matsuri.server.hours;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.Browser;
 import app.matsuri.server.ServerTest;
 import app.matsuri.server.account.Accounts;
+import java.net.URI;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -120,6 +122,21 @@ class HoursHttpTest {
                 .body();
         assertThat(moved.path("notes").toString()).contains("would be moved, and told");
         assertThat(moved.path("hours").path("weekdays").toString()).contains("TH");
+    }
+
+    /** A link of the simulated provider, which leads to a page that says so. */
+    @Test
+    void aMeetingLinkIsMade() throws Exception {
+        String link = browser.post("/api/terms/" + term + "/meeting-links", "")
+                .body()
+                .path("link")
+                .stringValue();
+        String path = URI.create(link).getPath();
+        assertThat(path).matches("/meeting/[a-z0-9]{12}");
+        assertThat(mvc.perform(get(path)).andReturn().getResponse().getContentAsString())
+                .contains("The provider of this link is simulated");
+        assertThat(mvc.perform(get("/meeting/short")).andReturn().getResponse().getStatus())
+                .isEqualTo(404);
     }
 
     @Test
