@@ -440,7 +440,7 @@ if (what === "all" || what === "hours") {
   );
   // again, and the server is killed in the middle; what was said to be booked is there, once
   const asked = own.map((path) => press(path, "2026-10-09T13:30"));
-  await sleep(60);
+  await sleep(1500);
   const ended = new Promise((r) => child.on("exit", r));
   child.kill("SIGKILL");
   await ended;

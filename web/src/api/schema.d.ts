@@ -3339,7 +3339,7 @@ export interface components {
         };
         PlanReminder: {
             /** @enum {unknown} */
-            before?: "opens" | "due" | "closes" | "session";
+            before?: "opens" | "due" | "closes" | "session" | "booking";
             feed?: boolean;
             id: string;
             item?: string;

@@ -43,6 +43,8 @@ const things = computed(
 );
 const name = (r: Reminder) => (r.item ? (things.value.get(r.item) ?? r.item) : "");
 
+/** Work has dates of its own; a class or a booking begins. */
+const ofWork = computed(() => fresh.before !== "session" && fresh.before !== "booking");
 function add() {
   const taken = new Set(reminders.value.map((r) => r.id));
   let n = 1;
@@ -52,9 +54,9 @@ function add() {
     id: `reminder-${n}`,
     before: fresh.before,
     lead: LEADS[fresh.lead]!.lead,
-    ...(fresh.before !== "session" && fresh.what === "marked" ? { marked: true } : {}),
-    ...(fresh.before !== "session" && fresh.what.startsWith("item:") ? { item: fresh.what.slice(5) } : {}),
-    ...(fresh.before !== "session" && kind ? { kinds: [fresh.what] } : {}),
+    ...(ofWork.value && fresh.what === "marked" ? { marked: true } : {}),
+    ...(ofWork.value && fresh.what.startsWith("item:") ? { item: fresh.what.slice(5) } : {}),
+    ...(ofWork.value && kind ? { kinds: [fresh.what] } : {}),
     ...(fresh.to === "instructor" ? { to: "instructor" as const } : {}),
     ...(fresh.mail ? {} : { mail: false }),
     ...(fresh.feed ? {} : { feed: false }),
@@ -69,7 +71,13 @@ async function run() {
   const letters = await letRun(`${until.day}T${until.time}`);
   if (letters !== null) ran.value = `${count(letters, "letter")} went into the outbox.`;
 }
-const WHAT: Record<string, string> = { due: "due", opens: "opens", closes: "closes", session: "class" };
+const WHAT: Record<string, string> = {
+  due: "due",
+  opens: "opens",
+  closes: "closes",
+  session: "class",
+  booking: "booking",
+};
 const title = (c: Coming) => c.title || "class";
 const to = (c: Coming) =>
   `${c.mail ? count(c.readers, "person", "people") : "calendars"}${c.withoutAddress && c.mail ? `, ${c.withoutAddress} not reached` : ""}`;
@@ -110,7 +118,7 @@ function went(g: Schemas["WentOut"]): string {
         <select id="rem-before" v-model="fresh.before" class="field">
           <option v-for="[value, words] in BEFORES" :key="value" :value="value">{{ words }}</option>
         </select>
-        <template v-if="fresh.before !== 'session'">
+        <template v-if="ofWork">
           <label for="rem-what">of</label>
           <select id="rem-what" v-model="fresh.what" class="field">
             <option value="marked">all work with points</option>

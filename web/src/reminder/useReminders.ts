@@ -58,6 +58,7 @@ export const BEFORES: [NonNullable<Reminder["before"]>, string][] = [
   ["opens", "it opens"],
   ["closes", "it closes"],
   ["session", "each class"],
+  ["booking", "each booking of office hours"],
 ];
 
 /** How long before, in words. */
@@ -77,11 +78,12 @@ export function said(r: Reminder, item: string): string {
   const mail = r.mail ?? true;
   const feed = r.feed ?? true;
   if (item && !mail && !feed) {
-    return `${item} has no reminder before it ${{ due: "is due", opens: "opens", closes: "closes", session: "begins" }[before]}`;
+    return `${item} has no reminder before it ${{ due: "is due", opens: "opens", closes: "closes", session: "begins", booking: "begins" }[before]}`;
   }
   const how = mail && feed ? "by mail and in calendars" : mail ? "by mail" : feed ? "in calendars" : "not at all";
   const to = r.to === "instructor" ? ", to who teaches" : "";
   if (before === "session") return `${leadSaid(r.lead)} each class: ${how}${to}`;
+  if (before === "booking") return `${leadSaid(r.lead)} each booking of office hours: by mail${to}`;
   const when = { due: "due", opens: "opened", closes: "closed" }[before];
   const what = item || (r.kinds?.length ? r.kinds.join(", ") : "all work") + (r.marked ? " with points" : "");
   return `${leadSaid(r.lead)}, ${what} that is ${when}: ${how}${to}`;

@@ -37,7 +37,9 @@ public record Reminder(
         DUE(Which.DUE),
         CLOSES(Which.CLOSES),
         /** The start of a class. */
-        SESSION(null);
+        SESSION(null),
+        /** The start of a booking of office hours. */
+        BOOKING(null);
 
         private final @Nullable Which which;
 
@@ -45,7 +47,7 @@ public record Reminder(
             this.which = which;
         }
 
-        /** The date of work; null for a class. */
+        /** The date of work; null for a class or a booking. */
         public @Nullable Which which() {
             return which;
         }

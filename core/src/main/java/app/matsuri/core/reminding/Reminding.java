@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param date what it comes before, as it was told
  * @param at when, in the term's zone
  * @param students ids, in the order of the roster; none where it goes to who teaches
+ * @param booking what names the booking that it is of; empty for none
  */
 public record Reminding(
         Reminder reminder,
@@ -24,7 +25,8 @@ public record Reminding(
         String title,
         LocalDateTime date,
         LocalDateTime at,
-        List<String> students) {
+        List<String> students,
+        String booking) {
 
     public Reminding {
         students = List.copyOf(students);
@@ -32,7 +34,9 @@ public record Reminding(
 
     /** What names it, whenever it comes: it stays one when its date is told to be another. */
     public String key() {
-        return section + "|" + reminder.id() + "|" + (thing == null ? date : thing.course() + "|" + thing.id());
+        String what =
+                !booking.isEmpty() ? booking : thing == null ? date.toString() : thing.course() + "|" + thing.id();
+        return section + "|" + reminder.id() + "|" + what;
     }
 
     /** Whether it goes to who teaches. */

@@ -150,6 +150,6 @@ public final class Remindings {
     private Reminding of(
             Reminder reminder, @Nullable ThingRef thing, String title, LocalDateTime date, List<String> students) {
         return new Reminding(
-                reminder, in.ref(), thing, title, date, reminder.lead().of(date), students);
+                reminder, in.ref(), thing, title, date, reminder.lead().of(date), students, "");
     }
 }

@@ -83,7 +83,7 @@ public class Booking {
         return state == State.HELD;
     }
 
-    Person person() {
+    public Person person() {
         return new Person(rosterNumber, mail);
     }
 

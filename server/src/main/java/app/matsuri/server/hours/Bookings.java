@@ -85,20 +85,17 @@ public class Bookings {
     /** Books a slot, or says why not. */
     @Transactional
     public Answer book(long termId, Wish wish) {
-        Stored stored = locked(termId).orElse(null);
-        OfficeHours hours = stored == null
-                ? null
-                : stored.decisions().officeHours(wish.hours()).orElse(null);
-        if (stored == null || hours == null) {
-            return new Answer(null, Not.GONE, List.of());
+        // who cannot have it waits for nobody
+        Looked now = look(store.any(termId), wish);
+        if (now.not() == null) {
+            now = locked(termId).map(stored -> look(stored, wish)).orElse(Looked.GONE);
         }
-        Offering offering = offering(stored, hours, wish.person());
-        Optional<Not> not = wish.byTeacher()
-                ? offering.whyForTeacher(wish.slot(), wish.people())
-                : offering.why(wish.slot(), wish.people());
-        if (not.isPresent()) {
-            return new Answer(null, not.get(), offering.next(INSTEAD));
+        Offering offering = now.offering();
+        Stored stored = now.stored();
+        if (now.not() != null || offering == null || stored == null) {
+            return new Answer(null, now.not(), offering == null ? List.of() : offering.next(INSTEAD));
         }
+        OfficeHours hours = offering.hours();
         Slot slot = offering.slots().slot(wish.slot()).orElseThrow();
         Booking booking = new Booking();
         booking.termId = termId;
@@ -122,6 +119,28 @@ public class Bookings {
         take(booking);
         letters.booked(stored, hours, booking);
         return new Answer(booking, null, List.of());
+    }
+
+    /** What a wish comes to: why it cannot be, or null. */
+    private record Looked(
+            @Nullable Stored stored,
+            @Nullable Offering offering,
+            @Nullable Not not) {
+
+        private static final Looked GONE = new Looked(null, null, Not.GONE);
+    }
+
+    private Looked look(Stored stored, Wish wish) {
+        return stored.decisions()
+                .officeHours(wish.hours())
+                .map(hours -> {
+                    Offering offering = offering(stored, hours, wish.person());
+                    Optional<Not> not = wish.byTeacher()
+                            ? offering.whyForTeacher(wish.slot(), wish.people())
+                            : offering.why(wish.slot(), wish.people());
+                    return new Looked(stored, offering, not.orElse(null));
+                })
+                .orElse(Looked.GONE);
     }
 
     /** A place for each of the people; the key of the table says that none is promised twice. */

@@ -87,14 +87,19 @@ class ReminderLetters {
             case OPENS -> words.say("opens.at", when);
             case DUE -> words.say("due.on", when);
             case CLOSES -> words.say("closes.at", when);
-            case SESSION -> when;
+            case SESSION, BOOKING -> when;
         };
         ThingRef thing = reminding.thing();
         String title = thing == null && reminding.title().isEmpty() ? words.say("feed.class") : reminding.title();
-        String address = thing == null || page.isEmpty()
+        String address = page.isEmpty()
                 ? ""
-                : page + "/thing?of=" + Seeing.encoded(one.stored().termId() + "/" + reminding.section()) + "&course="
-                        + Seeing.encoded(thing.course()) + "&id=" + Seeing.encoded(thing.id());
+                : !reminding.booking().isEmpty()
+                        ? page + "/hours"
+                        : thing == null
+                                ? ""
+                                : page + "/thing?of="
+                                        + Seeing.encoded(one.stored().termId() + "/" + reminding.section()) + "&course="
+                                        + Seeing.encoded(thing.course()) + "&id=" + Seeing.encoded(thing.id());
         return new Line(words.say("feed.entry", course, title), said, "", address);
     }
 

@@ -1,6 +1,8 @@
 package app.matsuri.server.reminder;
 
 import app.matsuri.core.plan.Course;
+import app.matsuri.core.plan.OfficeHours;
+import app.matsuri.core.plan.Reminder;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.reminding.Reminding;
@@ -8,6 +10,9 @@ import app.matsuri.core.reminding.Remindings;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.server.gradebook.GradeBook;
+import app.matsuri.server.hours.Booking;
+import app.matsuri.server.hours.Bookings;
+import app.matsuri.server.link.Person;
 import app.matsuri.server.page.Readers;
 import app.matsuri.server.storage.Stored;
 import jakarta.persistence.EntityManager;
@@ -20,6 +25,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -31,11 +37,13 @@ class ReminderPlans {
     private final Readers readers;
     private final GradeBook book;
     private final EntityManager entities;
+    private final Bookings bookings;
 
-    ReminderPlans(Readers readers, GradeBook book, EntityManager entities) {
+    ReminderPlans(Readers readers, GradeBook book, EntityManager entities, Bookings bookings) {
         this.readers = readers;
         this.book = book;
         this.entities = entities;
+        this.bookings = bookings;
     }
 
     /**
@@ -105,8 +113,60 @@ class ReminderPlans {
                         .forEach(r -> planned.add(new Planned(stored, r, stopped.contains(r.key()))));
             }
         }
+        bookings(stored, schedule, courses, stopped, planned);
         planned.sort(Comparator.comparing(Planned::at).thenComparing(Planned::date));
         return planned;
+    }
+
+    /** Of each booking that is held, those of the first of its person's courses that reminds of bookings. */
+    private void bookings(
+            Stored stored, Schedule schedule, List<Course> courses, Set<String> stopped, List<Planned> planned) {
+        List<Course> reminding = courses.stream()
+                .filter(c -> c.besides().reminders().stream().anyMatch(ReminderPlans::ofBooking))
+                .toList();
+        if (reminding.isEmpty()) {
+            return;
+        }
+        for (Booking booking : bookings.of(stored.termId())) {
+            OfficeHours hours = !booking.held()
+                    ? null
+                    : stored.decisions().officeHours(booking.hours).orElse(null);
+            if (hours != null) {
+                reminding.stream()
+                        .filter(c -> hours.isFor(c.code()))
+                        .flatMap(c -> schedule.sections(c.code()).stream())
+                        .filter(s -> student(s, booking).isPresent())
+                        .findFirst()
+                        .ifPresent(s -> s.course().besides().reminders().stream()
+                                .filter(ReminderPlans::ofBooking)
+                                .map(r -> reminding(r, s, hours, booking))
+                                .forEach(r -> planned.add(new Planned(stored, r, stopped.contains(r.key())))));
+            }
+        }
+    }
+
+    private static boolean ofBooking(Reminder reminder) {
+        return reminder.before() == Reminder.Before.BOOKING;
+    }
+
+    private static Optional<Student> student(SectionSchedule in, Booking booking) {
+        return in.section().students().stream()
+                .filter(s -> Person.of(s).same(booking.person()))
+                .findFirst();
+    }
+
+    private static Reminding reminding(Reminder reminder, SectionSchedule in, OfficeHours hours, Booking booking) {
+        boolean own = reminder.to() == Reminder.Whom.INSTRUCTOR;
+        String title = own ? hours.title() + ", " + booking.personName : hours.title();
+        return new Reminding(
+                reminder,
+                in.ref(),
+                null,
+                booking.place.isEmpty() ? title : title + ", " + booking.place,
+                booking.starts,
+                reminder.lead().of(booking.starts),
+                own ? List.of() : student(in, booking).map(s -> List.of(s.id())).orElse(List.of()),
+                booking.uid);
     }
 
     private Set<String> stopped(long termId) {

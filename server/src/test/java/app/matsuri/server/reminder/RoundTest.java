@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -118,5 +119,40 @@ class RoundTest {
         remind("{\"id\":\"r\",\"lead\":{\"days\":1,\"at\":\"09:00\"}}");
         rounds.round();
         assertThat(sent()).as("neither late nor missed").isZero();
+    }
+
+    /** Who booked is reminded before it by the course's rule, and of what was given back nobody is. */
+    @Test
+    void aBookingIsRemindedOf() throws Exception {
+        version = browser.change(
+                        term,
+                        version,
+                        "{\"kind\":\"put-office-hours\",\"hours\":{\"id\":\"oh\",\"title\":\"Open door\",\"windows\":"
+                                + "[{\"rule\":\"FREQ=WEEKLY;BYDAY=FR\",\"start\":\"13:00\",\"minutes\":60}],\"booking\":{\"minutes\":15}}}")
+                .body()
+                .path("version")
+                .asLong();
+        remind("{\"id\":\"r\",\"before\":\"booking\",\"lead\":{\"minutes\":60}}");
+        for (String student : List.of("4101", "4102")) {
+            browser.post(
+                    "/api/terms/" + term + "/hours/bookings",
+                    "{\"hours\":\"oh\",\"slot\":\"2026-10-09T13:" + (student.equals("4101") ? "00" : "15")
+                            + "\",\"course\":\"HYD 210\",\"section\":\"A\",\"student\":\"" + student
+                            + "\",\"people\":1}");
+        }
+        String uid = browser.get("/api/terms/" + term + "/hours")
+                .body()
+                .path("bookings")
+                .get(1)
+                .path("uid")
+                .stringValue();
+        browser.post("/api/terms/" + term + "/hours/bookings/" + uid + "/back", "{\"why\":\"\"}");
+        rounds.round();
+        int before = sent();
+        at("2026-10-09T12:30");
+        rounds.round();
+        assertThat(sent()).isEqualTo(before + 1);
+        assertThat(letters.of(browser.person().workspaceId()).get(0).subject)
+                .isEqualTo("HYD 210: Open door: Fri 9 Oct, 13:00");
     }
 }

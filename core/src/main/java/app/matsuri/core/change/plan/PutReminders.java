@@ -31,9 +31,10 @@ public record PutReminders(String course, List<Reminder> reminders) implements C
             if (reminder.item() != null) {
                 Find.item(before, course, reminder.item());
             }
-            if (reminder.item() != null && reminder.before() == Reminder.Before.SESSION) {
-                throw new Refused("A piece of work has no class of its own to be reminded of: choose before it opens,"
-                        + " is due or closes.");
+            if (reminder.item() != null && reminder.before().which() == null) {
+                throw new Refused(
+                        "A piece of work has no class and no booking of its own to be reminded of: choose before it opens,"
+                                + " is due or closes.");
             }
         }
         return Outcome.of(before.withCourse(in.withBesides(in.besides().withReminders(reminders))));
