@@ -8,9 +8,9 @@ create table booking (
   -- the slot's name, the start it first had
   slot timestamp not null,
   people integer not null,
-  person_name varchar(200) not null,
-  mail varchar(1000),
-  roster_number varchar(1000),
+  person_name varchar(1000000) not null,
+  mail varchar(1000000),
+  roster_number varchar(1000000),
   -- whether the person is on a roster of the courses that the hours are for
   on_roster boolean not null,
   about varchar(1000) not null,
@@ -18,9 +18,9 @@ create table booking (
   -- as last said to who booked
   starts timestamp not null,
   ends timestamp not null,
-  place varchar(1000) not null,
-  link varchar(4000) not null,
-  why varchar(1000) not null,
+  place varchar(1000000) not null,
+  link varchar(1000000) not null,
+  why varchar(1000000) not null,
   made_at timestamp with time zone not null,
   changed_at timestamp with time zone not null,
   -- names it in invitations and addresses; not to be guessed

@@ -39,6 +39,9 @@ public record OfficeHours(
     /** The most windows that one has. */
     public static final int MOST_WINDOWS = 60;
 
+    /** The most slots that all windows together are cut into. */
+    public static final int MOST_SLOTS = 300;
+
     public OfficeHours {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(title, "title");
@@ -53,6 +56,21 @@ public record OfficeHours(
     public static OfficeHours of(
             String id, String title, List<MeetingPattern> windows, @Nullable BookingRules booking) {
         return new OfficeHours(id, title, List.of(), windows, booking, "", false, List.of(), Set.of(), Extra.NONE);
+    }
+
+    /** Into how many slots its windows are cut, each counted once however often it recurs. */
+    public long slots() {
+        BookingRules rules = booking;
+        return rules == null
+                ? windows.size()
+                : windows.stream()
+                        .mapToLong(w -> (w.minutes() + rules.pause()) / (rules.minutes() + rules.pause()))
+                        .sum();
+    }
+
+    /** Whether it has more windows or slots than can be laid out. */
+    public boolean tooMany() {
+        return windows.size() > MOST_WINDOWS || slots() > MOST_SLOTS;
     }
 
     /** Whether it is for a course. */

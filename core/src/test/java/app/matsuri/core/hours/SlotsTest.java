@@ -168,6 +168,13 @@ class SlotsTest {
                 .hasMessageContaining("Say when");
         assertThatThrownBy(() -> new PutOfficeHours(HOURS.withCourses(List.of("NO 1"))).apply(PLAN))
                 .isInstanceOf(NoSuch.class);
+        assertThatThrownBy(() ->
+                        new PutOfficeHours(OfficeHours.of("x", "X".repeat(201), HOURS.windows(), null)).apply(PLAN))
+                .hasMessageContaining("200 characters");
+        MeetingPattern day = HOURS.windows().get(0).part(-13 * 60, 24 * 60);
+        assertThatThrownBy(() ->
+                        new PutOfficeHours(OfficeHours.of("x", "X", List.of(day, day), BookingRules.of(5))).apply(PLAN))
+                .hasMessageContaining("300 slots at the most");
         assertThatThrownBy(() -> BookingRules.of(2)).hasMessageContaining("5 minutes or more");
     }
 

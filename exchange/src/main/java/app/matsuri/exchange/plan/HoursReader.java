@@ -26,24 +26,21 @@ public final class HoursReader {
         boolean onDaysOff = in.flag("onDaysOff", false);
         List<SessionChange> changes = in.objects("changes", SectionReader::change);
         List<LocalDateTime> blocked = in.texts("blocked", "a moment such as 2026-10-02T14:00", LocalDateTime::parse);
-        if (windows.size() > OfficeHours.MOST_WINDOWS) {
-            in.faults()
-                    .fatal(in.at("windows"), "Office hours have " + OfficeHours.MOST_WINDOWS + " times at the most.");
-        }
         Extra extra = in.extra();
-        return id == null || title == null || howToCome == null || in.has("booking") && booking == null
-                ? null
-                : new OfficeHours(
-                        id,
-                        title,
-                        courses,
-                        windows,
-                        booking,
-                        howToCome,
-                        onDaysOff,
-                        changes,
-                        new HashSet<>(blocked),
-                        extra);
+        if (id == null || title == null || howToCome == null || in.has("booking") && booking == null) {
+            return null;
+        }
+        OfficeHours hours = new OfficeHours(
+                id, title, courses, windows, booking, howToCome, onDaysOff, changes, new HashSet<>(blocked), extra);
+        if (hours.tooMany()) {
+            in.faults()
+                    .fatal(
+                            in.pointer(),
+                            "Office hours have " + OfficeHours.MOST_WINDOWS + " times and " + OfficeHours.MOST_SLOTS
+                                    + " slots at the most.");
+            return null;
+        }
+        return hours;
     }
 
     /** How slots are booked; null when a fault leaves it without meaning. */

@@ -13,13 +13,21 @@ import app.matsuri.core.session.Recurrence;
 /** Adds office hours, or puts them in the place of those with their id. */
 public record PutOfficeHours(OfficeHours hours) implements Change {
 
+    /** The most characters of a title. */
+    private static final int LONGEST = 200;
+
     @Override
     public Outcome apply(Decisions before) {
         if (hours.title().isBlank()) {
             throw new Refused("Office hours need a title.");
         }
-        if (hours.windows().size() > OfficeHours.MOST_WINDOWS) {
-            throw new Refused("Office hours have " + OfficeHours.MOST_WINDOWS + " times at the most.");
+        if (hours.title().length() > LONGEST || hours.howToCome().length() > 10 * LONGEST) {
+            throw new Refused("The title of office hours has " + LONGEST
+                    + " characters at the most, words on how to come " + 10 * LONGEST + ".");
+        }
+        if (hours.tooMany()) {
+            throw new Refused("Office hours have " + OfficeHours.MOST_WINDOWS + " times and " + OfficeHours.MOST_SLOTS
+                    + " slots at the most: make slots longer, or times fewer.");
         }
         if (hours.windows().isEmpty() && hours.changes().isEmpty()) {
             throw new Refused("Say when: Tue 13-15, for one.");
