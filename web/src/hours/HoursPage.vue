@@ -412,12 +412,16 @@ h3.look {
   height: 11px;
 }
 @media (max-width: 900px) {
+  /* both in sight: what is chosen above, the weeks below */
   .hours {
-    display: block;
-    overflow: auto;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(0, 2fr) minmax(0, 3fr);
   }
   .side {
+    order: -1;
     border-left: 0;
+    border-bottom: 2px solid var(--rule-firm);
+    padding-bottom: 12px;
   }
 }
 </style>
