@@ -53,6 +53,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/due": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["due"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/framing": {
         parameters: {
             query?: never;
@@ -2259,6 +2275,27 @@ export interface components {
         };
         DraftText: {
             body: string;
+        };
+        DueLine: {
+            /** Format: date-time */
+            closes?: string | null;
+            course: string;
+            /** Format: date-time */
+            due: string;
+            id: string;
+            kind: string;
+            sections: string[];
+            term: string;
+            /** Format: int64 */
+            termId: number;
+            title: string;
+            waits: string[];
+            when: string;
+        };
+        DueView: {
+            lines: components["schemas"]["DueLine"][];
+            /** Format: date */
+            today: string;
         };
         Fault: {
             /** Format: int32 */
@@ -4881,6 +4918,35 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    due: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DueView"];
+                };
             };
             /** @description What went wrong, as RFC 9457 has it */
             default: {

@@ -7,6 +7,7 @@ export const router = createRouter({
   routes: [
     { path: "/sign-in", component: () => import("../account/SignInPage.vue"), meta: { open: true } },
     { path: "/", component: () => import("../terms/TermsPage.vue") },
+    { path: "/due", component: () => import("../due/DuePage.vue") },
     { path: "/new", component: () => import("../start/StartPage.vue") },
     { path: "/invitation/:token", component: () => import("../account/InvitationPage.vue"), meta: { open: true } },
     { path: "/terms/:termId/sheet", component: () => import("../sheet/SheetPage.vue") },

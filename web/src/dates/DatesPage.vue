@@ -86,6 +86,7 @@ onMounted(async () => {
   const code = asked.slice(0, Math.max(asked.lastIndexOf("/"), 0));
   const codes = view.value?.courses.map((c) => c.code) ?? [];
   filter.value.course = codes.includes(code) ? code : (codes[0] ?? "");
+  filter.value.text = String(route.query.find ?? "");
   sheet.go(0, 1);
   await grid.value?.focus();
 });

@@ -85,6 +85,7 @@ async function open(event: Event) {
   <Band />
   <main class="page">
     <h1>Terms</h1>
+    <p v-if="terms?.length"><RouterLink to="/due">Due over all courses</RouterLink></p>
     <p v-if="!terms && !problem" role="status">Looking up the terms…</p>
     <p v-if="terms && terms.length === 0">
       There is no term yet. Begin with <b>New term</b>: name its days, paste an outline, and the wall is there. Or open

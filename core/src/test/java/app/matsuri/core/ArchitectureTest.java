@@ -43,6 +43,8 @@ class ArchitectureTest {
             .definedBy("app.matsuri.core.proposal")
             .layer("repace")
             .definedBy("app.matsuri.core.repace")
+            .layer("due")
+            .definedBy("app.matsuri.core.due")
             .layer("gradebook")
             .definedBy("app.matsuri.core.gradebook")
             .layer("lookback")
@@ -55,6 +57,8 @@ class ArchitectureTest {
             .definedBy("app.matsuri.core.reminding")
             .layer("runlist")
             .definedBy("app.matsuri.core.runlist")
+            .whereLayer("due")
+            .mayNotBeAccessedByAnyLayer()
             .whereLayer("hours")
             .mayOnlyBeAccessedByLayers("change", "findings")
             .whereLayer("session")
@@ -75,6 +79,7 @@ class ArchitectureTest {
                     "runlist")
             .whereLayer("plan")
             .mayOnlyBeAccessedByLayers(
+                    "due",
                     "hours",
                     "flow",
                     "schedule",
@@ -103,6 +108,7 @@ class ArchitectureTest {
                     "runlist")
             .whereLayer("schedule")
             .mayOnlyBeAccessedByLayers(
+                    "due",
                     "change",
                     "findings",
                     "proposal",

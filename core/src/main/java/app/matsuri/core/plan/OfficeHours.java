@@ -78,6 +78,21 @@ public record OfficeHours(
         return courses.isEmpty() || courses.contains(course);
     }
 
+    /** Whether it is for that course and no other. */
+    public boolean onlyFor(String course) {
+        return courses.equals(List.of(course));
+    }
+
+    /** The same for the courses but that one. */
+    public OfficeHours without(String course) {
+        return withCourses(courses.stream().filter(c -> !c.equals(course)).toList());
+    }
+
+    /** The same with a course under another code. */
+    public OfficeHours renamed(String course, String now) {
+        return withCourses(courses.stream().map(c -> c.equals(course) ? now : c).toList());
+    }
+
     public OfficeHours withCourses(List<String> others) {
         return new OfficeHours(id, title, others, windows, booking, howToCome, onDaysOff, changes, blocked, extra);
     }

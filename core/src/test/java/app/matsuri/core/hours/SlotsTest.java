@@ -15,7 +15,10 @@ import app.matsuri.core.change.hours.ChangeSlots.As;
 import app.matsuri.core.change.hours.ChangeSlots.Reach;
 import app.matsuri.core.change.hours.PutOfficeHours;
 import app.matsuri.core.change.hours.RemoveOfficeHours;
+import app.matsuri.core.change.plan.PutCourse;
+import app.matsuri.core.change.plan.RemoveCourse;
 import app.matsuri.core.plan.BookingRules;
+import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.OfficeHours;
 import app.matsuri.core.session.MeetingPattern;
@@ -176,6 +179,27 @@ class SlotsTest {
                         new PutOfficeHours(OfficeHours.of("x", "X", List.of(day, day), BookingRules.of(5))).apply(PLAN))
                 .hasMessageContaining("300 slots at the most");
         assertThatThrownBy(() -> BookingRules.of(2)).hasMessageContaining("5 minutes or more");
+    }
+
+    /** Office hours follow the code of a course; those for it alone go with it. */
+    @Test
+    void aCourseThatGoesOrIsCalledOtherwiseTakesThemAlong() {
+        Course one = Course.of("C 1", "One", 50, List.of(), List.of());
+        Course two = Course.of("C 2", "Two", 50, List.of(), List.of());
+        Decisions in = PLAN.withCourses(List.of(one, two))
+                .withOfficeHours(List.of(
+                        HOURS.withCourses(List.of("C 1", "C 2")),
+                        OfficeHours.of("b", "B", HOURS.windows(), null).withCourses(List.of("C 1")),
+                        OfficeHours.of("c", "C", HOURS.windows(), null)));
+        assertThat(new RemoveCourse("C 1").apply(in).decisions().officeHours())
+                .extracting(h -> h.id() + h.courses())
+                .containsExactly("oh[C 2]", "c[]");
+        assertThat(new PutCourse("C 1", Course.of("C 9", "One", 50, List.of(), List.of()))
+                        .apply(in)
+                        .decisions()
+                        .officeHours())
+                .extracting(h -> h.id() + h.courses())
+                .containsExactly("oh[C 9, C 2]", "b[C 9]", "c[]");
     }
 
     @Test

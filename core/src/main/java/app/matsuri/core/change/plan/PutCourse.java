@@ -38,7 +38,11 @@ public record PutCourse(@Nullable String was, Course course) implements Change {
                 .map(c -> Scopes.renamed(c, old, course.code()))
                 .toList();
         courses = Scopes.renamed(courses, old, course.code());
-        return Outcome.of(before.withCourses(courses).withTerm(before.term().withClosures(closures)));
+        return Outcome.of(before.withCourses(courses)
+                .withTerm(before.term().withClosures(closures))
+                .withOfficeHours(before.officeHours().stream()
+                        .map(h -> h.renamed(old, course.code()))
+                        .toList()));
     }
 
     /** A course that was not there begins with the usual reminder, unless it brings something of its own. */
