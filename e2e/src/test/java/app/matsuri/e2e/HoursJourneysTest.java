@@ -3,10 +3,12 @@ package app.matsuri.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
-/** Office hours in the browser: set up for a term, booked by a student, seen by who teaches, withdrawn. */
+/** Office hours in the browser: set up for a term, booked by a student, seen by who teaches, withdrawn. Early: each term adds to the page. */
+@Order(5)
 class HoursJourneysTest {
 
     /** Weekly office hours in slots for a term in four actions, by keyboard behind the first press: at most 6. */
