@@ -132,6 +132,12 @@ td {
   padding: 5px 8px 5px 0;
   vertical-align: baseline;
 }
+.due a {
+  color: var(--ink);
+}
+td:last-child {
+  width: 230px;
+}
 .when {
   white-space: nowrap;
   width: 150px;
