@@ -10,6 +10,7 @@ import app.matsuri.server.storage.TermStore;
 import app.matsuri.server.whatif.WhatIfs;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -111,6 +112,26 @@ public class Access {
     public Stored shared(SignedIn by, long termId) {
         colleague(by, termId).orElseThrow(() -> NoSuch.term(termId));
         return store.load(owner(termId), termId);
+    }
+
+    /**
+     * A term over all of which somebody may look.
+     *
+     * @param role "own", "co-teacher" or "reader"
+     */
+    public record Seen(Stored stored, String role) {}
+
+    /** All of those that the person has not put away: their own first, then those that were shared with them. */
+    @Transactional(readOnly = true)
+    public List<Seen> all(SignedIn by) {
+        List<Seen> all = new ArrayList<>();
+        store.all(by.workspaceId()).stream()
+                .filter(t -> !store.archived(t.termId()))
+                .forEach(t -> all.add(new Seen(t, "own")));
+        shared(by).stream()
+                .filter(s -> !s.role().equals("substitute"))
+                .forEach(s -> all.add(new Seen(shared(by, s.termId()), s.role())));
+        return all;
     }
 
     private Optional<Colleague> colleague(SignedIn by, long termId) {

@@ -29,4 +29,7 @@ public class Account {
 
     /** Minutes before the next class at which the person is told of it; null for not. */
     public @Nullable Integer classReminder;
+
+    /** A {@link Display} as JSON; null for the usual one. */
+    public @Nullable String display;
 }

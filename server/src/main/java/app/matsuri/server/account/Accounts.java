@@ -11,10 +11,13 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The people who may sign in. */
 @Component
 public class Accounts implements UserDetailsService {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final EntityManager entities;
     private final PasswordEncoder encoder;
@@ -84,7 +87,8 @@ public class Accounts implements UserDetailsService {
     @Transactional(readOnly = true)
     public Preferences preferences(SignedIn by) {
         Account account = entities.find(Account.class, by.accountId());
-        return new Preferences(account.twelveHours, account.weekStart, account.mail, account.classReminder);
+        return new Preferences(
+                account.twelveHours, account.weekStart, account.mail, account.classReminder, display(account));
     }
 
     /** Minutes before the next class at which somebody of a workspace wants to be told of it; null for nobody. */
@@ -107,6 +111,13 @@ public class Accounts implements UserDetailsService {
         account.weekStart = preferences.weekStart();
         account.mail = preferences.mail() == null ? "" : preferences.mail().strip();
         account.classReminder = preferences.classReminder();
+        if (preferences.display() != null) {
+            account.display = JSON.writeValueAsString(preferences.display());
+        }
+    }
+
+    private static Display display(Account account) {
+        return account.display == null ? Display.USUAL : JSON.readValue(account.display, Display.class);
     }
 
     private static SignedIn signedIn(Account account) {

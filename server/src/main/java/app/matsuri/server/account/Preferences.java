@@ -1,5 +1,6 @@
 package app.matsuri.server.account;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -9,12 +10,13 @@ import jakarta.validation.constraints.Size;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a person reads times and weeks.
+ * How a person reads times and weeks, and what they are shown and told.
  *
  * @param twelveHours "5:00 pm" in place of "17:00"
  * @param weekStart the weekday that begins a week, MO or SU
  * @param mail where reminders for who teaches go; null or empty for nowhere
  * @param classReminder minutes before the next class at which the person is told of it; null for not
+ * @param display what is shown and how; null in a request to leave it as it is
  */
 public record Preferences(
         boolean twelveHours,
@@ -30,7 +32,9 @@ public record Preferences(
         @Nullable
         @Min(value = 1, message = "Give 1 to 1440 minutes.")
         @Max(value = 1440, message = "Give 1 to 1440 minutes.")
-        Integer classReminder) {
+        Integer classReminder,
+
+        @Nullable @Valid Display display) {
 
     /** The cookie that says which clock, so that every page and file is written for it. */
     public static final String CLOCK = "matsuri-clock";

@@ -9,7 +9,6 @@ import app.matsuri.server.clock.Today;
 import app.matsuri.server.gradebook.GradeBook;
 import app.matsuri.server.page.Readers;
 import app.matsuri.server.storage.Stored;
-import app.matsuri.server.storage.TermStore;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
@@ -28,14 +27,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class DueController {
 
-    private final TermStore store;
     private final Access access;
     private final Readers readers;
     private final GradeBook book;
     private final Today today;
 
-    DueController(TermStore store, Access access, Readers readers, GradeBook book, Today today) {
-        this.store = store;
+    DueController(Access access, Readers readers, GradeBook book, Today today) {
         this.access = access;
         this.readers = readers;
         this.book = book;
@@ -71,12 +68,7 @@ class DueController {
 
     @GetMapping(path = "/api/due", produces = "application/json")
     DueView due(@AuthenticationPrincipal SignedIn by) {
-        List<Stored> terms = new ArrayList<>(store.all(by.workspaceId()).stream()
-                .filter(t -> !store.archived(t.termId()))
-                .toList());
-        access.shared(by).stream()
-                .filter(s -> !s.role().equals("substitute"))
-                .forEach(s -> terms.add(access.shared(by, s.termId())));
+        List<Stored> terms = access.all(by).stream().map(Access.Seen::stored).toList();
         List<DueLine> lines = new ArrayList<>();
         terms.stream().filter(this::runs).forEach(term -> lines(term, lines));
         lines.sort(Comparator.comparing(DueLine::due));

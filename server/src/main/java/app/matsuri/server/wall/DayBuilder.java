@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /** Lays out the days of one section's Wall: what is on them, what runs through them, what a proposal takes away. */
@@ -49,6 +50,25 @@ final class DayBuilder {
     /** What moves, as "lesson CH2" or "due set-1". */
     Set<String> moved() {
         return contents.moved();
+    }
+
+    /** The days that have something to show, also days off. */
+    List<Day> days() {
+        Term term = decisions.term();
+        TreeSet<LocalDate> all = contents.days();
+        follows.course().besides().dayNotes().forEach(n -> all.add(n.date()));
+        all.addAll(term.extraDays());
+        all.addAll(term.runsAs().keySet());
+        follows.sessions().lost().forEach(l -> all.add(l.name().toLocalDate()));
+        for (Closure closure : term.closures()) {
+            if (closure.concerns(follows.course().code(), follows.section().code())) {
+                closure.first()
+                        .datesUntil(closure.last().plusDays(1))
+                        .filter(term::contains)
+                        .forEach(all::add);
+            }
+        }
+        return all.stream().map(this::day).toList();
     }
 
     private List<NoteView> words(LocalDate date) {

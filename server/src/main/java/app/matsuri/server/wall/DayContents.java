@@ -4,6 +4,7 @@ import app.matsuri.core.calendar.Known;
 import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
+import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.RuleSaid;
@@ -36,6 +37,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /** What stands on each day of a section, and what moves away from it. */
@@ -71,6 +73,14 @@ final class DayContents {
     /** What moves, as "lesson CH2" or "due set-1". */
     Set<String> moved() {
         return moved;
+    }
+
+    /** All days on which anything stands, or stood before what is proposed. */
+    TreeSet<LocalDate> days() {
+        TreeSet<LocalDate> days = new TreeSet<>(sessions.keySet());
+        List.of(lessons.keySet(), items.keySet(), notices.keySet(), gone.keySet())
+                .forEach(days::addAll);
+        return days;
     }
 
     /** The sessions of a day. */
@@ -229,6 +239,7 @@ final class DayContents {
                             which == dates.mainDate() ? "main-" + word : word,
                             date.moment().toLocalTime(),
                             item.minutes(),
+                            audience(item.details()),
                             date.fixed(),
                             date.rolled(),
                             item.locked(),
@@ -240,6 +251,13 @@ final class DayContents {
                             links(item.details().links()),
                             course == null && moved.contains(word + " " + item.id())));
         }
+    }
+
+    private static @Nullable String audience(ItemDetails details) {
+        if (!details.audience().equals(ItemDetails.ALL)) {
+            return details.audience();
+        }
+        return details.only().isEmpty() ? null : "sections";
     }
 
     private void collectNotices() {

@@ -104,6 +104,11 @@ public final class WallBuilder {
                 ends.redo().map(History.Line::sentence).orElse(null));
     }
 
+    /** The days that have something to show, in order, also those outside the term. */
+    public List<Day> filled() {
+        return days.days();
+    }
+
     private List<Column> columns() {
         Set<DayOfWeek> shown = new HashSet<>(schedule.calendar().columns());
         Map<DayOfWeek, Set<LocalTime>> times = new HashMap<>();

@@ -232,6 +232,7 @@ public record WallView(
      *
      * @param course the course that shares it; null for the wall's own
      * @param which "opens", "due" or "closes"
+     * @param audience whom it is for: "sections", "attendees" or "extra-credit"; null for all
      * @param fixed whether the date was typed by hand
      * @param draft true where students are not told of it until it is given out
      * @param hangsOn what it moves with, in words; null where it is fixed
@@ -249,6 +250,7 @@ public record WallView(
             String which,
             LocalTime time,
             @Nullable Integer minutes,
+            @Nullable String audience,
             boolean fixed,
             boolean rolled,
             boolean locked,

@@ -42,7 +42,7 @@ class NextClassTest {
                 List.of());
         Stored stored = mock(Stored.class);
         when(own.today(any())).thenReturn(List.of(new Own(stored, mock(SectionSchedule.class), of, now)));
-        when(accounts.preferences(BY)).thenReturn(new Preferences(false, "MO", "", minutes));
+        when(accounts.preferences(BY)).thenReturn(new Preferences(false, "MO", "", minutes, null));
         return controller.next(BY).sentence();
     }
 

@@ -1,0 +1,1 @@
+alter table account add column display varchar(2000000);
