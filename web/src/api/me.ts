@@ -1,4 +1,4 @@
-import { shallowRef, watch } from "vue";
+import { computed, shallowRef, watch } from "vue";
 import { type Schemas, api, ask } from "./client";
 import { twelveHours } from "./clock";
 
@@ -15,4 +15,34 @@ watch(me, (now) => {
 /** Keeps how who is signed in reads times and weeks. */
 export async function prefer(preferences: Schemas["Preferences"]): Promise<void> {
   me.value = await ask(api.PUT("/api/me/preferences", { body: preferences }));
+}
+
+/** What is shown, and how, for who has chosen nothing. */
+export const USUAL: Schemas["Display"] = {
+  theme: "system",
+  density: "wide",
+  landing: "terms",
+  hiddenKinds: [],
+  hiddenCourses: [],
+  shownCourses: [],
+};
+
+/** What the person has shown, and how. */
+export const display = computed(() => me.value?.preferences.display ?? USUAL);
+
+let kept: Promise<unknown> = Promise.resolve();
+
+/** Changes some of it: seen at once, and kept. Throws where the server does not keep it; it is as before, then. */
+export async function show(more: Partial<Schemas["Display"]>): Promise<void> {
+  const now = me.value;
+  if (!now) return;
+  me.value = { ...now, preferences: { ...now.preferences, display: { ...display.value, ...more } } };
+  const turn = kept.then(() => ask(api.PUT("/api/me/preferences", { body: me.value!.preferences })));
+  kept = turn.catch(() => undefined);
+  try {
+    await turn;
+  } catch (e) {
+    me.value = now;
+    throw e;
+  }
 }

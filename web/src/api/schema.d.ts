@@ -37,6 +37,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/courses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["courses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drafts/{name}": {
         parameters: {
             query?: never;
@@ -597,6 +613,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["withdraw_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{termId}/courses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["term"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2113,6 +2145,57 @@ export interface components {
             /** Format: int32 */
             usualMinutes: number;
         };
+        CourseLane: {
+            course: string;
+            courseTitle: string;
+            days: components["schemas"]["Day"][];
+            key: string;
+            section: string;
+            units: components["schemas"]["CourseUnit"][];
+            /** Format: int32 */
+            weekLimit: number;
+        };
+        CourseLine: {
+            course: string;
+            courseTitle: string;
+            finished: boolean;
+            /** Format: date */
+            first: string;
+            key: string;
+            /** Format: date */
+            last: string;
+            letter: string;
+            meets: string;
+            role: string;
+            section: string;
+            /** Format: int64 */
+            termId: number;
+            termName: string;
+        };
+        CourseUnit: {
+            code: string;
+            colour: string;
+            id: string;
+            /** Format: int32 */
+            number: number;
+            title: string;
+        };
+        CourseWeek: {
+            days: string[];
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+        };
+        CoursesView: {
+            columns: number[];
+            courses: components["schemas"]["CourseLine"][];
+            groups: components["schemas"]["StudentGroup"][];
+            terms: components["schemas"]["TermLanes"][];
+            /** Format: date */
+            today: string;
+            weeks: components["schemas"]["CourseWeek"][];
+        };
         DateGiven: {
             /** Format: date-time */
             at?: string | null;
@@ -2272,6 +2355,14 @@ export interface components {
             password: string;
             signIn: string;
             what: string;
+        };
+        Display: {
+            density: string;
+            hiddenCourses: string[];
+            hiddenKinds: string[];
+            landing: string;
+            shownCourses: string[];
+            theme: string;
         };
         DraftText: {
             body: string;
@@ -2548,6 +2639,7 @@ export interface components {
             unit?: string | null;
         };
         ItemView: {
+            audience?: string | null;
             course?: string | null;
             draft?: boolean | null;
             fixed: boolean;
@@ -2850,6 +2942,7 @@ export interface components {
         };
         Made: {
             calendar?: components["schemas"]["CalendarView"];
+            courses?: components["schemas"]["TermLanes"];
             dates?: components["schemas"]["DatesView"];
             hours?: components["schemas"]["HoursView"];
             lanes?: components["schemas"]["LanesView"];
@@ -3612,6 +3705,7 @@ export interface components {
         Preferences: {
             /** Format: int32 */
             classReminder?: number | null;
+            display?: components["schemas"]["Display"];
             /** Format: email */
             mail?: string | null;
             twelveHours: boolean;
@@ -3636,6 +3730,7 @@ export interface components {
             altered: number;
             appear: components["schemas"]["FindingView"][];
             calendar?: components["schemas"]["CalendarView"];
+            courses?: components["schemas"]["TermLanes"];
             dates?: components["schemas"]["DatesView"];
             does: string;
             goAway: components["schemas"]["FindingView"][];
@@ -4353,6 +4448,11 @@ export interface components {
             name: string;
             stopped: boolean;
         };
+        StudentGroup: {
+            keys: string[];
+            /** Format: int32 */
+            students: number;
+        };
         StudentLine: {
             id: string;
             mail: string;
@@ -4428,6 +4528,20 @@ export interface components {
             /** Format: int32 */
             differ: number;
             sections: components["schemas"]["SectionTold"][];
+        };
+        TermLanes: {
+            /** Format: date */
+            first: string;
+            lanes: components["schemas"]["CourseLane"][];
+            /** Format: date */
+            last: string;
+            redo?: string | null;
+            /** Format: int64 */
+            termId: number;
+            termName: string;
+            undo?: string | null;
+            /** Format: int64 */
+            version: number;
         };
         TermLine: {
             archived: boolean;
@@ -4824,6 +4938,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OpenedBundle"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    courses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoursesView"];
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */
@@ -6086,6 +6229,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    term: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TermLanes"];
+                };
             };
             /** @description What went wrong, as RFC 9457 has it */
             default: {

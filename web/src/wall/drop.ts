@@ -16,7 +16,7 @@ function split(keys: readonly string[]) {
 }
 
 /** What dropping the things on the day means, in a few words. */
-export function saysDrop(keys: readonly string[], day: Day, fix: boolean): string {
+export function saysDrop(keys: readonly string[], day: Pick<Day, "lessons" | "sessions">, fix: boolean): string {
   const { units, lessons, items, notices } = split(keys);
   const first = day.lessons[0];
   if (units.length) return first ? `the unit in order, here (${first.id} gives way)` : "the unit, from here";
@@ -39,13 +39,13 @@ export function fullness(keys: readonly string[], day: Day, wall: WallView) {
 }
 
 /** The change that dropping the things on the day asks for. */
-export function dropChange(wall: WallView, keys: readonly string[], date: string, how: Drop): Change {
+export function dropChange(at: { course: string; section: string }, keys: readonly string[], date: string, how: Drop): Change {
   const { units, lessons, items, notices } = split(keys);
-  const { course, section } = wall.section;
+  const { course, section } = at;
   if (notices.length) {
     const others = keys.filter((k) => !k.startsWith("notice:"));
     const changes = [
-      ...(others.length ? [dropChange(wall, others, date, how)] : []),
+      ...(others.length ? [dropChange(at, others, date, how)] : []),
       ...notices.map((n) => ({
         kind: "move-notice" as const,
         course,
@@ -61,7 +61,7 @@ export function dropChange(wall: WallView, keys: readonly string[], date: string
     const others = keys.filter((k) => !k.startsWith("unit:"));
     const changes = [
       ...units.map((unit) => ({ kind: "date-unit" as const, course, section, unit, to: date })),
-      ...(others.length ? [dropChange(wall, others, date, how)] : []),
+      ...(others.length ? [dropChange(at, others, date, how)] : []),
     ];
     return changes.length === 1 ? changes[0]! : { kind: "together", does: "", changes };
   }
