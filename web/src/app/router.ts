@@ -7,6 +7,8 @@ export const router = createRouter({
   routes: [
     { path: "/sign-in", component: () => import("../account/SignInPage.vue"), meta: { open: true } },
     { path: "/", component: () => import("../terms/TermsPage.vue") },
+    { path: "/courses", component: () => import("../courses/CoursesPage.vue"), props: { by: "weeks" } },
+    { path: "/days", component: () => import("../courses/CoursesPage.vue"), props: { by: "days" } },
     { path: "/due", component: () => import("../due/DuePage.vue") },
     { path: "/new", component: () => import("../start/StartPage.vue") },
     { path: "/invitation/:token", component: () => import("../account/InvitationPage.vue"), meta: { open: true } },

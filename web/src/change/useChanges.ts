@@ -64,7 +64,7 @@ export interface ChangeState<V> {
 }
 
 /** The views that the answer to a proposal or a change can carry. */
-export type Carried = Pick<ProposalView, "wall" | "calendar" | "dates" | "lanes" | "hours">;
+export type Carried = Pick<ProposalView, "wall" | "calendar" | "dates" | "lanes" | "hours" | "courses">;
 
 /** How a view is asked for. */
 export interface Source<V> {

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { type Schemas, api, ask } from "../api/client";
 import Band from "../frame/Band.vue";
+import CoursesLinks from "../frame/CoursesLinks.vue";
 import { clock, weekdayDay } from "../ui/say";
 
 /** What is due over all of one's courses, and what each thing still waits for. */
@@ -50,7 +51,7 @@ const place = (l: Line) => ({
 </script>
 
 <template>
-  <Band />
+  <Band><CoursesLinks here="/due" /></Band>
   <main class="page due">
     <h1>Due over all courses</h1>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
 import { type Place, ProblemError, type Schemas, api, ask, openPlan } from "../api/client";
 import Band from "../frame/Band.vue";
+import CoursesLinks from "../frame/CoursesLinks.vue";
 import Dialog from "../ui/Dialog.vue";
 import { dayMonth, span, weekdayDay } from "../ui/say";
 
@@ -82,10 +83,9 @@ async function open(event: Event) {
 </script>
 
 <template>
-  <Band />
+  <Band><CoursesLinks here="/" /></Band>
   <main class="page">
     <h1>Terms</h1>
-    <p v-if="terms?.length"><RouterLink to="/due">Due over all courses</RouterLink></p>
     <p v-if="!terms && !problem" role="status">Looking up the terms…</p>
     <p v-if="terms && terms.length === 0">
       There is no term yet. Begin with <b>New term</b>: name its days, paste an outline, and the wall is there. Or open

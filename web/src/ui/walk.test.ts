@@ -25,7 +25,7 @@ describe("walking the days with the arrow keys", () => {
 describe("dropping", () => {
   const wall = wallOf();
   it("moves work and lessons to a day", () => {
-    expect(dropChange(wall, ["item:i", "lesson:L1"], "2026-10-12", {})).toEqual({
+    expect(dropChange(wall.section, ["item:i", "lesson:L1"], "2026-10-12", {})).toEqual({
       kind: "move",
       course: "C",
       seenIn: "A",
@@ -35,12 +35,15 @@ describe("dropping", () => {
       place: "last",
       keepSpacing: false,
     });
-    expect(dropChange(wall, ["item:i", "item:k"], "2026-10-12", {})).toHaveProperty("keepSpacing", false);
-    expect(dropChange(wall, ["item:i", "item:k"], "2026-10-12", { spacing: true })).toHaveProperty("keepSpacing", true);
-    expect(dropChange(wall, ["item:i"], "2026-10-12", { fix: true })).toHaveProperty("fixed", true);
+    expect(dropChange(wall.section, ["item:i", "item:k"], "2026-10-12", {})).toHaveProperty("keepSpacing", false);
+    expect(dropChange(wall.section, ["item:i", "item:k"], "2026-10-12", { spacing: true })).toHaveProperty(
+      "keepSpacing",
+      true,
+    );
+    expect(dropChange(wall.section, ["item:i"], "2026-10-12", { fix: true })).toHaveProperty("fixed", true);
   });
   it("dates a unit, and with it all that is in it", () => {
-    expect(dropChange(wall, ["unit:U"], "2026-10-12", {})).toEqual({
+    expect(dropChange(wall.section, ["unit:U"], "2026-10-12", {})).toEqual({
       kind: "date-unit",
       course: "C",
       section: "A",
@@ -49,14 +52,14 @@ describe("dropping", () => {
     });
   });
   it("fixes one lesson where the pin key is held", () => {
-    expect(dropChange(wall, ["lesson:L1"], "2026-10-12", { fix: true })).toEqual({
+    expect(dropChange(wall.section, ["lesson:L1"], "2026-10-12", { fix: true })).toEqual({
       kind: "pin",
       course: "C",
       section: "A",
       lesson: "L1",
       date: "2026-10-12",
     });
-    expect(dropChange(wall, ["item:i"], "2026-10-12", { fix: true }).kind).toBe("move");
+    expect(dropChange(wall.section, ["item:i"], "2026-10-12", { fix: true }).kind).toBe("move");
   });
   it("says before what the drop means", () => {
     const withClass = wall.weeks[0]!.days[0]!;

@@ -2,13 +2,23 @@
 import { computed } from "vue";
 import { hours } from "../ui/say";
 
-/** A week's work: a stroke an hour, half a stroke for half; past the limit slanted and red, and said. */
-const props = defineProps<{ minutes: number; over: number; limit: number; close?: boolean }>();
+/** A week's work: a stroke an hour or as many minutes as said, half a stroke for half; past the limit slanted and red, and said. */
+const props = withDefaults(
+  defineProps<{
+    minutes: number;
+    over: number;
+    limit: number;
+    close?: boolean;
+    /** Minutes a stroke. */
+    per?: number;
+  }>(),
+  { per: 60 },
+);
 
 const strokes = computed(() => {
-  const whole = Math.min(16, Math.floor(props.minutes / 60));
-  const half = props.minutes % 60 >= 30 && whole < 16;
-  const limit = Math.round(props.limit / 60);
+  const whole = Math.min(16, Math.floor(props.minutes / props.per));
+  const half = props.minutes % props.per >= props.per / 2 && whole < 16;
+  const limit = Math.round(props.limit / props.per);
   return {
     list: [
       ...Array.from({ length: whole }, (_, n) => ({ x: n * (props.close ? 5 : 6), half: false, over: n >= limit })),

@@ -27,7 +27,7 @@ watch(visible, (now) => {
 });
 
 async function send() {
-  const change = dropChange(props.wall, props.keys, to.value, { fix: pin.value, spacing: spacing.value });
+  const change = dropChange(props.wall.section, props.keys, to.value, { fix: pin.value, spacing: spacing.value });
   if (!(await propose(change, "always"))) return;
   visible.value = false;
   if (follow.value) emit("go", to.value);

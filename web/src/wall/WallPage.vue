@@ -59,7 +59,7 @@ const drag = useDrag(
   (keys, date, held) => {
     const several = keys.length > 1;
     const how = { fix: held.alt || (held.shift && !several), spacing: held.shift && several };
-    if (wall.value && !proposal.value) void state.propose(dropChange(wall.value, keys, date, how));
+    if (wall.value && !proposal.value) void state.propose(dropChange(wall.value.section, keys, date, how));
   },
   (keys, row) => {
     const target = outline.value?.row(row);

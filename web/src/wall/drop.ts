@@ -39,7 +39,12 @@ export function fullness(keys: readonly string[], day: Day, wall: WallView) {
 }
 
 /** The change that dropping the things on the day asks for. */
-export function dropChange(at: { course: string; section: string }, keys: readonly string[], date: string, how: Drop): Change {
+export function dropChange(
+  at: { course: string; section: string },
+  keys: readonly string[],
+  date: string,
+  how: Drop,
+): Change {
   const { units, lessons, items, notices } = split(keys);
   const { course, section } = at;
   if (notices.length) {

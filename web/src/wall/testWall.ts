@@ -1,4 +1,4 @@
-import type { Day, LessonView, WallView } from "../api/client";
+import type { Day, ItemView, LessonView, NoticeView, Schemas, WallView } from "../api/client";
 
 /** Walls for tests. */
 export function day(date: string, more: Partial<Day> = {}): Day {
@@ -40,20 +40,44 @@ export function lesson(id: string, more: Partial<LessonView> = {}): LessonView {
   };
 }
 
+export function session(at: string): Schemas["SessionView"] {
+  return { name: at, start: at, end: at, number: 1, minutes: 50, place: "", state: "open", beat: false };
+}
+export function item(id: string, more: Partial<ItemView> = {}): ItemView {
+  return {
+    id,
+    unit: "U",
+    title: `Work ${id}`,
+    shortName: id,
+    kind: "homework",
+    test: false,
+    which: "main-due",
+    time: "10:00:00",
+    fixed: false,
+    rolled: false,
+    locked: false,
+    links: [],
+    proposed: false,
+    ...more,
+  };
+}
+export function notice(id: string, begins: string, more: Partial<NoticeView> = {}): NoticeView {
+  return {
+    course: "HYD 210",
+    id,
+    title: `Notice ${id}`,
+    place: "",
+    begins,
+    ends: begins,
+    allDay: false,
+    own: false,
+    links: [],
+    proposed: false,
+    ...more,
+  };
+}
 /** Two weeks from Monday 5 October 2026, Monday to Wednesday. */
 export function wallOf(version = 1): WallView {
-  const session = (date: string) => [
-    {
-      name: `${date}T10:00:00`,
-      start: `${date}T10:00:00`,
-      end: `${date}T10:50:00`,
-      number: 1,
-      minutes: 50,
-      place: "",
-      state: "open",
-      beat: false,
-    },
-  ];
   return {
     termId: 7,
     version,
@@ -84,7 +108,7 @@ export function wallOf(version = 1): WallView {
         headline: "",
         targets: [],
         days: [
-          day("2026-10-05", { lessons: [lesson("L1")], sessions: session("2026-10-05") }),
+          day("2026-10-05", { lessons: [lesson("L1")], sessions: [session("2026-10-05T10:00:00")] }),
           day("2026-10-06"),
           day("2026-10-07"),
         ],

@@ -144,7 +144,7 @@ export function useHands(context: HandsContext) {
   function drop(how: Drop) {
     const keys = carrying.value;
     carrying.value = null;
-    if (keys && state.wall.value) void state.propose(dropChange(state.wall.value, keys, focus.value, how));
+    if (keys && state.wall.value) void state.propose(dropChange(state.wall.value.section, keys, focus.value, how));
   }
 
   /** Keys that hold only while the wall has the focus. */
