@@ -4,12 +4,16 @@ import DatesGrid from "../src/dates/DatesGrid.vue";
 import { columnsOf, lines, rowsOf, usualColumns } from "../src/dates/table";
 import type { DatesState } from "../src/dates/useDates";
 import { useSheet } from "../src/dates/useSheet";
-import "../src/design/dates.css";
-import "../src/design/base.css";
 import "../src/design/tokens.css";
-import "../src/design/wall.css";
+import "../src/design/base.css";
+import "../src/design/frame.css";
+import "../src/design/day.css";
+import "../src/design/day-lists.css";
+import "../src/design/five-days.css";
+import "../src/design/dates.css";
 import { kept } from "../src/change/kept";
 import WallGrid from "../src/wall/WallGrid.vue";
+import { courses } from "./courses";
 
 /** A wall of 18 weeks by 5 days with 1,000 dated things, of which 200 lie elsewhere when moved. */
 function wallOf(moved: number): WallView {
@@ -315,6 +319,7 @@ async function table(): Promise<{ first: number[]; typing: number[] }> {
 const a = await ours();
 const b = await plain();
 const t = await table();
+const all = await courses(host);
 const whole = median(a.map(sum));
 (window as unknown as { result: object }).result = {
   wall: whole,
@@ -324,4 +329,7 @@ const whole = median(a.map(sum));
   ratio: median(b.map(sum)) / whole,
   table: median(t.first),
   typing: median(t.typing),
+  courses: Object.fromEntries(
+    Object.entries(all).map(([what, times]) => [what, [0, 1].map((n) => median(times.map((one) => one[n]!)))]),
+  ),
 };

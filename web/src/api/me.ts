@@ -10,6 +10,7 @@ watch(me, (now) => {
   const twelve = now?.preferences.twelveHours ?? false;
   twelveHours.value = twelve;
   document.cookie = `matsuri-clock=${twelve ? 12 : 24}; path=/; SameSite=Lax; max-age=31536000`;
+  if (now) dress(now.preferences.display?.theme ?? "system");
 });
 
 /** Keeps how who is signed in reads times and weeks. */
@@ -21,11 +22,20 @@ export async function prefer(preferences: Schemas["Preferences"]): Promise<void>
 export const USUAL: Schemas["Display"] = {
   theme: "system",
   density: "wide",
-  landing: "terms",
+  landing: "wall",
   hiddenKinds: [],
   hiddenCourses: [],
   shownCourses: [],
+  mutedReminders: [],
 };
+
+const THEME = "matsuri.theme";
+/** Sets the theme; "system" follows the machine. It is kept in this browser, so that the next page begins in it. */
+function dress(theme: string) {
+  document.documentElement.dataset.theme = theme;
+  localStorage.setItem(THEME, theme);
+}
+document.documentElement.dataset.theme = localStorage.getItem(THEME) ?? "system";
 
 /** What the person has shown, and how. */
 export const display = computed(() => me.value?.preferences.display ?? USUAL);

@@ -40,8 +40,6 @@ function today() {
 const keyOf = (one: { lane: string; thing: string }) => `${one.lane}\t${one.thing}`;
 const says = (day: LaidDay) => (props.target?.date === day.date ? props.target.says : "");
 const byTime = (day: LaidDay) => [...day.things].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
-const label = (day: LaidDay) =>
-  [weekdayDay(day.date), day.today ? "today" : "", day.off ? `no class: ${day.off}` : ""].filter(Boolean).join(", ");
 const title = computed(() => {
   const [first, last] = [shown.value[0], shown.value[shown.value.length - 1]];
   return first && last ? span(first.date, last.date) : "";
@@ -75,7 +73,7 @@ defineExpose({ focusDay: (date: string) => focusWithin(list.value, date) });
         :class="{ past: day.past, now: day.today, opened: opened === day.date, target: says(day) !== '' }"
         :data-date="day.date"
         :tabindex="focus === day.date ? 0 : -1"
-        :aria-label="label(day)"
+        :aria-label="day.label"
         :aria-selected="opened === day.date"
       >
         <div class="when" role="rowheader">

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import Mark from "../draw/Mark.vue";
-import { weekdayDay } from "../ui/say";
-import type { LaidClass, LaidDay } from "./lay";
+import type { LaidDay } from "./lay";
 import { fittingLines } from "./packing";
 import { type Slots, placed } from "./slots";
 
@@ -30,29 +29,6 @@ const places = computed(() => placed(props.day, props.slots));
 const fits = computed(() => (props.close ? 0 : fittingLines(props.day.things, props.room, props.lines)));
 const rest = computed(() => props.day.things.slice(fits.value));
 const keyOf = (lane: string, thing: string) => `${lane}\t${thing}`;
-/** Work of a course, hung below its class in a close-set row. */
-const hung = (lane: string) => props.day.things.filter((t) => t.lane === lane && t.what === "due");
-const tested = (c: LaidClass) => hung(c.lane).some((t) => t.test);
-/** In a close-set row: how much work is due of courses that have no class on the day, and of which. */
-const loose = computed(() => {
-  const meets = new Set(props.day.classes.map((c) => c.lane));
-  const things = props.day.things.filter((t) => t.what === "due" && !meets.has(t.lane));
-  const letters = [...new Set(things.map((t) => t.letters))];
-  return { n: things.length, letter: letters.length === 1 && letters[0]!.length < 3 ? letters[0] : "" };
-});
-const label = computed(() =>
-  [
-    weekdayDay(props.day.date),
-    props.day.today ? "today" : "",
-    props.day.off ? `no class: ${props.day.off}` : "",
-    props.day.apart ? `no class for ${props.day.apart}` : "",
-    ...props.day.classes.map((c) => c.words),
-    ...props.day.things.map((t) => `${t.letters} ${t.words}`),
-    ...props.day.gone,
-  ]
-    .filter(Boolean)
-    .join(". "),
-);
 </script>
 
 <template>
@@ -70,7 +46,7 @@ const label = computed(() =>
     }"
     :data-date="day.date"
     :tabindex="tabbable ? 0 : -1"
-    :aria-label="label"
+    :aria-label="day.label"
     :aria-selected="opened"
   >
     <span class="n" :class="{ today: day.today }">{{ Number(day.date.slice(8)) }}</span>
@@ -88,17 +64,16 @@ const label = computed(() =>
           :title="c.words"
           ><span class="nm2"
             ><b>{{ c.letter }}</b>
-            <span class="code" :class="{ tested: close && tested(c) }">{{ c.short || "–" }}</span></span
+            <span class="code" :class="{ tested: close && c.tests }">{{ c.short || "–" }}</span></span
           ><span class="thread"></span
           ><i v-if="c.thing" class="k" :class="{ taught: c.taught, cont: c.goesOn, beat: c.beat }"></i
-          ><i v-else class="k none"></i
-          ><i v-if="close && hung(c.lane).length" class="hang" :style="{ '--n': hung(c.lane).length }"></i
+          ><i v-else class="k none"></i><i v-if="close && c.due" class="hang" :style="{ '--n': c.due }"></i
         ></span>
         <span v-else></span>
       </template>
     </div>
-    <span v-if="close && loose.n" class="loose"
-      >{{ loose.letter }}<i class="hang" :style="{ '--n': loose.n }"></i
+    <span v-if="close && day.loose.n" class="loose"
+      >{{ day.loose.letter }}<i class="hang" :style="{ '--n': day.loose.n }"></i
     ></span>
     <div v-if="!close && day.things.length" class="due">
       <span

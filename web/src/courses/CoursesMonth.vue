@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import Mark from "../draw/Mark.vue";
-import { monthName, weekdayDay, weekdayName, weekdayOf } from "../ui/say";
+import { monthName, weekdayName, weekdayOf } from "../ui/say";
 import { focusWithin } from "../ui/walk";
 import DaysTools from "./DaysTools.vue";
 import type { CourseLine, LaidClass, LaidDay, LaidWeek } from "./lay";
@@ -66,17 +66,6 @@ const rows = computed(() =>
     return { line, cells };
   }),
 );
-const label = (day: LaidDay) =>
-  [
-    weekdayDay(day.date),
-    day.today ? "today" : "",
-    day.off ? `no class: ${day.off}` : "",
-    ...day.classes.map((c) => c.words),
-    ...day.things.map((t) => `${t.letters} ${t.words}`),
-    ...day.gone,
-  ]
-    .filter(Boolean)
-    .join(". ");
 const says = (day: LaidDay) => (props.target?.date === day.date ? props.target.says : "");
 defineExpose({ focusDay: (date: string) => focusWithin(grid.value, date) });
 </script>
@@ -114,7 +103,7 @@ defineExpose({ focusDay: (date: string) => focusWithin(grid.value, date) });
           }"
           :data-date="day.date"
           :tabindex="focus === day.date ? 0 : -1"
-          :aria-label="label(day)"
+          :aria-label="day.label"
           :aria-selected="opened === day.date"
         >
           <span>{{ weekdayName(weekdayOf(day.date)).slice(0, 2) }}</span><b>{{ Number(day.date.slice(8)) }}</b>

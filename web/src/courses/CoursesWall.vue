@@ -31,7 +31,9 @@ const WIDE = 61;
 const CLOSE = 28;
 const ENDS = 60 + 104;
 const grid = ref<HTMLElement>();
-const size = ref({ width: 980, height: 700 });
+/** Of the part that scrolls; null until it is measured: nothing is drawn for another size first. */
+const measured = ref<{ width: number; height: number } | null>(null);
+const size = computed(() => measured.value ?? { width: 980, height: 700 });
 const slots = computed(() => slotsOf(props.weeks));
 /** A weekday on which no course meets is narrower. */
 const parts = computed(() => slots.value.map((s) => (s.length ? 1 : 0.3)));
@@ -75,7 +77,8 @@ const rows = computed(() =>
 let observer: ResizeObserver | undefined;
 function measure() {
   const box = grid.value?.parentElement;
-  if (box?.clientWidth) size.value = { width: box.clientWidth, height: box.clientHeight };
+  const now = { width: box?.clientWidth || 980, height: box?.clientHeight || 700 };
+  if (now.width !== measured.value?.width || now.height !== measured.value.height) measured.value = now;
 }
 onMounted(() => {
   measure();
@@ -108,7 +111,13 @@ defineExpose({ focusDay: (date: string) => focusWithin(grid.value, date) });
         </div>
         <div class="wh last" role="columnheader">Student work</div>
       </div>
-      <div v-for="(week, n) in weeks" :key="week.first" role="row" class="row" :class="{ nr: isNow(week) }">
+      <div
+        v-for="(week, n) in measured ? weeks : []"
+        :key="week.first"
+        role="row"
+        class="row"
+        :class="{ nr: isNow(week) }"
+      >
         <div class="wk" role="rowheader" :class="{ past: week.last < today, thin: !wide.has(week.first) }">
           <button
             type="button"

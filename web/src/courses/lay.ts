@@ -1,7 +1,7 @@
 import type { Day, ItemView, NoticeView, Schemas } from "../api/client";
 import { threadOf } from "../draw/units";
 import { showsItem, showsNotice } from "../draw/kinds";
-import { clock } from "../ui/say";
+import { clock, weekdayDay } from "../ui/say";
 import { noticeKey, noticeTime } from "../wall/drawn";
 
 export type CoursesView = Schemas["CoursesView"];
@@ -24,6 +24,9 @@ export interface LaidClass {
   /** Key of its first lesson, as "lesson:CH2"; empty for none. */
   thing: string;
   drag: boolean;
+  /** How much of the course is due on the day. */
+  due: number;
+  tests: boolean;
   /** It has no meeting: lessons of a course that runs by weeks. */
   beat: boolean;
   taught: boolean;
@@ -63,8 +66,12 @@ export interface LaidDay {
   apart: string;
   classes: readonly LaidClass[];
   things: readonly LaidThing[];
+  /** How much is due of courses that have no class on it, and of which, where it is one. */
+  loose: { n: number; letter: string };
   /** What a proposal takes away from it. */
   gone: readonly string[];
+  /** All of it in words. */
+  label: string;
 }
 
 /** Work of a week by section, in minutes. */
@@ -124,8 +131,35 @@ function lanesOf(view: CoursesView, terms: readonly TermLanes[], shown: Readonly
   });
 }
 
+/** Lays weeks; a day of which nothing differs from the time before is the same object as then, so that nobody draws it again. */
+export function layer() {
+  const memo: Memo = new Map();
+  return (view: CoursesView, terms: readonly TermLanes[], choice: Choice) => layWeeks(view, terms, choice, memo);
+}
+type Memo = Map<string, { of: readonly unknown[]; day: LaidDay }>;
+
+function keptDay(
+  date: string,
+  today: string,
+  lanes: readonly Lane[],
+  hidden: ReadonlySet<string>,
+  memo: Memo,
+): LaidDay {
+  const of = [today, hidden, ...lanes.flatMap((l) => [l.line, l.days.get(date)])];
+  const was = memo.get(date);
+  if (was && was.of.length === of.length && of.every((one, n) => one === was.of[n])) return was.day;
+  const day = layDay(date, today, lanes, hidden);
+  memo.set(date, { of, day });
+  return day;
+}
+
 /** The weeks of all shown courses as they are drawn, from the days that the server worked out. */
-export function layWeeks(view: CoursesView, terms: readonly TermLanes[], choice: Choice): LaidWeek[] {
+export function layWeeks(
+  view: CoursesView,
+  terms: readonly TermLanes[],
+  choice: Choice,
+  memo: Memo = new Map(),
+): LaidWeek[] {
   const lanes = lanesOf(view, terms, choice.shown);
   const counted = choice.group.length ? lanes.filter((l) => choice.group.includes(l.line.key)) : lanes;
   const limits = new Map(counted.map((l) => [`${l.line.termId}/${l.line.course}`, l.lane.weekLimit]));
@@ -141,7 +175,7 @@ export function layWeeks(view: CoursesView, terms: readonly TermLanes[], choice:
       return {
         first: w.first,
         last: w.last,
-        days: w.days.map((date) => layDay(date, view.today, lanes, choice.hidden)),
+        days: w.days.map((date) => keptDay(date, view.today, lanes, choice.hidden, memo)),
         loads,
         minutes,
         over: Math.max(0, minutes - limit),
@@ -173,16 +207,41 @@ function layDay(date: string, today: string, lanes: readonly Lane[], hidden: Rea
   }
   const reasons = [...off];
   const all = reasons.reduce((sum, [, letters]) => sum + letters.length, 0);
-  return {
+  const sorted = [...things.values()].sort(inOrder);
+  const due = sorted.filter((t) => t.what === "due");
+  for (const one of classes) {
+    const of = due.filter((t) => t.lane === one.lane);
+    one.due = of.length;
+    one.tests = of.some((t) => t.test);
+  }
+  const loose = due.filter((t) => !classes.some((c) => c.lane === t.lane));
+  const letters = [...new Set(loose.map((t) => t.letters))];
+  const day = {
     date,
     past: date < today,
     today: date === today,
     off: running > 0 && all === running ? reasons.map(([reason]) => reason).join(", ") : "",
     apart: all && all < running ? reasons.map(([reason, letters]) => `${letters.join(" ")}: ${reason}`).join("; ") : "",
     classes: classes.sort((a, b) => (a.start < b.start ? -1 : a.start > b.start ? 1 : 0)),
-    things: [...things.values()].sort(inOrder),
+    things: sorted,
+    loose: { n: loose.length, letter: letters.length === 1 && letters[0]!.length < 3 ? letters[0]! : "" },
     gone,
   };
+  return { ...day, label: labelOf(day) };
+}
+
+function labelOf(day: Omit<LaidDay, "label">): string {
+  return [
+    weekdayDay(day.date),
+    day.today ? "today" : "",
+    day.off ? `no class: ${day.off}` : "",
+    day.apart ? `no class for ${day.apart}` : "",
+    ...day.classes.map((c) => c.words),
+    ...day.things.map((t) => `${t.letters} ${t.words}`),
+    ...day.gone,
+  ]
+    .filter(Boolean)
+    .join(". ");
 }
 
 /** Tests first, then what is due, then the rest; in each by time, reading last. */
@@ -229,6 +288,8 @@ function classesOf(lane: Lane, day: Day): LaidClass[] {
     start: session.start,
     thing: first ? `lesson:${first.id}` : "",
     drag: may && !!first && !first.taught,
+    due: 0,
+    tests: false,
     beat: session.beat,
     taught: first?.taught ?? false,
     goesOn: (first?.part ?? 1) > 1,

@@ -4,7 +4,7 @@ import { display, show } from "../api/me";
 import { trying } from "../api/mode";
 import { hiddenKinds } from "../draw/kinds";
 import { type ChangeState, useChanges } from "../change/useChanges";
-import { type CoursesView, type TermLanes, layWeeks } from "./lay";
+import { type CoursesView, type TermLanes, layer } from "./lay";
 
 /** A change of one course among all is a change of its term: a state for each term, and which one is being changed. */
 export function useCourses() {
@@ -14,6 +14,7 @@ export function useCourses() {
   const states = new Map<number, ChangeState<TermLanes>>();
   const active = shallowRef<ChangeState<TermLanes> | null>(null);
   const group = shallowRef<readonly string[]>([]);
+  const lay = layer();
   const scope = effectScope();
   onScopeDispose(() => scope.stop());
 
@@ -88,7 +89,7 @@ export function useCourses() {
   }
 
   const choice = computed(() => ({ hidden: hiddenKinds.value, shown: shown.value, group: group.value }));
-  const weeks = computed(() => (view.value ? layWeeks(view.value, terms.value, choice.value) : []));
+  const weeks = computed(() => (view.value ? lay(view.value, terms.value, choice.value) : []));
 
   return { view, due, problem, active, group, terms, shown, weeks, load, take, toggle, lineOf, laneOf };
 }

@@ -2,12 +2,15 @@
 import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
 import { type Place, ProblemError, type Schemas, api, ask, openPlan } from "../api/client";
+import { display } from "../api/me";
 import Band from "../frame/Band.vue";
 import CoursesLinks from "../frame/CoursesLinks.vue";
 import Dialog from "../ui/Dialog.vue";
 import { dayMonth, span, weekdayDay } from "../ui/say";
 
 const router = useRouter();
+/** Views over all courses in which one can begin. */
+const LANDINGS = ["courses", "days", "due"];
 const terms = shallowRef<Schemas["TermLine"][] | null>(null);
 const problem = ref("");
 const faults = shallowRef<Place[]>([]);
@@ -49,13 +52,13 @@ const chooser = ref<HTMLInputElement>();
 onMounted(async () => {
   try {
     const found = await ask(api.GET("/api/terms"));
-    // who signs in means the term that they are in
+    const signedIn = String(window.history.state?.back).startsWith("/sign-in");
+    const landing = display.value.landing;
+    // who signs in means the term that they are in, unless they prefer to begin elsewhere
     const running = found.length === 1 ? found : found.filter((term) => term.now);
-    const only =
-      running.length === 1 && running[0] && String(window.history.state?.back).startsWith("/sign-in")
-        ? running[0]
-        : null;
+    const only = signedIn && landing === "wall" && running.length === 1 ? running[0] : undefined;
     if (only) await router.replace(`/terms/${only.id}/${only.role === "substitute" ? "sheet" : "wall"}`);
+    else if (signedIn && found.length && LANDINGS.includes(landing)) await router.replace(`/${landing}`);
     else terms.value = found;
     deleted.value = await ask(api.GET("/api/terms/deleted"));
   } catch (e) {

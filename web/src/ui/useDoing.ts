@@ -5,7 +5,7 @@ export function useDoing() {
   const busy = ref(false);
   const problem = ref("");
   /** True unless it went wrong. */
-  async function doing(action: () => Promise<void>): Promise<boolean> {
+  async function doing(action: () => Promise<unknown>): Promise<boolean> {
     busy.value = true;
     problem.value = "";
     try {

@@ -74,7 +74,7 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
     <template v-else>
       <div class="ti" :class="{ wn: shows.number.length > 2 && meets }">
         <span
-          v-for="lesson in day.lessons"
+          v-for="lesson in shows.lessons"
           :key="lesson.id"
           class="le"
           :class="[

@@ -2,6 +2,7 @@
 import { computed } from "vue";
 import type { Day, ItemView, NoticeView } from "../api/client";
 import { clock, moment, weekdayNumber } from "../ui/say";
+import { hiddenKinds, showsItem, showsNotice } from "../draw/kinds";
 import Mark from "../draw/Mark.vue";
 import { noticeKey, noticeTime } from "./drawn";
 
@@ -32,30 +33,36 @@ function noticeSays(n: NoticeView): string {
 }
 const lines = computed<Line[]>(() =>
   [
-    ...props.day.items.map<Line>((i) => ({
-      key: i.course ? "" : `item:${i.id}`,
-      at: i.time,
-      what: whichOf(i),
-      title: i.title,
-      says: i.course ? `shared by ${i.course}` : "",
-      told: i.told ?? "",
-      drag: !i.locked && !i.course,
-      item: i,
-      links: i.links,
-    })),
-    ...props.day.notices.map<Line>((n) => ({
-      key: n.course === props.course ? noticeKey(n) : "",
-      at: n.allDay || n.begins.slice(0, 10) < props.day.date ? "" : n.begins.slice(11),
-      what: "notice",
-      title: n.title,
-      says: noticeSays(n),
-      told: "",
-      drag: n.course === props.course,
-      item: null,
-      links: n.links,
-    })),
+    ...props.day.items
+      .filter((i) => showsItem(i, hiddenKinds.value))
+      .map<Line>((i) => ({
+        key: i.course ? "" : `item:${i.id}`,
+        at: i.time,
+        what: whichOf(i),
+        title: i.title,
+        says: i.course ? `shared by ${i.course}` : "",
+        told: i.told ?? "",
+        drag: !i.locked && !i.course,
+        item: i,
+        links: i.links,
+      })),
+    ...props.day.notices
+      .filter((n) => showsNotice(n, hiddenKinds.value))
+      .map<Line>((n) => ({
+        key: n.course === props.course ? noticeKey(n) : "",
+        at: n.allDay || n.begins.slice(0, 10) < props.day.date ? "" : n.begins.slice(11),
+        what: "notice",
+        title: n.title,
+        says: noticeSays(n),
+        told: "",
+        drag: n.course === props.course,
+        item: null,
+        links: n.links,
+      })),
   ].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)),
 );
+/** How many things of the day are not shown. */
+const leftOut = computed(() => props.day.items.length + props.day.notices.length - lines.value.length);
 const told = computed(() => lines.value.filter((l) => l.told).length);
 /** The day's work on its main date. */
 const movable = computed(() =>
@@ -71,7 +78,10 @@ function pickAll() {
     <span>On this day</span
     ><button v-if="movable.length > 1" type="button" class="plain all" @click="pickAll">
       choose all {{ movable.length }}</button
-    ><span class="soft">{{ lines.length || "nothing" }}{{ told ? `, ${told} told otherwise` : "" }}</span>
+    ><span class="soft"
+      >{{ lines.length || "nothing" }}{{ told ? `, ${told} told otherwise` : ""
+      }}{{ leftOut ? `, ${leftOut} left out` : "" }}</span
+    >
   </h3>
   <ol class="ev">
     <li v-for="(line, n) in lines" :key="line.key + line.what + n">

@@ -6,6 +6,7 @@ import DayActions from "./DayActions.vue";
 import DayEvents from "./DayEvents.vue";
 import DayRibbon from "./DayRibbon.vue";
 import HeardLine from "./HeardLine.vue";
+import { hiddenKinds } from "../draw/kinds";
 import Mark from "../draw/Mark.vue";
 import { daysOf } from "./days";
 import { useTypedLine } from "./useTypedLine";
@@ -151,7 +152,7 @@ function step(event: KeyboardEvent) {
           ><span aria-hidden="true">↗</span><span class="vh">{{ link.title }}, opens in a new window</span></a
         >
         <div v-if="l.told" class="toldso"><Mark is="told" /> {{ l.told }}</div>
-        <ol v-if="l.steps.length">
+        <ol v-if="l.steps.length && !hiddenKinds.has('steps')">
           <li v-for="(s, n) in l.steps" :key="n">
             <span class="tm">{{ clock(s.time) }}</span><span class="what">{{ s.text }}</span
             ><span class="soft">{{ s.minutes }} min</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KindsButton from "../draw/KindsButton.vue";
 import Mark from "../draw/Mark.vue";
 
 defineProps<{
@@ -29,6 +30,7 @@ defineProps<{
     <span><i class="sw hatched"></i>no class</span>
     <span><i class="stair"></i>now</span>
     <span class="opt">a stroke: one hour of work</span>
-    <span style="margin-left: auto"><kbd>?</kbd> keys</span>
+    <KindsButton style="margin-left: auto" />
+    <span><kbd>?</kbd> keys</span>
   </div>
 </template>

@@ -10,6 +10,7 @@ import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count, hours } from "../ui/say";
 import { useFocusBack } from "../ui/useFocusBack";
+import { display } from "../api/me";
 import { takingOver } from "../api/mode";
 import DayPane from "./DayPane.vue";
 import OutlinePane from "./OutlinePane.vue";
@@ -46,7 +47,9 @@ const grid = ref<InstanceType<typeof WallGrid>>();
 const outline = ref<InstanceType<typeof OutlinePane>>();
 const pane = ref<InstanceType<typeof DayPane>>();
 
-const close = computed(() => !wide.value && (shown.value?.weeks.length ?? 0) > 20);
+const close = computed(
+  () => !wide.value && (display.value.density === "close" || (shown.value?.weeks.length ?? 0) > 20),
+);
 const weekOf = (date: string) => shown.value?.weeks.find((w) => w.days.some((d) => d.date === date))?.number ?? 1;
 const openWeek = computed(() => keptWeek.value || weekOf(focus.value));
 const openedDay = computed(() => (shown.value && opened.value ? dayOf(shown.value, opened.value) : undefined));

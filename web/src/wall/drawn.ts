@@ -1,6 +1,7 @@
 import type { Day, Gone, ItemView, LessonView, NoticeView } from "../api/client";
 import { clock, moment, numberOf, span, weekdayDay } from "../ui/say";
 import { fitting, shownItems } from "../draw/fit";
+import { hiddenKinds, showsItem, showsNotice } from "../draw/kinds";
 import type { Cell } from "../draw/rows";
 import type { Looks } from "../draw/units";
 
@@ -32,6 +33,7 @@ export interface Drawn {
   number: string;
   label: string;
   items: readonly Named[];
+  lessons: readonly LessonView[];
   /** A notice of several days goes on here. */
   goesOn: boolean;
   /** How many of the items have room. */
@@ -60,10 +62,11 @@ const NO_LESSON: Record<string, string> = {
 
 export function draw(cell: Cell, looks: Looks, room: number, close: boolean): Drawn {
   const { day, off, runLength, runEnd } = cell;
-  const work = shownItems(day.items);
+  const hidden = hiddenKinds.value;
+  const work = shownItems(day.items).filter((i) => showsItem(i, hidden));
   const items = [
     ...work.map(named),
-    ...day.notices.filter((n) => n.begins.startsWith(day.date)).map(flagged),
+    ...day.notices.filter((n) => n.begins.startsWith(day.date) && showsNotice(n, hidden)).map(flagged),
     ...day.words.map((w, n) => worded(w.text, n)),
   ];
   const test = items.find((i) => i.test);
@@ -73,17 +76,25 @@ export function draw(cell: Cell, looks: Looks, room: number, close: boolean): Dr
     number: !off || runLength === 1 ? numberOf(day.date) : runLength > 1 ? span(day.date, runEnd) : "",
     label: labelOf(day, work),
     items,
-    goesOn: day.notices.some((n) => n.ends.slice(0, 10) > n.begins.slice(0, 10)),
+    lessons: hidden.has("classes") ? [] : day.lessons,
+    goesOn: day.notices.some((n) => showsNotice(n, hidden) && n.ends.slice(0, 10) > n.begins.slice(0, 10)),
     fits: close ? 0 : fitting(items, room),
     test,
     others: items.length - (test ? 1 : 0),
-    opens: close ? [] : day.items.filter((i) => i.which === "opens").map((i) => `${i.title} opens ${clock(i.time)}`),
+    opens: close
+      ? []
+      : day.items
+          .filter((i) => i.which === "opens" && showsItem(i, hidden))
+          .map((i) => `${i.title} opens ${clock(i.time)}`),
     goneLessons: close ? [] : day.gone.filter((g) => g.what === "lesson"),
     goneWork: day.gone.filter((g) => g.what !== "lesson"),
     none: first ? "" : empty ? (NO_LESSON[day.sessions[0]?.state ?? ""] ?? "nothing planned") : (day.off?.reason ?? ""),
     empty,
     thread: day.thread ? (looks.get(day.thread.unit) ?? []) : [],
-    knot: first ? [...(looks.get(first.unit) ?? []), { taught: first.taught, cont: first.part > 1 }] : null,
+    knot:
+      first && !hidden.has("classes")
+        ? [...(looks.get(first.unit) ?? []), { taught: first.taught, cont: first.part > 1 }]
+        : null,
   };
 }
 

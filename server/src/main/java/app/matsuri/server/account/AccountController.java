@@ -17,7 +17,9 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -31,11 +33,13 @@ import org.springframework.web.bind.annotation.RestController;
 class AccountController {
 
     private final Accounts accounts;
+    private final Sessions sessions;
     private final MatsuriProperties properties;
     private final Today today;
 
-    AccountController(Accounts accounts, MatsuriProperties properties, Today today) {
+    AccountController(Accounts accounts, Sessions sessions, MatsuriProperties properties, Today today) {
         this.accounts = accounts;
+        this.sessions = sessions;
         this.properties = properties;
         this.today = today;
     }
@@ -58,8 +62,15 @@ class AccountController {
             @Size(max = 100, message = "At most 100 characters.")
             String displayName,
 
-            @Size(min = 10, max = 72, message = "A password has 10 to 72 characters.")
-            String password) {}
+            @NewPassword String password) {}
+
+    /** Another password, and the one so far. */
+    record OtherPassword(
+            @NotBlank(message = "Give the password that you have now.")
+            @Size(max = 1000, message = "At most 1000 characters.")
+            String now,
+
+            @NewPassword String password) {}
 
     @GetMapping("/welcome")
     Welcome welcome() {
@@ -77,6 +88,34 @@ class AccountController {
     Me prefer(@AuthenticationPrincipal SignedIn by, @Valid @RequestBody Preferences preferences) {
         accounts.prefer(by, preferences);
         return me(by);
+    }
+
+    /** Changes the password of who is signed in; everywhere else they are signed out. */
+    @PutMapping("/me/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void password(
+            @AuthenticationPrincipal SignedIn by, @Valid @RequestBody OtherPassword other, HttpServletRequest request) {
+        accounts.password(by, other.now(), other.password());
+        sessions.endOthers(by, request);
+    }
+
+    /** Where who is signed in is signed in. */
+    @GetMapping("/me/sessions")
+    List<Sessions.OpenSession> sessions(@AuthenticationPrincipal SignedIn by, HttpServletRequest request) {
+        return sessions.of(by, request);
+    }
+
+    /** Signs out somewhere else. */
+    @DeleteMapping("/me/sessions/{name}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void endSession(@AuthenticationPrincipal SignedIn by, @PathVariable String name) {
+        if (!sessions.end(by, name)) {
+            throw new Problem(
+                    HttpStatus.NOT_FOUND,
+                    "no-such-session",
+                    "Nobody is signed in there",
+                    "That sign-in has ended already. Nothing was changed.");
+        }
     }
 
     /** Makes the first account and signs it in; refused when there is one. */
@@ -97,6 +136,7 @@ class AccountController {
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(by, null, by.getAuthorities()));
         SecurityContextHolder.setContext(context);
         new HttpSessionSecurityContextRepository().saveContext(context, request, response);
+        sessions.begin(request, by);
         return me(by);
     }
 }

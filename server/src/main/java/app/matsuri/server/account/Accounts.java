@@ -1,11 +1,14 @@
 package app.matsuri.server.account;
 
+import app.matsuri.server.http.Problem;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -114,6 +117,42 @@ public class Accounts implements UserDetailsService {
         if (preferences.display() != null) {
             account.display = JSON.writeValueAsString(preferences.display());
         }
+    }
+
+    /**
+     * Changes the person's password.
+     *
+     * @throws Problem when the one so far is not theirs
+     */
+    @Transactional
+    public void password(SignedIn by, String now, String other) {
+        Account account = entities.find(Account.class, by.accountId());
+        if (!encoder.matches(now, account.passwordHash)) {
+            throw new Problem(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "wrong-password",
+                    "That is not your password",
+                    "The password that you have now was not typed right. It is as it was; try again.");
+        }
+        account.passwordHash = encoder.encode(other);
+    }
+
+    /** Somebody who teaches and is written to. */
+    public record Teacher(String name, String mail) {}
+
+    /**
+     * Who of a workspace is reminded by mail.
+     *
+     * @param before what the reminder comes before, as {@link Display#mutedReminders} has it
+     */
+    @Transactional(readOnly = true)
+    public List<Teacher> reminded(long workspaceId, String before) {
+        return entities.createQuery("from Account where workspaceId = :w order by id", Account.class)
+                .setParameter("w", workspaceId)
+                .getResultStream()
+                .filter(account -> !display(account).mutedReminders().contains(before))
+                .map(account -> new Teacher(account.displayName, account.mail))
+                .toList();
     }
 
     private static Display display(Account account) {

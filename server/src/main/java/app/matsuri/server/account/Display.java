@@ -10,11 +10,12 @@ import java.util.List;
  *
  * @param theme "light", "dark", or "system" to follow the machine
  * @param density "wide", or "close" for close-set walls and tables
- * @param landing what is shown after signing in: "terms", "wall" of the term that runs, "courses", "days" or "due"
+ * @param landing what is shown after signing in: "wall" of the term that runs where it is the only one, "terms", "courses", "days" or "due"
  * @param hiddenKinds what walls leave out: "classes", "steps" of them, "opens", "due", "closes", "notices"; kinds of work, as
  *     "work:reading"; and by whom it is for: "for:all", "for:sections", "for:attendees", "for:extra-credit" and "for:me"
  * @param hiddenCourses sections of terms that run which are not shown, by their keys
  * @param shownCourses sections of terms that are over which are shown, likewise
+ * @param mutedReminders before what the person has no reminder by mail: "opens", "due", "closes", "session" or "booking"
  */
 public record Display(
         @NotNull @Pattern(regexp = "system|light|dark", message = "A theme is system, light or dark.")
@@ -36,8 +37,12 @@ public record Display(
         List<@NotNull @Size(max = 2100) String> hiddenCourses,
 
         @NotNull @Size(max = 500, message = "At most 500 courses.")
-        List<@NotNull @Size(max = 2100) String> shownCourses) {
+        List<@NotNull @Size(max = 2100) String> shownCourses,
+
+        @NotNull @Size(max = 10)
+        List<@NotNull @Pattern(regexp = "opens|due|closes|session|booking") String> mutedReminders) {
 
     /** For who has chosen nothing. */
-    public static final Display USUAL = new Display("system", "wide", "terms", List.of(), List.of(), List.of());
+    public static final Display USUAL =
+            new Display("system", "wide", "wall", List.of(), List.of(), List.of(), List.of());
 }

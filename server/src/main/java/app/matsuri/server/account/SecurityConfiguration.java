@@ -31,7 +31,7 @@ class SecurityConfiguration {
     }
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http) throws Exception {
+    SecurityFilterChain security(HttpSecurity http, Sessions sessions) throws Exception {
         return http.authorizeHttpRequests(a -> a.requestMatchers("/api/welcome", "/api/session", "/actuator/health")
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/accounts")
@@ -47,7 +47,12 @@ class SecurityConfiguration {
                         .loginProcessingUrl("/api/session")
                         .usernameParameter("signIn")
                         .passwordParameter("password")
-                        .successHandler((request, response, who) -> response.setStatus(204))
+                        .successHandler((request, response, who) -> {
+                            if (who.getPrincipal() instanceof SignedIn by) {
+                                sessions.begin(request, by);
+                            }
+                            response.setStatus(204);
+                        })
                         .failureHandler((request, response, why) -> {
                             response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
                             response.setContentType("application/problem+json");

@@ -2,6 +2,7 @@ package app.matsuri.server.colleague;
 
 import app.matsuri.server.access.Colleague;
 import app.matsuri.server.account.Accounts;
+import app.matsuri.server.account.NewPassword;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.settings.Tokens;
@@ -56,8 +57,7 @@ class InvitationController {
             @NotBlank(message = "Give a sign-in name.") @Size(max = 100, message = "At most 100 characters.")
             String signIn,
 
-            @Size(min = 10, max = 72, message = "A password has 10 to 72 characters.")
-            String password) {}
+            @NewPassword String password) {}
 
     /** Takes an invitation with a new account. Signing in with it is a step of its own. */
     @PostMapping(path = "/invitations/{token}/account", consumes = "application/json")

@@ -1,6 +1,7 @@
 package app.matsuri.server.reminder;
 
 import app.matsuri.core.plan.Student;
+import app.matsuri.server.account.Accounts;
 import app.matsuri.server.link.Links;
 import app.matsuri.server.link.LinksOfStudents;
 import app.matsuri.server.link.Person;
@@ -21,6 +22,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
@@ -47,6 +49,7 @@ class ReminderRounds {
 
     private final EntityManager entities;
     private final TransactionTemplate step;
+    private final Accounts accounts;
     private final TermStore store;
     private final ReminderPlans plans;
     private final ReminderLetters words;
@@ -59,6 +62,7 @@ class ReminderRounds {
     ReminderRounds(
             EntityManager entities,
             TransactionTemplate step,
+            Accounts accounts,
             TermStore store,
             ReminderPlans plans,
             ReminderLetters words,
@@ -69,6 +73,7 @@ class ReminderRounds {
             Clock clock) {
         this.entities = entities;
         this.step = step;
+        this.accounts = accounts;
         this.store = store;
         this.plans = plans;
         this.words = words;
@@ -213,10 +218,9 @@ class ReminderRounds {
 
     private List<To> readers(long workspaceId, Planned one, LinksOfStudents pages) {
         if (one.reminding().own()) {
-            return entities.createQuery("select displayName, mail from Account where workspaceId = :w", Object[].class)
-                    .setParameter("w", workspaceId)
-                    .getResultStream()
-                    .map(row -> new To(workspaceId, (String) row[0], (String) row[1], ""))
+            String before = one.reminding().reminder().before().name().toLowerCase(Locale.ROOT);
+            return accounts.reminded(workspaceId, before).stream()
+                    .map(teacher -> new To(workspaceId, teacher.name(), teacher.mail(), ""))
                     .toList();
         }
         String course = one.reminding().section().course();

@@ -101,7 +101,7 @@ class CoursesHttpTest extends DemoTest {
                 ("{\"twelveHours\":false,\"weekStart\":\"SU\",\"display\":{\"theme\":\"system\",\"density\":\"wide\","
                                 + "\"landing\":\"terms\",\"hiddenKinds\":[],\"hiddenCourses\":[],\"shownCourses\":[\""
                                 + key
-                                + "\"]}}")
+                                + "\"],\"mutedReminders\":[]}}")
                         .getBytes(StandardCharsets.UTF_8),
                 "application/json");
         JsonNode both = browser.get("/api/courses").body();
