@@ -239,7 +239,7 @@ const LANDINGS: [string, string][] = [
 
 <style scoped>
 .prefs {
-  max-width: 760px;
+  max-width: 880px;
 }
 section {
   border-top: 1px solid var(--ink);

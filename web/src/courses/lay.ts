@@ -222,7 +222,7 @@ function layDay(date: string, today: string, lanes: readonly Lane[], hidden: Rea
     today: date === today,
     off: running > 0 && all === running ? reasons.map(([reason]) => reason).join(", ") : "",
     apart: all && all < running ? reasons.map(([reason, letters]) => `${letters.join(" ")}: ${reason}`).join("; ") : "",
-    classes: classes.sort((a, b) => (a.start < b.start ? -1 : a.start > b.start ? 1 : 0)),
+    classes: classes.sort((a, b) => Number(a.beat) - Number(b.beat) || (a.start < b.start ? -1 : 1)),
     things: sorted,
     loose: { n: loose.length, letter: letters.length === 1 && letters[0]!.length < 3 ? letters[0]! : "" },
     gone,

@@ -137,16 +137,20 @@ class TypingJourneysTest {
     void aClockOfTwelveHours() throws Exception {
         // of a person whose clock no other journey reads
         try (Page page = Page.open(App.demo()).withPlan("K. Aldous", "autumn-2026.json")) {
-            page.click(".band .who");
+            String wall = "/terms/" + page.term() + "/wall";
+            page.go("/preferences");
             page.press("5:00 pm");
+            page.seeText(".said", "Kept.");
+            page.go(wall);
             page.seeText(".wh", "10:00 am");
-            page.keys(Keys.ESCAPE);
             page.click(day("2026-10-09"));
             page.type(".slip .add input", "quiz 3, 17:30");
             page.seeText(".slip .heard", "due Fri 9 Oct, 5:30 pm");
             page.driver.findElement(By.cssSelector(".slip .add input")).clear();
-            page.click(".band .who");
+            page.go("/preferences");
             page.press("17:00");
+            page.seeText(".said", "Kept.");
+            page.go(wall);
             page.seeText(".wh", "10:00");
         }
     }
