@@ -22,10 +22,13 @@ async function keep(action: () => Promise<unknown>, what: string) {
 const set = (more: Partial<Schemas["Preferences"]>) =>
   keep(() => prefer({ ...me.value!.preferences, ...more }), "Kept.");
 const look = (more: Partial<Schemas["Display"]>) => keep(() => show(more), "Kept.");
-const list = () => doing(async () => (sessions.value = await ask(api.GET("/api/me/sessions"))));
+async function list() {
+  const found = await ask(api.GET("/api/me/sessions"));
+  sessions.value = found;
+}
 onMounted(() => {
   document.title = "Preferences, Matsuri";
-  void list();
+  void doing(list);
 });
 function mute(before: string) {
   const was = display.value.mutedReminders;
@@ -34,14 +37,16 @@ function mute(before: string) {
 async function change() {
   await keep(async () => {
     await ask(api.PUT("/api/me/password", { body: { now: now.value, password: password.value } }));
+    await list();
     now.value = "";
     password.value = "";
   }, "Your password is changed. Everywhere else you are signed out.");
-  await list();
 }
 async function end(name: string) {
-  await keep(() => ask(api.DELETE("/api/me/sessions/{name}", { params: { path: { name } } })), "Signed out there.");
-  await list();
+  await keep(async () => {
+    await ask(api.DELETE("/api/me/sessions/{name}", { params: { path: { name } } }));
+    await list();
+  }, "Signed out there.");
 }
 const moment = (iso: string) =>
   new Intl.DateTimeFormat("en-GB", {

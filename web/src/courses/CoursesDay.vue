@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { type Ref, type ShallowRef, computed, ref, watchEffect } from "vue";
+import type { Change, ProposalView } from "../api/client";
+import type { Gate } from "../change/useChanges";
+import DayLine from "../wall/DayLine.vue";
 import { hiddenKinds } from "../draw/kinds";
 import Mark from "../draw/Mark.vue";
 import { clock, weekdayDay } from "../ui/say";
@@ -25,6 +28,34 @@ const courseOf = (lane: string) => {
 const lessonsOf = (c: LaidClass) =>
   props.state.laneOf(c.lane)?.days.find((d) => d.date === props.day.date)?.lessons ?? [];
 const steps = computed(() => !hiddenKinds.value.has("steps"));
+/** Courses into which something can be typed: one line for all sections of a course. */
+const choices = computed(() => {
+  const may = props.state.view.value?.courses.filter(
+    (c) =>
+      props.state.shown.value.has(c.key) &&
+      c.role !== "reader" &&
+      c.first <= props.day.date &&
+      props.day.date <= c.last,
+  );
+  const first = may?.filter((c, n) => may.findIndex((o) => o.termId === c.termId && o.course === c.course) === n) ?? [];
+  return first.map((c) => ({
+    ...c,
+    name: `${c.course}${first.some((o) => o !== c && o.course === c.course) ? `, ${c.termName}` : ""}`,
+  }));
+});
+const into = ref("");
+watchEffect(() => {
+  if (!choices.value.some((c) => c.key === into.value)) into.value = choices.value[0]?.key ?? "";
+});
+/** What is typed changes the term of the course that it is for. */
+const typing = {
+  proposal: computed(
+    () => props.state.active.value?.proposal.value ?? null,
+  ) as unknown as ShallowRef<ProposalView | null>,
+  problem: computed(() => props.state.active.value?.problem.value ?? "") as unknown as Ref<string>,
+  propose: (change: Change, gate: Gate, { into: of }: { into: { key: string } }) =>
+    props.state.take(of.key)?.propose(change, gate) ?? Promise.resolve(false),
+};
 const things = computed(() => [...props.day.things].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)));
 const says = (t: LaidThing) => (t.what === "notice" ? "noted" : t.what);
 </script>
@@ -94,6 +125,13 @@ const says = (t: LaidThing) => (t.what === "notice" ? "noted" : t.what);
         </li>
       </ol>
       <p v-for="g in day.gone" :key="g" class="soft">{{ g }}</p>
+      <DayLine
+        v-model:into="into"
+        :state="typing"
+        :date="day.date"
+        :choices="choices"
+        @added="(key, of) => emit('pick', `${of.key}\t${key}`)"
+      />
     </div>
   </section>
 </template>

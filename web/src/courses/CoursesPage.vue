@@ -10,6 +10,7 @@ import CoursesLinks from "../frame/CoursesLinks.vue";
 import UndoRedo from "../frame/UndoRedo.vue";
 import { count } from "../ui/say";
 import { useFocusBack } from "../ui/useFocusBack";
+import EditInCourse from "../wall/EditInCourse.vue";
 import { useDrag } from "../wall/useDrag";
 import CoursesAgenda from "./CoursesAgenda.vue";
 import CoursesDay from "./CoursesDay.vue";
@@ -17,7 +18,6 @@ import CoursesLegend from "./CoursesLegend.vue";
 import CoursesMonth from "./CoursesMonth.vue";
 import CoursesSide from "./CoursesSide.vue";
 import CoursesWall from "./CoursesWall.vue";
-import EditInCourse from "./EditInCourse.vue";
 import { split, useCourseHands } from "./useCourseHands";
 import { useCourses } from "./useCourses";
 
@@ -121,7 +121,15 @@ function turn(first: string) {
   if (!now.delete(first)) now.add(first);
   turned.value = now;
 }
-const lineOfEdit = computed(() => (editing.value ? state.lineOf(editing.value.lane) : undefined));
+/** The section in which a thing is edited: of the course that it is written in. */
+const lineOfEdit = computed(() => {
+  const of = editing.value;
+  const line = of && state.lineOf(of.lane);
+  const owner = days.value.flatMap((d) => d.things).find((t) => t.lane === of?.lane && t.thing === of.thing)?.owner;
+  return line && owner && owner !== line.course
+    ? view.value?.courses.find((c) => c.termId === line.termId && c.course === owner)
+    : (line ?? undefined);
+});
 const mayEdit = computed(() => lineOfEdit.value && lineOfEdit.value.role !== "reader");
 async function edited(done: Done | null) {
   const of = editing.value;
@@ -267,6 +275,7 @@ function choose(event: Event) {
     :section="lineOfEdit.section"
     :thing="editing.thing"
     :day="opened || focus"
+    :from="state.lineOf(editing.lane)?.course"
     @done="edited"
   />
   <div

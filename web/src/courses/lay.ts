@@ -39,6 +39,8 @@ export interface LaidThing {
   lane: string;
   /** "A", or "A B" where several have it. */
   letters: string;
+  /** The course that it is written in. */
+  owner: string;
   /** "item:set-1" or "notice:hut@2026-09-10". */
   thing: string;
   what: "opens" | "due" | "closes" | "notice";
@@ -312,6 +314,7 @@ function work(lane: Lane, i: ItemView): LaidThing & { same: string } {
     same: `${lane.line.termId}/${owner}/${i.id}/${what}/${i.time}`,
     lane: lane.line.key,
     letters: lane.line.letter,
+    owner,
     thing: `item:${i.id}`,
     what,
     name: i.shortName,
@@ -337,6 +340,7 @@ function flagged(lane: Lane, n: NoticeView): LaidThing & { same: string } {
     same: `${lane.line.termId}/${n.course}/notice/${n.id}/${n.begins}`,
     lane: lane.line.key,
     letters: lane.line.letter,
+    owner: n.course,
     thing: noticeKey(n),
     what: "notice",
     name: n.title,

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { alsoIn } from "../change/shared";
+import RemoveShared from "../thing/RemoveShared.vue";
 import Dialog from "../ui/Dialog.vue";
 import { computed, onMounted, ref, shallowRef } from "vue";
 import type { Change, Schemas, WallView } from "../api/client";
@@ -25,6 +27,8 @@ const props = defineProps<{
   entry: string;
   /** A day to begin with. */
   day: string;
+  /** The course from which a shared one is looked at, where it is another. */
+  from?: string | undefined;
 }>();
 const emit = defineEmits<{ done: [] }>();
 
@@ -87,6 +91,11 @@ function setFor(code: string, on: boolean) {
   const now = sections.value.filter((s) => (s === code ? on : isFor(s)));
   if (now.length) form.value.only = now.length === sections.value.length ? undefined : now;
 }
+/** The other courses that have it, too: as it stands, not as it is being changed. */
+const everywhere = computed(() => {
+  const stands = plan.value.notices?.find((n) => n.id === props.notice);
+  return stands?.reach === "everyone" ? others.value : (stands?.shared ?? []);
+});
 const sharedWith = (code: string) => !!form.value.shared?.includes(code);
 function share(code: string, on: boolean) {
   form.value.shared = [...(form.value.shared ?? []).filter((c) => c !== code), ...(on ? [code] : [])];
@@ -171,6 +180,7 @@ function remove() {
         <label><input v-model="how" type="radio" value="onward" /> from then on</label>
         <label><input v-model="how" type="radio" value="all" /> the whole series</label>
       </div>
+      <p v-if="everywhere.length" class="wide soft">Of {{ course }}, {{ alsoIn(everywhere) }}: it stays one.</p>
       <template v-if="how === 'one'">
         <span class="wide">{{ form.title }}</span>
         <label for="notice-to">Moves to</label>
@@ -303,7 +313,16 @@ function remove() {
       <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
       <div class="wide actions">
         <button v-if="how === 'all' && !more" type="button" class="btn" @click="more = true">More…</button>
-        <button v-if="notice" type="button" class="btn" @click="remove">
+        <RemoveShared
+          v-if="notice && how === 'all' && everywhere.length"
+          :course="course"
+          :thing="`notice:${notice}`"
+          :shared="everywhere"
+          :from="from ?? course"
+          :all="{ kind: 'remove-notice', course, notice }"
+          @send="send"
+        />
+        <button v-else-if="notice" type="button" class="btn" @click="remove">
           {{ how === "one" ? "Leave it out" : how === "onward" ? "End it before that" : "Delete" }}
         </button>
         <button type="button" class="btn quiet" @click="emit('done')">Cancel</button>

@@ -16,6 +16,7 @@ function cell(more: Parameters<typeof day>[1]) {
       cell: found,
       looks,
       meets: true,
+      course: "C",
       room: 180,
       close: false,
       open: false,

@@ -11,6 +11,8 @@ const props = defineProps<{
   cell: Cell;
   looks: Looks;
   meets: boolean;
+  /** The wall's course. */
+  course: string;
   /** Width for work, in pixels. */
   room: number;
   /** One line a day; of the one week that is open then, all. */
@@ -36,7 +38,7 @@ const hidden = computed(() =>
     .map((i) => i.words)
     .join("\n"),
 );
-const shows = computed(() => draw(props.cell, props.looks, props.room, props.close));
+const shows = computed(() => draw(props.cell, props.looks, props.room, props.close, props.course));
 </script>
 
 <template>
@@ -143,7 +145,7 @@ const shows = computed(() => draw(props.cell, props.looks, props.room, props.clo
           picked: picked.has(item.key),
         }"
         :data-drag="item.carries ? item.key : undefined"
-        :data-thing="/^(item|notice):/.test(item.key) ? item.key : undefined"
+        :data-thing="/^(item|notice|shared):/.test(item.key) ? item.key : undefined"
         :title="item.words"
         ><Mark v-if="item.told" is="told" /><Mark v-if="item.locked" is="lock" /><Mark
           v-else-if="item.fixed"

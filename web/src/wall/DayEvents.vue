@@ -3,6 +3,7 @@ import { computed } from "vue";
 import type { Day, ItemView, NoticeView } from "../api/client";
 import { clock, moment, weekdayNumber } from "../ui/say";
 import { hiddenKinds, showsItem, showsNotice } from "../draw/kinds";
+import { alsoIn, sharedKey } from "../change/shared";
 import Mark from "../draw/Mark.vue";
 import { noticeKey, noticeTime } from "./drawn";
 
@@ -29,18 +30,20 @@ const whichOf = (i: ItemView) => i.which.replace("main-", "") as Line["what"];
 function noticeSays(n: NoticeView): string {
   const one = n.begins.slice(0, 10) === n.ends.slice(0, 10);
   const days = !one ? noticeTime(n) : n.allDay || n.begins === n.ends ? "" : `to ${clock(n.ends)}`;
-  return [n.own ? "only me" : n.course === props.course ? "" : n.course, days, n.place].filter(Boolean).join(", ");
+  return [n.own ? "only me" : n.course === props.course ? alsoIn(n.sharedWith) : `shared by ${n.course}`, days, n.place]
+    .filter(Boolean)
+    .join(", ");
 }
 const lines = computed<Line[]>(() =>
   [
     ...props.day.items
       .filter((i) => showsItem(i, hiddenKinds.value))
       .map<Line>((i) => ({
-        key: i.course ? "" : `item:${i.id}`,
+        key: i.course ? sharedKey(i.course, `item:${i.id}`) : `item:${i.id}`,
         at: i.time,
         what: whichOf(i),
         title: i.title,
-        says: i.course ? `shared by ${i.course}` : "",
+        says: i.course ? `shared by ${i.course}` : alsoIn(i.sharedWith),
         told: i.told ?? "",
         drag: !i.locked && !i.course,
         item: i,
@@ -49,7 +52,7 @@ const lines = computed<Line[]>(() =>
     ...props.day.notices
       .filter((n) => showsNotice(n, hiddenKinds.value))
       .map<Line>((n) => ({
-        key: n.course === props.course ? noticeKey(n) : "",
+        key: n.course === props.course ? noticeKey(n) : sharedKey(n.course, noticeKey(n)),
         at: n.allDay || n.begins.slice(0, 10) < props.day.date ? "" : n.begins.slice(11),
         what: "notice",
         title: n.title,

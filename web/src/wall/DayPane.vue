@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from "vue";
-import { type Day, type WallView, api, ask } from "../api/client";
+import { computed, ref } from "vue";
+import type { Day, WallView } from "../api/client";
 import { clock, weekdayDay } from "../ui/say";
 import DayActions from "./DayActions.vue";
 import DayEvents from "./DayEvents.vue";
+import DayLine from "./DayLine.vue";
 import DayRibbon from "./DayRibbon.vue";
-import HeardLine from "./HeardLine.vue";
 import { hiddenKinds } from "../draw/kinds";
 import Mark from "../draw/Mark.vue";
 import { daysOf } from "./days";
-import { useTypedLine } from "./useTypedLine";
 import { injectWall } from "../change/useWall";
 import { unitsOf } from "../draw/units";
 
@@ -58,21 +57,19 @@ const offSays = computed(() => {
   return `${off.reason || "Day off"}: ${does.filter(Boolean).join(", ")}`;
 });
 
-const typed = useTypedLine(
-  state,
-  () => ({ date: props.day.date, course: course.value, section: section.value }),
-  (text, at) =>
-    ask(api.POST("/api/terms/{termId}/outline/day", { params: { path: { termId } }, body: { ...at, text } })),
-  (read, at) => at.date === props.day.date && emit("pick", read.key, false),
+/** The courses of the term, each with the section that is looked at, else its first. */
+const choices = computed(() =>
+  [...new Set(props.wall.sections.map((s) => s.course))].map((of) => ({
+    key: of,
+    termId,
+    course: of,
+    section: of === course.value ? section.value : (props.wall.sections.find((s) => s.course === of)?.section ?? ""),
+    name: of,
+  })),
 );
-const adder = ref<HTMLInputElement>();
-/** Puts the keyboard into the field for something new, which may begin with some words. */
-async function add(words = "") {
-  if (words) typed.type(words);
-  await nextTick();
-  adder.value?.focus();
-  adder.value?.setSelectionRange(typed.text.value.length, typed.text.value.length);
-}
+const into = ref(course.value);
+const adder = ref<InstanceType<typeof DayLine>>();
+const add = (words = "") => adder.value?.add(words);
 defineExpose({ add });
 
 /** Work on its main date, in the order of the plan. */
@@ -170,25 +167,15 @@ function step(event: KeyboardEvent) {
         @edit="emit('edit', $event)"
         @order="ordering"
       />
-      <form v-if="day.inTerm" class="add" @submit.prevent="typed.enter()">
-        <input
-          ref="adder"
-          :value="typed.text.value"
-          class="field"
-          :aria-label="`Something new on ${weekdayDay(day.date)}, for ${course} in every section`"
-          :placeholder="`new for all of ${course}: quiz 3, 5pm`"
-          :aria-invalid="typed.wrong.value !== '' || !!typed.heard.value?.wrong"
-          autocomplete="off"
-          aria-describedby="added-said"
-          @input="typed.type(($event.target as HTMLInputElement).value)"
-          @keydown.escape.stop="typed.clear()"
-        />
-        <HeardLine
-          id="added-said"
-          :typed="typed"
-          hint="also “lesson: …”, “notice: …”, “note: …”; opens, closes, times, points"
-        />
-      </form>
+      <DayLine
+        v-if="day.inTerm"
+        ref="adder"
+        v-model:into="into"
+        :state="state"
+        :date="day.date"
+        :choices="choices"
+        @added="(key, of) => of.course === course && emit('pick', key, false)"
+      />
     </div>
     <DayActions
       v-if="!proposal && day.inTerm"

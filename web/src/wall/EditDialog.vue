@@ -5,16 +5,18 @@ import { useFirstField } from "../ui/useFirstField";
 import type { Change, Schemas, WallView } from "../api/client";
 import { courseOf } from "../api/plan";
 import { removal } from "../change/removal";
+import { alsoIn } from "../change/shared";
 import RuleField from "../ui/RuleField.vue";
 import { DATES } from "../thing/dates";
 import ItemFields from "../thing/ItemFields.vue";
 import LessonFields from "../thing/LessonFields.vue";
 import OtherDates from "../thing/OtherDates.vue";
+import RemoveShared from "../thing/RemoveShared.vue";
 import { COLOURS, PAPERS, paperOf } from "../draw/units";
 import { injectWall } from "../change/useWall";
 
 /** Edits a lesson, an item or a unit; adds a lesson or work to a unit. */
-const props = defineProps<{ thing: string; wall: WallView }>();
+const props = defineProps<{ thing: string; wall: WallView; from?: string | undefined }>();
 const emit = defineEmits<{ done: [] }>();
 
 type PlanUnit = Schemas["PlanUnit"];
@@ -87,9 +89,8 @@ function save() {
       : { kind: "put-item", course, item: thing as Schemas["PlanItem"], ...into },
   );
 }
-function remove() {
-  return send(removal(what, course, id));
-}
+const removes = removal(what, course, id);
+const shared = computed(() => (kind.value === "item" && !adding.value ? (form.value.shared ?? []) : []));
 useFirstField(() => unit.value, "edit-title");
 </script>
 
@@ -106,6 +107,7 @@ useFirstField(() => unit.value, "edit-title");
     @update:visible="emit('done')"
   >
     <form v-if="unit" class="form" @submit.prevent="save">
+      <p v-if="shared.length" class="wide soft">Of {{ course }}, {{ alsoIn(shared) }}: it stays one.</p>
       <label for="edit-title">Title</label>
       <input id="edit-title" v-model="form.title" class="field" required maxlength="300" autofocus />
       <template v-if="kind === 'unit'">
@@ -192,7 +194,16 @@ useFirstField(() => unit.value, "edit-title");
           >
             {{ outlineLesson?.pin ? "Let it move" : "Fix its date" }}
           </button>
-          <button type="button" class="btn" @click="remove">Delete</button>
+          <RemoveShared
+            v-if="shared.length"
+            :course="course"
+            :thing="thing"
+            :shared="shared"
+            :from="from ?? course"
+            :all="removes"
+            @send="send"
+          />
+          <button v-else type="button" class="btn" @click="send(removes)">Delete</button>
         </template>
         <button type="button" class="btn quiet" @click="emit('done')">Cancel</button>
         <button type="submit" class="btn go" :disabled="busy">{{ adding ? "Add" : "Save" }}</button>

@@ -44,6 +44,8 @@ defineProps<{
   picked: ReadonlySet<string>;
   /** What a move moves. */
   moving: string[];
+  /** The course from which a shared thing is looked at, where it is another than the wall's. */
+  from?: string | undefined;
 }>();
 const emit = defineEmits<{ go: [date: string] }>();
 const dialog = defineModel<WallDialog>("dialog", { required: true });
@@ -84,9 +86,16 @@ const editing = defineModel<string>("editing", { required: true });
     :notice="editing.slice(7).split('@')[0] ?? ''"
     :entry="editing.split('@')[1] ?? ''"
     :day="opened"
+    :from="from"
     @done="((dialog = ''), (editing = ''))"
   />
   <ReadOutline v-if="dialog === 'read'" :course="wall.section.course" @done="dialog = ''" />
-  <EditDialog v-if="editing && !editing.startsWith('notice:')" :thing="editing" :wall="wall" @done="editing = ''" />
+  <EditDialog
+    v-if="editing && !editing.startsWith('notice:')"
+    :thing="editing"
+    :wall="wall"
+    :from="from"
+    @done="editing = ''"
+  />
   <KeysDialog :visible="dialog === 'keys'" @update:visible="dialog = ''" />
 </template>

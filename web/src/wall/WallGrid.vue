@@ -122,6 +122,7 @@ defineExpose({ focusDay });
         :week="week"
         :cells="cells"
         :columns="wall.columns"
+        :course="wall.section.course"
         :looks="looks"
         :room="room"
         :band="band(week)"

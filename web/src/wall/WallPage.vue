@@ -13,6 +13,7 @@ import { useFocusBack } from "../ui/useFocusBack";
 import { display } from "../api/me";
 import { takingOver } from "../api/mode";
 import DayPane from "./DayPane.vue";
+import EditInCourse from "./EditInCourse.vue";
 import OutlinePane from "./OutlinePane.vue";
 import PhoneWeeks from "./PhoneWeeks.vue";
 import WallDialogs, { type WallDialog } from "./WallDialogs.vue";
@@ -25,6 +26,8 @@ import { dropChange, fullness, saysDrop } from "./drop";
 import { putOn } from "../change/placing";
 import { useDrag } from "./useDrag";
 import { useHands } from "./useHands";
+import { ofShared } from "../change/shared";
+import type { Done } from "../change/useChanges";
 import { usePast } from "./usePast";
 import { WALL, useWall } from "../change/useWall";
 
@@ -134,6 +137,21 @@ function goTo(thing: string) {
   outline.value?.show(thing);
   if (day) void nextTick(() => grid.value?.focusDay(day.date));
 }
+/** A thing of another course that is edited from here, and a section of that course. */
+const elsewhere = computed(() => {
+  const of = ofShared(editing.value);
+  const section = of && wall.value?.sections.find((s) => s.course === of.course)?.section;
+  return of && section ? { ...of, section } : null;
+});
+const editingHere = computed({
+  get: () => (ofShared(editing.value) ? "" : editing.value),
+  set: (now) => (editing.value = now),
+});
+async function editedElsewhere(line: Done | null) {
+  editing.value = "";
+  await state.load();
+  state.done.value = line;
+}
 function choose(event: Event) {
   void router.replace({ query: { section: (event.target as HTMLSelectElement).value } });
 }
@@ -147,7 +165,7 @@ function press(event: MouseEvent) {
   const at = event.target as HTMLElement;
   const date = at.closest<HTMLElement>("[data-date]")?.dataset.date;
   if (!date) return;
-  const thing = at.closest<HTMLElement>("[data-drag]")?.dataset.drag;
+  const thing = at.closest<HTMLElement>("[data-drag], [data-thing^='shared:']")?.dataset;
   if (event.shiftKey && !thing) {
     hands.extend(date);
     return;
@@ -155,7 +173,8 @@ function press(event: MouseEvent) {
   run.value = null;
   focus.value = date;
   opened.value = date;
-  if (thing) pick(thing, undefined, event.ctrlKey || event.metaKey);
+  const key = thing?.drag ?? thing?.thing;
+  if (key) pick(key, undefined, event.ctrlKey || event.metaKey);
 }
 /** A double press on anything opens it. */
 function pressTwice(event: MouseEvent) {
@@ -181,7 +200,7 @@ function pick(thing: string, date: string | undefined, more: boolean) {
 }
 const moving = computed(() => {
   if (acting.value) return [...acting.value];
-  const things = [...picked.value].filter((k) => !k.startsWith("unit:"));
+  const things = [...picked.value].filter((k) => !k.startsWith("unit:") && !ofShared(k));
   if (things.length) return things;
   return (
     openedDay.value?.lessons
@@ -345,7 +364,7 @@ async function closeSlip() {
     </p>
   </main>
   <ChangeLine
-    v-if="!repace.asked.value"
+    v-if="!repace.asked.value && !elsewhere"
     :state="state"
     :held="dialog !== '' || editing !== ''"
     :loaded="wall !== null"
@@ -379,10 +398,21 @@ async function closeSlip() {
       {{ target.full.due }} due, {{ hours(target.full.minutes) }}
     </div>
   </div>
+  <EditInCourse
+    v-if="shown && elsewhere"
+    :key="editing"
+    :term-id="termId"
+    :course="elsewhere.course"
+    :section="elsewhere.section"
+    :thing="elsewhere.thing"
+    :day="opened || focus"
+    :from="shown.section.course"
+    @done="editedElsewhere"
+  />
   <WallDialogs
     v-if="shown"
     v-model:dialog="dialog"
-    v-model:editing="editing"
+    v-model:editing="editingHere"
     :wall="shown"
     :day="opened || focus"
     :opened="opened"

@@ -14,6 +14,7 @@ const props = defineProps<{
   week: Week;
   cells: readonly Cell[];
   columns: WallView["columns"];
+  course: string;
   looks: Looks;
   /** Width for work in each column, in pixels. */
   room: readonly number[];
@@ -83,6 +84,7 @@ const past = computed(() => props.week.days.every((d) => d.past));
         :cell="cell"
         :looks="looks"
         :meets="columns[n]!.meets"
+        :course="course"
         :room="room[n] ?? 100"
         :close="close && !open"
         :open="close && open"

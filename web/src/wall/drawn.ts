@@ -1,6 +1,7 @@
 import type { Day, Gone, ItemView, LessonView, NoticeView } from "../api/client";
 import { clock, moment, numberOf, span, weekdayDay } from "../ui/say";
 import { fitting, shownItems } from "../draw/fit";
+import { alsoIn, sharedKey } from "../change/shared";
 import { hiddenKinds, showsItem, showsNotice } from "../draw/kinds";
 import type { Cell } from "../draw/rows";
 import type { Looks } from "../draw/units";
@@ -60,13 +61,15 @@ const NO_LESSON: Record<string, string> = {
   taught: "nothing reached",
 };
 
-export function draw(cell: Cell, looks: Looks, room: number, close: boolean): Drawn {
+export function draw(cell: Cell, looks: Looks, room: number, close: boolean, course: string): Drawn {
   const { day, off, runLength, runEnd } = cell;
   const hidden = hiddenKinds.value;
   const work = shownItems(day.items).filter((i) => showsItem(i, hidden));
   const items = [
     ...work.map(named),
-    ...day.notices.filter((n) => n.begins.startsWith(day.date) && showsNotice(n, hidden)).map(flagged),
+    ...day.notices
+      .filter((n) => n.begins.startsWith(day.date) && showsNotice(n, hidden))
+      .map((n) => flagged(n, course)),
     ...day.words.map((w, n) => worded(w.text, n)),
   ];
   const test = items.find((i) => i.test);
@@ -100,7 +103,7 @@ export function draw(cell: Cell, looks: Looks, room: number, close: boolean): Dr
 
 function named(i: ItemView): Named {
   return {
-    key: i.course ? `shared:${i.course}/${i.id}` : `item:${i.id}`,
+    key: i.course ? sharedKey(i.course, `item:${i.id}`) : `item:${i.id}`,
     carries: !i.locked && !i.course,
     notice: false,
     word: false,
@@ -114,17 +117,18 @@ function named(i: ItemView): Named {
     shortName: i.shortName,
     words: [
       `${i.title}, ${i.which.replace("main-", "")} ${clock(i.time)}`,
-      i.course ? `shared by ${i.course}` : "",
+      i.course ? `shared by ${i.course}` : alsoIn(i.sharedWith),
       i.told ?? "",
     ]
       .filter(Boolean)
       .join(", "),
   };
 }
-function flagged(n: NoticeView): Named {
+function flagged(n: NoticeView, course: string): Named {
+  const own = n.course === course;
   return {
-    key: noticeKey(n),
-    carries: true,
+    key: own ? noticeKey(n) : sharedKey(n.course, noticeKey(n)),
+    carries: own,
     notice: true,
     word: false,
     test: false,
@@ -165,7 +169,9 @@ export function noticeTime(n: NoticeView): string {
   return n.begins === n.ends ? clock(n.begins) : `${clock(n.begins)} to ${clock(n.ends)}`;
 }
 function noticeWords(n: NoticeView): string {
-  return [`${n.own ? "own notice" : "notice"}: ${n.title}`, noticeTime(n), n.place].filter(Boolean).join(", ");
+  return [`${n.own ? "own notice" : "notice"}: ${n.title}`, noticeTime(n), n.place, alsoIn(n.sharedWith)]
+    .filter(Boolean)
+    .join(", ");
 }
 
 /** The day in words. */

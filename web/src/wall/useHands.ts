@@ -1,6 +1,7 @@
 import { type Ref, type ShallowRef, shallowRef } from "vue";
 import type { Change } from "../api/client";
 import { removal } from "../change/removal";
+import { leaving, ofShared, sharedKey } from "../change/shared";
 import { useStepKeys } from "../change/useStepKeys";
 import { dayOf } from "./days";
 import { noticeKey } from "./drawn";
@@ -50,7 +51,8 @@ export function useHands(context: HandsContext) {
 
   function things(): string[] {
     const units = [...picked.value].filter((k) => k.startsWith("unit:"));
-    const others = [...picked.value].filter((k) => !k.startsWith("unit:"));
+    // what is of another course is carried there
+    const others = [...picked.value].filter((k) => !k.startsWith("unit:") && !ofShared(k));
     return others.length ? others : units;
   }
 
@@ -62,8 +64,12 @@ export function useHands(context: HandsContext) {
     if (!day) return;
     const keys = [
       ...day.lessons.map((l) => `lesson:${l.id}`),
-      ...day.items.filter((i) => i.which.startsWith("main-") && !i.course).map((i) => `item:${i.id}`),
-      ...day.notices.filter((n) => n.course === state.wall.value?.section.course).map(noticeKey),
+      ...day.items
+        .filter((i) => i.which.startsWith("main-"))
+        .map((i) => (i.course ? sharedKey(i.course, `item:${i.id}`) : `item:${i.id}`)),
+      ...day.notices.map((n) =>
+        n.course === state.wall.value?.section.course ? noticeKey(n) : sharedKey(n.course, noticeKey(n)),
+      ),
     ];
     const at = keys.findIndex((k) => picked.value.has(k));
     const next = keys[at + 1];
@@ -134,6 +140,9 @@ export function useHands(context: HandsContext) {
   function takeOut() {
     const { course } = state.wall.value!.section;
     const changes = [...picked.value].map((key) => {
+      // what is of another course, too, leaves this one alone
+      const shared = ofShared(key);
+      if (shared) return leaving(shared.course, shared.thing, course);
       const [what, id] = [key.slice(0, key.indexOf(":")), key.slice(key.indexOf(":") + 1).split("@")[0]];
       return removal(what!, course, id!);
     });

@@ -1,7 +1,12 @@
 import { ref, shallowRef } from "vue";
-import type { Schemas } from "../api/client";
+import type { Change, Schemas } from "../api/client";
 import { useQueue } from "../ui/useQueue";
-import type { WallState } from "../change/useWall";
+import type { ChangeState, Gate } from "../change/useChanges";
+
+/** What a line is typed into: a term, or the one that was noted when the line was taken. */
+export type TypedInto<N> = Pick<ChangeState<unknown>, "proposal" | "problem"> & {
+  propose(change: Change, gate: Gate, noted: N): Promise<boolean>;
+};
 
 export type LineRead = Schemas["LineRead"];
 
@@ -13,7 +18,7 @@ export type LineRead = Schemas["LineRead"];
  * @param added called when a line became something
  */
 export function useTypedLine<N>(
-  state: WallState,
+  state: TypedInto<N>,
   note: () => N,
   read: (text: string, noted: N) => Promise<LineRead>,
   added: (read: LineRead, noted: N) => void,
@@ -54,7 +59,7 @@ export function useTypedLine<N>(
     try {
       const found = await read(entry.text, entry.noted);
       if (!found.change) return refuse(entry.text, found.wrong ?? "Not understood.");
-      if (!(await state.propose(found.change!, "typed"))) return refuse(entry.text, state.problem.value);
+      if (!(await state.propose(found.change!, "typed", entry.noted))) return refuse(entry.text, state.problem.value);
       said.value = found.said;
       added(found, entry.noted);
     } catch (e) {

@@ -33,7 +33,7 @@ class CoursesJourneysTest {
         try (Page page = courses("/courses")) {
             AccessibilityTest.inBoth(page, "all courses");
             page.seeText(".side", "6 of 8 shown");
-            page.seeText(day("2026-10-15"), "M PA2");
+            page.seeText(day("2026-10-15"), "PA2");
             page.press("MAP 115 A");
             page.seeText(".side", "5 of 8 shown");
             assertThat(page.text(day("2026-10-15"))).doesNotContain("PA2").contains("LB4");
@@ -61,7 +61,7 @@ class CoursesJourneysTest {
     void thingsAreDraggedOpenedAndEdited() throws Exception {
         try (Page page = courses("/courses")) {
             page.drag(thing("A", "item:log-6"), day("2026-10-16"));
-            page.seeText(".strip", "Log 6");
+            page.seeText(".strip", "Field log 6");
             page.press("Apply");
             page.seeText(".notice", "Field log 6");
             page.seeText(day("2026-10-16"), "Log 6");
@@ -96,7 +96,7 @@ class CoursesJourneysTest {
             page.keys(Keys.SPACE, Keys.SPACE, Keys.SPACE);
             page.see(".wall.all .it.picked[data-drag$='item:set-5']");
             page.keys("m", Keys.ARROW_RIGHT, Keys.ENTER);
-            page.seeText(".strip", "Set 5");
+            page.seeText(".strip", "Problem set 5");
             page.keys("a");
             page.gone(".strip");
             page.seeText(day("2026-10-22"), "Set 5");
@@ -116,7 +116,7 @@ class CoursesJourneysTest {
             page.press("Today");
             page.seeText(".daystools", "Oct 2026");
             page.drag(thing("A", "item:log-6"), ".mday[data-date='2026-10-16']");
-            page.seeText(".strip", "Log 6");
+            page.seeText(".strip", "Field log 6");
             page.press("Discard");
             page.gone(".strip");
             page.outline();
@@ -126,7 +126,7 @@ class CoursesJourneysTest {
             page.press("later");
             page.press("Today");
             page.drag(thing("A", "item:log-6"), ".aday[data-date='2026-10-16'] .when");
-            page.seeText(".strip", "Log 6");
+            page.seeText(".strip", "Field log 6");
             page.press("Discard");
         }
     }

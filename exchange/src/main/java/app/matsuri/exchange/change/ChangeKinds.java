@@ -43,6 +43,7 @@ import app.matsuri.core.change.plan.ArrangeItems;
 import app.matsuri.core.change.plan.ArrangeLessons;
 import app.matsuri.core.change.plan.ArrangeUnit;
 import app.matsuri.core.change.plan.BringCourses;
+import app.matsuri.core.change.plan.LeaveShared;
 import app.matsuri.core.change.plan.PutCourse;
 import app.matsuri.core.change.plan.PutItem;
 import app.matsuri.core.change.plan.PutLesson;
@@ -95,6 +96,7 @@ final class ChangeKinds {
                         ChangeKind.of("remove-lesson", RemoveLesson.class),
                         ChangeKind.of("put-item", PutItem.class),
                         ChangeKind.of("remove-item", RemoveItem.class),
+                        ChangeKind.of("leave-shared", LeaveShared.class),
                         ChangeKind.of("arrange-items", ArrangeItems.class)
                                 .filled("items", "Say which items to put elsewhere: “items” is empty."),
                         ChangeKind.of("date-unit", DateUnit.class),

@@ -50,6 +50,7 @@ class ChangeJsonTest {
                 "{'kind':'remove-lesson','course':'C','lesson':'L9'}",
                 "{'kind':'put-item','course':'C','unit':'U','item':{'id':'I','kind':'quiz','title':'Quiz','points':10.5,'due':{'own':'opens','plus':2,'in':'days','time':'17:00','snapTo':'FR','snap':'on-or-before','onDayOff':'next'},'opens':{'unit':'U','edge':'end'}}}",
                 "{'kind':'remove-item','course':'C','item':'I'}",
+                "{'kind':'leave-shared','course':'C','item':'I','leaves':'D'}",
                 "{'kind':'put-unit','course':'C','unit':{'id':'U','code':'U','title':'U','startsWeek':true,'lessons':[],'items':[]},'before':'V'}",
                 "{'kind':'remove-unit','course':'C','unit':'U'}",
                 "{'kind':'put-section','course':'C','was':'A','section':{'code':'B','pace':'minutes','beat':{'weekday':'MO'},'lengths':{'L1':2},'told':{'L1':'2026-09-02'}}}",

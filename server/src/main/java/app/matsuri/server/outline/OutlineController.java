@@ -2,7 +2,6 @@ package app.matsuri.server.outline;
 
 import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.change.Find;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
@@ -18,6 +17,7 @@ import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.Faults;
 import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.Words;
+import app.matsuri.exchange.words.ForCourse;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.storage.Stored;
@@ -27,6 +27,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -169,13 +170,25 @@ class OutlineController {
             Locale locale,
             @RequestBody DayTyped typed) {
         Stored stored = access.look(by, termId);
-        Course course = OutlineWords.course(stored, typed.course());
-        SectionSchedule schedule = Find.section(Schedule.of(stored.decisions()), course.code(), typed.section());
-        return lines.inDay(
+        Optional<ForCourse> other = ForCourse.of(typed.text().strip(), stored.decisions());
+        Course course = OutlineWords.course(stored, other.map(ForCourse::course).orElse(typed.course()));
+        Schedule schedule = Schedule.of(stored.decisions());
+        SectionSchedule in =
+                section(schedule, course, other.map(ForCourse::section).orElse(typed.section()));
+        LineRead read = lines.inDay(
                 stored.decisions(),
-                schedule,
+                in,
                 words.days(stored, locale),
-                typed.text().strip(),
+                other.map(ForCourse::rest).orElse(typed.text().strip()),
                 typed.date());
+        return read.in(course.code(), other.map(ForCourse::words).orElse(null));
+    }
+
+    /** The section of that code; the course's first where it has none such. */
+    private static SectionSchedule section(Schedule schedule, Course course, String code) {
+        return schedule.section(course.code(), code)
+                .or(() -> schedule.sections(course.code()).stream().findFirst())
+                .orElseThrow(() ->
+                        OutlineWords.misread(course.code() + " has no section yet: add one in the Term view first."));
     }
 }

@@ -229,6 +229,7 @@ final class DayContents {
             items.computeIfAbsent(date.moment().toLocalDate(), d -> new ArrayList<>())
                     .add(new ItemView(
                             course,
+                            others(item.details().shared()),
                             item.id(),
                             dates.unit().id(),
                             item.lesson(),
@@ -253,6 +254,22 @@ final class DayContents {
         }
     }
 
+    private static @Nullable List<String> others(List<String> shared) {
+        return shared.isEmpty() ? null : shared;
+    }
+
+    /** The other courses that have a notice, too; one for everybody all of them have. */
+    private List<String> sharing(NoticeDates dates) {
+        Notice notice = dates.notice();
+        return notice.reach() != Notice.Reach.EVERYONE
+                ? notice.shared()
+                : schedule.sections().stream()
+                        .map(in -> in.course().code())
+                        .filter(code -> !code.equals(dates.course()))
+                        .distinct()
+                        .toList();
+    }
+
     private static @Nullable String audience(ItemDetails details) {
         if (!details.audience().equals(ItemDetails.ALL)) {
             return details.audience();
@@ -270,6 +287,7 @@ final class DayContents {
                 }
                 NoticeView view = new NoticeView(
                         dates.course(),
+                        others(sharing(dates)),
                         notice.id(),
                         notice.title(),
                         notice.place(),

@@ -121,6 +121,7 @@ public record WallView(
      * A notice on a day.
      *
      * @param course the notice's own course; another than the wall's where it is shared
+     * @param sharedWith other courses, or sections of them, that have it too; null for none
      * @param entry the day that names the entry of a series; null for a notice that is once
      * @param begins when it begins, on this or an earlier day
      * @param ends when it ends, on this or a later day
@@ -129,6 +130,7 @@ public record WallView(
      */
     public record NoticeView(
             String course,
+            @Nullable List<String> sharedWith,
             String id,
             String title,
             String place,
@@ -231,6 +233,7 @@ public record WallView(
      * One date of an item on a day.
      *
      * @param course the course that shares it; null for the wall's own
+     * @param sharedWith other courses, or sections of them, that have it too; null for none
      * @param which "opens", "due" or "closes"
      * @param audience whom it is for: "sections", "attendees" or "extra-credit"; null for all
      * @param fixed whether the date was typed by hand
@@ -240,6 +243,7 @@ public record WallView(
      */
     public record ItemView(
             @Nullable String course,
+            @Nullable List<String> sharedWith,
             String id,
             String unit,
             @Nullable String lesson,

@@ -55,6 +55,7 @@ class EveryChangeHttpTest extends DemoTest {
                 "{'kind':'arrange-lessons','course':'HYD 210','lessons':['FL5'],'unit':'RE','before':'RE1'}",
                 "{'kind':'put-item','course':'HYD 210','unit':'RE','item':{'id':'essay','kind':'essay','title':'Essay','points':10.5,'due':{'lesson':'RE3','plus':2,'in':'days','time':'17:00'}}}",
                 "{'kind':'remove-item','course':'HYD 210','item':'quiz-2'}",
+                "{'kind':'leave-shared','course':'HYD 210','notice':'field-day','leaves':'HYD 210L'}",
                 "{'kind':'arrange-items','course':'HYD 210','items':['log-10'],'unit':'RE','lesson':'RE1'}",
                 "{'kind':'order-day','course':'HYD 210','items':['log-8','set-6']}",
                 "{'kind':'put-unit','course':'HYD 210','unit':{'id':'IC','code':'IC','title':'Ice','lessons':[{'id':'IC1','title':'Cover'}],'items':[]},'before':'RE'}",

@@ -3,10 +3,17 @@ import { computed, onMounted, provide, ref, watch } from "vue";
 import type { Done } from "../change/useChanges";
 import ChangeLine from "../change/ChangeLine.vue";
 import { WALL, useWall } from "../change/useWall";
-import WallDialogs, { type WallDialog } from "../wall/WallDialogs.vue";
+import WallDialogs, { type WallDialog } from "./WallDialogs.vue";
 
 /** A thing edited in its own course, from where all courses are seen at once. */
-const props = defineProps<{ termId: number; course: string; section: string; thing: string; day: string }>();
+const props = defineProps<{
+  termId: number;
+  course: string;
+  section: string;
+  thing: string;
+  day: string;
+  from?: string | undefined;
+}>();
 const emit = defineEmits<{ done: [line: Done | null] }>();
 const state = useWall(props.termId);
 provide(WALL, state);
@@ -40,6 +47,7 @@ watch(state.version, (now, before) => before && now !== before && emit("done", s
     v-model:editing="editing"
     :wall="state.shown.value"
     :day="day"
+    :from="from"
     :opened="day"
     :run="[day, day]"
     :picked="new Set<string>()"
