@@ -5,7 +5,7 @@ export const courseOfShared = (shared: string) =>
   shared.includes("/") ? shared.slice(0, shared.lastIndexOf("/")) : shared;
 
 /** "also in MAP 115 and SOL 101"; empty where it is in none. */
-export function alsoIn(shared: readonly string[] | undefined): string {
+export function alsoIn(shared: readonly string[] | null | undefined): string {
   const names = (shared ?? []).map((s) => s.replace("/", " "));
   const last = names.pop();
   return last ? `also in ${names.length ? `${names.join(", ")} and ${last}` : last}` : "";

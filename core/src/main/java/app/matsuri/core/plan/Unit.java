@@ -17,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param colour the name of its colour, to match what was handed out; empty for the next in turn
  * @param dates dates for everything in it that has none of its own
  * @param draft whether nothing in it is told to students until it is given out
+ * @param links to what belongs to it as a whole
+ * @param files likewise; one that comes with nothing else comes when the unit begins
  * @param yields id of the lesson that gives way when a week is short; null for none
  */
 public record Unit(
@@ -28,6 +30,8 @@ public record Unit(
         @Nullable String yields,
         String colour,
         Map<Which, DateRule> dates,
+        List<Link> links,
+        List<FileUse> files,
         List<Lesson> lessons,
         List<Item> items,
         Extra extra) {
@@ -40,21 +44,23 @@ public record Unit(
         Map<Which, DateRule> copy = new EnumMap<>(Which.class);
         copy.putAll(dates);
         dates = Collections.unmodifiableMap(copy);
+        links = List.copyOf(links);
+        files = List.copyOf(files);
         lessons = List.copyOf(lessons);
         items = List.copyOf(items);
     }
 
     /** A plain unit. */
     public static Unit of(String id, String title, List<Lesson> lessons, List<Item> items) {
-        return new Unit(id, id, title, false, false, null, "", Map.of(), lessons, items, Extra.NONE);
+        return new Unit(id, id, title, false, false, null, "", Map.of(), List.of(), List.of(), lessons, items, Extra.NONE);
     }
 
     public Unit withLessons(List<Lesson> others) {
-        return new Unit(id, code, title, startsWeek, draft, yields, colour, dates, others, items, extra);
+        return new Unit(id, code, title, startsWeek, draft, yields, colour, dates, links, files, others, items, extra);
     }
 
     public Unit withItems(List<Item> others) {
-        return new Unit(id, code, title, startsWeek, draft, yields, colour, dates, lessons, others, extra);
+        return new Unit(id, code, title, startsWeek, draft, yields, colour, dates, links, files, lessons, others, extra);
     }
 
     /** The same with one item in place of the one of its id. */
@@ -65,12 +71,12 @@ public record Unit(
     }
 
     public Unit withDates(Map<Which, DateRule> others) {
-        return new Unit(id, code, title, startsWeek, draft, yields, colour, others, lessons, items, extra);
+        return new Unit(id, code, title, startsWeek, draft, yields, colour, others, links, files, lessons, items, extra);
     }
 
     /** The same as a draft, or given out. */
     public Unit asDraft(boolean other) {
-        return new Unit(id, code, title, startsWeek, other, yields, colour, dates, lessons, items, extra);
+        return new Unit(id, code, title, startsWeek, other, yields, colour, dates, links, files, lessons, items, extra);
     }
 
     /** The item of that id in this unit; null for none. */
