@@ -405,6 +405,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shelf"];
+        put?: never;
+        post: operations["put"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file_2"];
+        put?: never;
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/starts": {
         parameters: {
             query?: never;
@@ -1627,6 +1659,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/{termId}/shelf/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["into"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/{termId}/standing": {
         parameters: {
             query?: never;
@@ -2452,6 +2500,22 @@ export interface components {
             /** Format: int64 */
             size: number;
         };
+        FileUsed: {
+            course: string;
+            file: string;
+            /** Format: date-time */
+            from?: string | null;
+            id: string;
+            name: string;
+            publish: boolean;
+            section: string;
+            term: string;
+            /** Format: int64 */
+            termId: number;
+            title: string;
+            what: string;
+            with?: string | null;
+        };
         FillAsked: {
             from: components["schemas"]["CellPlace"];
             step: string;
@@ -3162,6 +3226,16 @@ export interface components {
             takes?: string | null;
             text: string;
         };
+        OnShelf: {
+            /** Format: int64 */
+            id: number;
+            mediaType: string;
+            name: string;
+            /** Format: int64 */
+            size: number;
+            /** Format: date-time */
+            storedAt: string;
+        };
         OpenSession: {
             browser: string;
             here: boolean;
@@ -3487,6 +3561,7 @@ export interface components {
             allDay?: boolean;
             begins?: components["schemas"]["PlanRule"];
             ends?: components["schemas"]["PlanRule"];
+            files?: components["schemas"]["PlanFile"][];
             hiddenUntil?: components["schemas"]["PlanRule"];
             id: string;
             instead?: {
@@ -3747,9 +3822,11 @@ export interface components {
             colour?: string;
             draft?: boolean;
             due?: components["schemas"]["PlanRule"] | null;
+            files?: components["schemas"]["PlanFile"][];
             id: string;
             items?: components["schemas"]["PlanItem"][];
             lessons?: components["schemas"]["PlanLesson"][];
+            links?: components["schemas"]["PlanLink"][];
             opens?: components["schemas"]["PlanRule"] | null;
             startsWeek?: boolean;
             title: string;
@@ -4457,6 +4534,10 @@ export interface components {
             /** Format: int32 */
             minutes: number;
             text: string;
+        };
+        ShelfView: {
+            files: components["schemas"]["OnShelf"][];
+            used: components["schemas"]["FileUsed"][];
         };
         ShiftChange: {
             by: number;
@@ -5817,6 +5898,130 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["RolloverMade"];
                 };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfView"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OnShelf"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    file_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description What went wrong, as RFC 9457 has it */
             default: {
@@ -8517,6 +8722,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    into: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                termId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileKept"];
                 };
             };
             /** @description What went wrong, as RFC 9457 has it */

@@ -10,6 +10,7 @@ export const router = createRouter({
     { path: "/courses", component: () => import("../courses/CoursesPage.vue"), props: { by: "weeks" } },
     { path: "/days", component: () => import("../courses/CoursesPage.vue"), props: { by: "days" } },
     { path: "/due", component: () => import("../due/DuePage.vue") },
+    { path: "/shelf", component: () => import("../shelf/ShelfPage.vue") },
     { path: "/preferences", component: () => import("../account/PreferencesPage.vue") },
     { path: "/new", component: () => import("../start/StartPage.vue") },
     { path: "/invitation/:token", component: () => import("../account/InvitationPage.vue"), meta: { open: true } },

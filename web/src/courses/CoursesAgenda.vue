@@ -77,7 +77,7 @@ defineExpose({ focusDay: (date: string) => focusWithin(list.value, date) });
         :aria-selected="opened === day.date"
       >
         <div class="when" role="rowheader">
-          <b>{{ weekdayDay(day.date) }}</b>
+          <b>{{ weekdayDay(day.date) }}</b>{{ " " }}
           <span v-if="day.today" class="look">today</span>
           <span v-if="says(day)" class="says">{{ says(day) }}</span>
         </div>

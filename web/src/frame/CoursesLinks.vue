@@ -6,6 +6,7 @@ const views = [
   { path: "/courses", name: "All courses" },
   { path: "/days", name: "Days" },
   { path: "/due", name: "Due" },
+  { path: "/shelf", name: "Files" },
   { path: "/preferences", name: "Preferences" },
 ] as const;
 </script>

@@ -91,6 +91,8 @@ function setFor(code: string, on: boolean) {
   const now = sections.value.filter((s) => (s === code ? on : isFor(s)));
   if (now.length) form.value.only = now.length === sections.value.length ? undefined : now;
 }
+/** With whose classes a file can come. */
+const lessons = computed(() => props.wall.outline.units.flatMap((u) => u.lessons));
 /** The other courses that have it, too: as it stands, not as it is being changed. */
 const everywhere = computed(() => {
   const stands = plan.value.notices?.find((n) => n.id === props.notice);
@@ -226,7 +228,16 @@ function remove() {
         <span>Says</span>
         <MarkdownField v-model="form.text" label="Says" />
         <span>Links</span>
-        <FilesAndLinks :links="form.links ?? []" :term-id="termId" links-only @update:links="form.links = $event" />
+        <FilesAndLinks
+          :links="form.links ?? []"
+          :files="form.files ?? []"
+          :term-id="termId"
+          :lessons="lessons"
+          opens="with the notice"
+          :no-unit="!form.unit"
+          @update:links="form.links = $event"
+          @update:files="form.files = $event"
+        />
         <span>For</span>
         <div class="ticks">
           <label><input v-model="form.reach" type="radio" value="own" /> only me</label>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from "vue";
-import { type Schemas, ProblemError } from "../api/client";
-import { cookie } from "../api/cookie";
+import { type Schemas, ProblemError, api, ask } from "../api/client";
+import { store } from "../api/store";
 import DateField from "../ui/DateField.vue";
 
 /** Links that are kept as links, and files that are stored with the data. */
@@ -9,9 +9,12 @@ type Link = Schemas["PlanLink"];
 type FileUse = Schemas["PlanFile"];
 const props = defineProps<{
   termId: number;
-  linksOnly?: boolean;
   /** With whose classes a file can come. */
   lessons?: { id: string; title: string }[];
+  /** When a file comes of which nothing else is said. */
+  opens?: string;
+  /** It belongs to no unit with which a file could come. */
+  noUnit?: boolean;
 }>();
 const links = defineModel<Link[]>("links", { required: true });
 const files = defineModel<FileUse[]>("files", { default: () => [] });
@@ -19,28 +22,27 @@ const chooser = ref<HTMLInputElement>();
 const wrong = ref("");
 const busy = ref(false);
 
-const MOST = 8_000_000;
-async function choose(event: Event) {
-  const list = [...((event.target as HTMLInputElement).files ?? [])];
+/** The file that the next one chosen takes the place of; null to add. */
+let instead: string | null = null;
+function open(inPlaceOf: string | null) {
+  instead = inPlaceOf;
+  chooser.value?.click();
+}
+/** Adds a file, or puts it where another was, with what was said of that one. */
+function keep(kept: Schemas["FileKept"]) {
+  const was = instead;
+  instead = null;
+  const fresh = { file: kept.file, name: kept.name };
+  const others = files.value.filter((f) => f.file === was || f.file !== kept.file);
+  files.value = others.some((f) => f.file === was)
+    ? others.map((f) => (f.file === was ? { ...f, ...fresh } : f))
+    : [...others, fresh];
+}
+async function storing(action: () => Promise<void>) {
   wrong.value = "";
   busy.value = true;
   try {
-    for (const file of list) {
-      if (file.size > MOST)
-        throw new ProblemError(
-          413,
-          "too-large",
-          `“${file.name}” has more than 8 MB. Put it where students can open it and keep the link.`,
-        );
-      const response = await fetch(`/api/terms/${props.termId}/files?name=${encodeURIComponent(file.name)}`, {
-        method: "POST",
-        headers: { "X-XSRF-TOKEN": cookie("XSRF-TOKEN"), "Content-Type": "application/octet-stream" },
-        body: file,
-      });
-      const body = (await response.json().catch(() => ({}))) as Schemas["FileKept"] & { detail?: string };
-      if (!response.ok) throw new ProblemError(response.status, "file-refused", body.detail ?? "The file was refused.");
-      files.value = [...files.value.filter((f) => f.file !== body.file), { file: body.file, name: body.name }];
-    }
+    await action();
   } catch (e) {
     wrong.value = e instanceof ProblemError ? e.message : "The server does not answer. The file was not stored.";
   } finally {
@@ -48,6 +50,28 @@ async function choose(event: Event) {
     if (chooser.value) chooser.value.value = "";
   }
 }
+function choose(event: Event) {
+  const list = [...((event.target as HTMLInputElement).files ?? [])];
+  return storing(async () => {
+    for (const file of list)
+      keep(
+        await store<Schemas["FileKept"]>(
+          `/api/terms/${props.termId}/files?name=${encodeURIComponent(file.name)}`,
+          file,
+        ),
+      );
+  });
+}
+/** What is on the shelf; null until it is looked at. */
+const shelf = ref<Schemas["OnShelf"][] | null>(null);
+const look = () => storing(async () => void (shelf.value = (await ask(api.GET("/api/shelf"))).files));
+const take = (event: Event) =>
+  storing(async () => {
+    const id = Number(value(event));
+    if (!id) return;
+    keep(await ask(api.POST("/api/terms/{termId}/shelf/{id}", { params: { path: { termId: props.termId, id } } })));
+    shelf.value = null;
+  });
 const setFile = (n: number, more: Partial<FileUse>) =>
   (files.value = files.value.map((f, at) => (at === n ? { ...f, ...more } : f)));
 /** A file that is to come at a date that is not given yet. */
@@ -77,7 +101,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         @change="setFile(n, { publish: value($event) === 'yes' ? undefined : false })"
       >
         <option value="yes">for students</option>
-        <option value="no">not for publishing</option>
+        <option value="no">held back: not for publishing</option>
       </select>
       <span v-if="f.publish !== false" class="from">
         <select
@@ -86,8 +110,8 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           :aria-label="`${f.name}: from when`"
           @change="setRelease(n, value($event))"
         >
-          <option value="">when it opens</option>
-          <option value="unit">when its unit begins</option>
+          <option value="">{{ opens ?? "when it opens" }}</option>
+          <option v-if="!noUnit" value="unit">when its unit begins</option>
           <option value="date">from a date on</option>
           <option v-for="l in lessons" :key="l.id" :value="`lesson:${l.id}`">in the class of {{ l.title }}</option>
         </select>
@@ -102,6 +126,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           @update:model-value="setFile(n, { from: $event || undefined })"
         />
       </span>
+      <button type="button" class="do" :aria-label="`Replace ${f.name}`" @click="open(f.file)">replace</button>
       <button
         type="button"
         class="do"
@@ -139,20 +164,17 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       </button>
     </div>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
-    <button v-if="!linksOnly" type="button" class="do" :disabled="busy" @click="chooser?.click()">
-      {{ busy ? "storing…" : "add a file" }}
+    <button type="button" class="do" :disabled="busy" @click="open(null)">
+      {{ busy ? "storing…" : "add files" }}
     </button>
+    <select v-if="shelf?.length" class="field" aria-label="A file of the shelf" @change="take">
+      <option value="">which?</option>
+      <option v-for="f in shelf" :key="f.id" :value="f.id">{{ f.name }}</option>
+    </select>
+    <span v-else-if="shelf" class="soft">The shelf is empty.</span>
+    <button v-else type="button" class="do" :disabled="busy" @click="look">from the shelf</button>
     <button type="button" class="do" @click="links = [...links, { url: '' }]">add a link</button>
-    <input
-      v-if="!linksOnly"
-      ref="chooser"
-      type="file"
-      multiple
-      class="vh"
-      tabindex="-1"
-      aria-label="Files"
-      @change="choose"
-    />
+    <input ref="chooser" type="file" multiple class="vh" tabindex="-1" aria-label="Files" @change="choose" />
   </div>
 </template>
 

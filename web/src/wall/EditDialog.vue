@@ -8,6 +8,7 @@ import { removal } from "../change/removal";
 import { alsoIn } from "../change/shared";
 import RuleField from "../ui/RuleField.vue";
 import { DATES } from "../thing/dates";
+import FilesAndLinks from "../thing/FilesAndLinks.vue";
 import ItemFields from "../thing/ItemFields.vue";
 import LessonFields from "../thing/LessonFields.vue";
 import OtherDates from "../thing/OtherDates.vue";
@@ -135,6 +136,17 @@ useFirstField(() => unit.value, "edit-title");
         <label class="ticks"
           ><input v-model="form.draft" type="checkbox" /> a draft: students are not told of anything in it</label
         >
+        <span>Files and links</span>
+        <FilesAndLinks
+          :links="form.links ?? []"
+          :files="form.files ?? []"
+          :term-id="termId"
+          :lessons="unit.lessons"
+          opens="when the unit begins"
+          no-unit
+          @update:links="form.links = $event.length ? $event : undefined"
+          @update:files="form.files = $event.length ? $event : undefined"
+        />
         <template v-if="!adding">
           <p class="wide soft">Dates for everything in it that has none of its own:</p>
           <template v-for="[which, name] in DATES" :key="which">

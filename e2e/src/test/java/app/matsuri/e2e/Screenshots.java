@@ -28,9 +28,14 @@ class Screenshots {
                 page.enter("I. Tolvanen");
                 page.see(".wall");
                 take(page, "wall");
+                String wall = "/terms/" + page.term() + "/wall";
+                page.go("/courses");
+                page.see(".wall.all");
+                take(page, "courses");
+                page.go(wall);
+                page.see(".wall");
                 page.click(day("2026-10-09"));
                 page.see(".slip");
-                take(page, "day-opened");
                 page.press("Day off…");
                 page.type("#off-reason", "Flood warning");
                 page.choose("#off-kind", "weather");
@@ -91,7 +96,9 @@ class Screenshots {
             try (Page page = Page.open(app, 1280, 800, true)) {
                 page.enter("I. Tolvanen");
                 page.see(".wall");
-                take(page, "wall-dark");
+                page.go("/days");
+                page.see(".month");
+                take(page, "days");
             }
             try (Page page = Page.open(app)) {
                 page.enter("K. Aldous");

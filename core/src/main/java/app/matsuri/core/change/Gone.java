@@ -120,6 +120,8 @@ public final class Gone {
                 yields,
                 unit.colour(),
                 dates,
+                unit.links(),
+                unit.files(),
                 unit.lessons(),
                 unit.items(),
                 unit.extra()));

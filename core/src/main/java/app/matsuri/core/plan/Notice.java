@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param unit id of the unit it belongs to; null for none
  * @param text Markdown; may be empty
  * @param place where; may be empty
+ * @param files what is attached; one that comes with nothing else comes with the notice
  * @param when when, in every section that has no time of its own
  * @param sections other times, by the code of a section of its course
  * @param reach whom it is for
@@ -28,6 +29,7 @@ public record Notice(
         String text,
         String place,
         List<Link> links,
+        List<FileUse> files,
         NoticeTime when,
         Map<String, NoticeTime> sections,
         Reach reach,
@@ -53,6 +55,24 @@ public record Notice(
         EVERYONE
     }
 
+    /** One with no file. */
+    public Notice(
+            String id,
+            @Nullable String unit,
+            String title,
+            String text,
+            String place,
+            List<Link> links,
+            NoticeTime when,
+            Map<String, NoticeTime> sections,
+            Reach reach,
+            List<String> only,
+            List<String> shared,
+            @Nullable DateRule hiddenUntil,
+            Extra extra) {
+        this(id, unit, title, text, place, links, List.of(), when, sections, reach, only, shared, hiddenUntil, extra);
+    }
+
     public Notice {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(title, "title");
@@ -61,6 +81,7 @@ public record Notice(
         Objects.requireNonNull(when, "when");
         Objects.requireNonNull(reach, "reach");
         links = List.copyOf(links);
+        files = List.copyOf(files);
         sections = Map.copyOf(sections);
         only = List.copyOf(only);
         shared = List.copyOf(shared);
@@ -140,7 +161,7 @@ public record Notice(
     /** The same in another unit; in none where null. */
     public Notice withUnit(@Nullable String other) {
         return new Notice(
-                id, other, title, text, place, links, when, sections, reach, only, shared, hiddenUntil, extra);
+                id, other, title, text, place, links, files, when, sections, reach, only, shared, hiddenUntil, extra);
     }
 
     public Notice withWhen(NoticeTime other) {
@@ -177,7 +198,8 @@ public record Notice(
 
     /** The same hidden until another time; null for as soon as students are told. */
     public Notice hiddenUntil(@Nullable DateRule other) {
-        return new Notice(id, unit, title, text, place, links, when, sections, reach, only, shared, other, extra);
+        return new Notice(
+                id, unit, title, text, place, links, files, when, sections, reach, only, shared, other, extra);
     }
 
     /** The same for courses and sections by other codes. */
@@ -201,6 +223,19 @@ public record Notice(
     private Notice with(
             NoticeTime time, Map<String, NoticeTime> times, List<String> onlySections, List<String> sharedWith) {
         return new Notice(
-                id, unit, title, text, place, links, time, times, reach, onlySections, sharedWith, hiddenUntil, extra);
+                id,
+                unit,
+                title,
+                text,
+                place,
+                links,
+                files,
+                time,
+                times,
+                reach,
+                onlySections,
+                sharedWith,
+                hiddenUntil,
+                extra);
     }
 }

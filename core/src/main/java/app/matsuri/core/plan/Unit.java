@@ -36,6 +36,22 @@ public record Unit(
         List<Item> items,
         Extra extra) {
 
+    /** One with nothing attached. */
+    public Unit(
+            String id,
+            String code,
+            String title,
+            boolean startsWeek,
+            boolean draft,
+            @Nullable String yields,
+            String colour,
+            Map<Which, DateRule> dates,
+            List<Lesson> lessons,
+            List<Item> items,
+            Extra extra) {
+        this(id, code, title, startsWeek, draft, yields, colour, dates, List.of(), List.of(), lessons, items, extra);
+    }
+
     public Unit {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(code, "code");
@@ -52,7 +68,7 @@ public record Unit(
 
     /** A plain unit. */
     public static Unit of(String id, String title, List<Lesson> lessons, List<Item> items) {
-        return new Unit(id, id, title, false, false, null, "", Map.of(), List.of(), List.of(), lessons, items, Extra.NONE);
+        return new Unit(id, id, title, false, false, null, "", Map.of(), lessons, items, Extra.NONE);
     }
 
     public Unit withLessons(List<Lesson> others) {
@@ -60,7 +76,8 @@ public record Unit(
     }
 
     public Unit withItems(List<Item> others) {
-        return new Unit(id, code, title, startsWeek, draft, yields, colour, dates, links, files, lessons, others, extra);
+        return new Unit(
+                id, code, title, startsWeek, draft, yields, colour, dates, links, files, lessons, others, extra);
     }
 
     /** The same with one item in place of the one of its id. */
@@ -71,7 +88,8 @@ public record Unit(
     }
 
     public Unit withDates(Map<Which, DateRule> others) {
-        return new Unit(id, code, title, startsWeek, draft, yields, colour, others, links, files, lessons, items, extra);
+        return new Unit(
+                id, code, title, startsWeek, draft, yields, colour, others, links, files, lessons, items, extra);
     }
 
     /** The same as a draft, or given out. */

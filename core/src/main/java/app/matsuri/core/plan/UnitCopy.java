@@ -68,6 +68,8 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
                     unit.yields() == null ? null : lessons.get(unit.yields()),
                     unit.colour(),
                     dates,
+                    unit.links(),
+                    files(unit.files()),
                     unit.lessons().stream().map(this::lesson).toList(),
                     unit.items().stream().map(this::item).toList(),
                     Extra.NONE);
@@ -142,14 +144,7 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
                                     d.handIn(),
                                     d.handInPlace(),
                                     d.links(),
-                                    d.files().stream()
-                                            .map(f -> new FileUse(
-                                                    f.file(),
-                                                    f.name(),
-                                                    f.publish(),
-                                                    null,
-                                                    FileUse.UNIT.equals(f.with()) ? f.with() : null))
-                                            .toList(),
+                                    files(d.files()),
                                     d.only().stream()
                                             .filter(s -> to.section(s).isPresent())
                                             .toList(),
@@ -159,6 +154,18 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
                                     d.draft()),
                             Extra.NONE)
                     .withRules(rules);
+        }
+
+        /** What is attached, in its new place: with its unit or the class of a lesson that comes along; no date does. */
+        private List<FileUse> files(List<FileUse> files) {
+            return files.stream()
+                    .map(f -> new FileUse(
+                            f.file(),
+                            f.name(),
+                            f.publish(),
+                            null,
+                            f.with() == null || f.with().equals(FileUse.UNIT) ? f.with() : lessons.get(f.with())))
+                    .toList();
         }
 
         /** The rule in its new place; none where what it hangs on does not come. */
@@ -198,6 +205,7 @@ public record UnitCopy(Unit unit, List<Notice> notices, List<String> undated) {
                             was.text(),
                             was.place(),
                             was.links(),
+                            files(was.files()),
                             NoticeTime.once(when.allDay(), begins.get(), ends.orElse(null)),
                             Map.of(),
                             was.reach(),

@@ -1,5 +1,6 @@
 package app.matsuri.core.shown;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Dated;
@@ -181,7 +182,7 @@ final class Showing {
                 reader.handedIn().contains(ref),
                 item == null || !open ? "" : item.details().instructions(),
                 item == null || !open ? List.of() : item.details().links(),
-                item == null ? List.of() : files(item.details().files(), open, unit)));
+                item == null ? List.of() : files(item.details().files(), open, unit, from)));
     }
 
     /** Puts the dates that are the reader's own in place of the section's; whether there are any. */
@@ -213,27 +214,36 @@ final class Showing {
     }
 
     /** The files that may be had now: those that are published, from their own moment on or with the thing. */
-    private List<ShownFile> files(List<FileUse> files, boolean open, @Nullable Unit unit) {
+    private List<ShownFile> files(List<FileUse> files, boolean open, @Nullable Unit unit, SectionSchedule from) {
         return files.stream()
                 .filter(FileUse::publish)
-                .filter(file -> released(file, open, unit))
+                .filter(file -> released(file, open, unit, from))
                 .map(file -> new ShownFile(file.file(), file.name()))
                 .toList();
     }
 
-    private boolean released(FileUse file, boolean open, @Nullable Unit unit) {
+    /**
+     * Whether a file may be had now.
+     *
+     * @param unit that it comes with; one without lessons holds nothing back
+     * @param from the section whose classes it comes with
+     */
+    private boolean released(FileUse file, boolean open, @Nullable Unit unit, SectionSchedule from) {
         if (file.from() != null) {
             return !file.from().isAfter(now);
         }
         if (FileUse.UNIT.equals(file.with())) {
-            return unit != null && unit.lessons().stream().anyMatch(lesson -> begun(lesson.id()));
+            return unit == null || unit.lessons().isEmpty()
+                    ? open
+                    : unit.lessons().stream().anyMatch(lesson -> begun(told(from), lesson.id()));
         }
         // a lesson that is gone holds nothing back
-        return file.with() != null && lessons.containsKey(file.with()) ? begun(file.with()) : open;
+        boolean held = file.with() != null && from.course().lesson(file.with()).isPresent();
+        return held ? begun(told(from), Known.there(file.with(), "a lesson")) : open;
     }
 
     /** Whether the first class that was told of a lesson has begun. */
-    private boolean begun(String lesson) {
+    private boolean begun(Told told, String lesson) {
         if (told.sessions().isEmpty()) {
             LocalDate day = told.lessons().get(lesson);
             return day != null && !day.isAfter(now.toLocalDate());
@@ -261,6 +271,13 @@ final class Showing {
                     notice.text(),
                     notice.place(),
                     notice.links(),
+                    files(
+                            notice.files(),
+                            true,
+                            notice.unit() == null
+                                    ? null
+                                    : from.course().unit(notice.unit()).orElse(null),
+                            from),
                     begins,
                     was.dates().get(Which.CLOSES),
                     was.entries(),
@@ -309,6 +326,8 @@ final class Showing {
                 .map(SectionSchedule::course)
                 .distinct()
                 .toList()) {
+            course.units().forEach(unit -> unit.files().forEach(file -> moments.add(file.from())));
+            course.besides().notices().forEach(notice -> notice.files().forEach(file -> moments.add(file.from())));
             course.lessons().forEach(lesson -> lesson.details().files().forEach(file -> moments.add(file.from())));
             course.items().forEach(item -> item.details().files().forEach(file -> moments.add(file.from())));
         }
@@ -392,12 +411,13 @@ final class Showing {
 
     private List<Material> materials(Unit unit, Map<String, ShownThing> open) {
         List<Material> materials = new ArrayList<>();
+        materials.add(new Material("", unit.links(), files(unit.files(), true, unit, in)));
         for (Lesson lesson : unit.lessons()) {
             if (told.lessons().containsKey(lesson.id())) {
                 materials.add(new Material(
                         lesson.title(),
                         lesson.details().links(),
-                        files(lesson.details().files(), true, unit)));
+                        files(lesson.details().files(), true, unit, in)));
             }
         }
         for (Item item : unit.items()) {

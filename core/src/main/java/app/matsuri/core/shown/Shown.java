@@ -13,6 +13,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -167,9 +168,13 @@ public record Shown(
 
     /** Every file that may be had. */
     public Stream<ShownFile> files() {
-        return Stream.concat(
-                things.stream().flatMap(thing -> thing.files().stream()),
-                units.stream().flatMap(unit -> unit.materials().stream()).flatMap(m -> m.files().stream()));
+        return Stream.of(
+                        things.stream().flatMap(thing -> thing.files().stream()),
+                        notices.stream().flatMap(notice -> notice.files().stream()),
+                        units.stream()
+                                .flatMap(unit -> unit.materials().stream())
+                                .flatMap(m -> m.files().stream()))
+                .flatMap(Function.identity());
     }
 
     /** Whether the unit of an id has begun. */

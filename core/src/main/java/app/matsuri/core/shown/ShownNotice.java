@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * A notice as it was told.
  *
  * @param course its own course, which may be another that shares it
- * @param title it as it stands; likewise its text, in Markdown, its place and its links
+ * @param title it as it stands; likewise its text, in Markdown, its place, its links, and its files that may be had now
  * @param begins as told
  * @param ends as told; null where nothing was said of it
  * @param entries where it repeats, when each of its entries begins; empty for one that is once
@@ -23,6 +23,7 @@ public record ShownNotice(
         String text,
         String place,
         List<Link> links,
+        List<ShownFile> files,
         LocalDateTime begins,
         @Nullable LocalDateTime ends,
         List<LocalDateTime> entries,
@@ -30,6 +31,7 @@ public record ShownNotice(
 
     public ShownNotice {
         links = List.copyOf(links);
+        files = List.copyOf(files);
         entries = List.copyOf(entries);
     }
 

@@ -9,14 +9,14 @@ import java.util.List;
  * @param code short code shown with its thread
  * @param colour the name of its colour; empty for the next in turn
  * @param number its place in the course, from 0
- * @param materials of its lessons and of its work that has opened, in the order of the plan; those without any are left out
+ * @param materials of the unit itself, of its lessons and of its work that has opened, in the order of the plan; those without any are left out
  */
 public record ShownUnit(String id, String code, String title, String colour, int number, List<Material> materials) {
 
     /**
-     * The links and files of a lesson or of work.
+     * The links and files of the unit itself, of a lesson or of work.
      *
-     * @param title of the lesson or work
+     * @param title of the lesson or work; empty for the unit itself
      */
     public record Material(String title, List<Link> links, List<ShownFile> files) {
 

@@ -8,6 +8,7 @@ import static app.matsuri.core.Plans.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.calendar.Closure;
+import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.calendar.AddClosure;
 import app.matsuri.core.change.dates.PutAdjustment;
@@ -16,6 +17,7 @@ import app.matsuri.core.change.notice.PutNotice;
 import app.matsuri.core.change.notice.PutWeekNote;
 import app.matsuri.core.change.pace.Pin;
 import app.matsuri.core.change.plan.PutItem;
+import app.matsuri.core.change.plan.PutUnit;
 import app.matsuri.core.change.plan.RemoveItem;
 import app.matsuri.core.change.section.PutRoster;
 import app.matsuri.core.change.section.Tell;
@@ -34,6 +36,7 @@ import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Own;
 import app.matsuri.core.plan.Student;
 import app.matsuri.core.plan.ThingRef;
+import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.Schedule;
@@ -206,6 +209,62 @@ class ShownTest {
         assertThat(shown(all, "2026-09-09T09:00").until())
                 .as("something else is seen from the class on")
                 .isEqualTo(at("2026-09-09T10:00"));
+    }
+
+    /** What is attached to a unit comes when it begins, what is attached to a notice with it, unless held to something else. */
+    @Test
+    void filesOfUnitsAndNoticesComeWithThem() {
+        FileUse now = new FileUse("n1", "Map.pdf", true, null, null);
+        FileUse withLesson = new FileUse("l1", "Answers.pdf", true, null, "L4");
+        FileUse later = new FileUse("d1", "Key.pdf", true, at("2026-09-12T08:00"), null);
+        FileUse bought = new FileUse("b1", "Bought.pdf", false, null, null);
+        Unit unit = plan.course(HYD).orElseThrow().units().get(0);
+        Unit with = new Unit(
+                unit.id(),
+                unit.code(),
+                unit.title(),
+                false,
+                false,
+                null,
+                "",
+                Map.of(),
+                List.of(new Link("Atlas", "https://atlas.example/")),
+                List.of(now, withLesson, later, bought),
+                List.of(),
+                List.of(),
+                Extra.NONE);
+        Notice notice = new Notice(
+                "trip",
+                unit.id(),
+                "Trip",
+                "",
+                "",
+                List.of(),
+                List.of(now, withLesson, bought, new FileUse("u1", "Unit.pdf", true, null, FileUse.UNIT)),
+                NoticeTime.on(at("2026-09-20T00:00").toLocalDate()),
+                Map.of(),
+                Notice.Reach.COURSE,
+                List.of(),
+                List.of(),
+                null,
+                Extra.NONE);
+        Decisions all =
+                make(make(make(plan, new PutUnit(HYD, with, null)), new PutNotice(HYD, notice)), tell(null, ""));
+        assertThat(shown(all, "2026-08-31T09:59").files().map(ShownFile::name).distinct())
+                .containsExactly("Map.pdf");
+        assertThat(ofUnit(all, "2026-09-08T10:00")).containsExactly("Map.pdf");
+        assertThat(ofUnit(all, "2026-09-09T10:00")).containsExactly("Map.pdf", "Answers.pdf");
+        assertThat(ofUnit(all, "2026-09-12T08:00")).containsExactly("Map.pdf", "Answers.pdf", "Key.pdf");
+        assertThat(shown(all, "2026-09-12T08:00").notices().get(0).files())
+                .extracting(ShownFile::name)
+                .containsExactly("Map.pdf", "Answers.pdf", "Unit.pdf");
+        assertThat(shown(all, "2026-09-12T07:00").until()).isEqualTo(at("2026-09-12T08:00"));
+    }
+
+    private static List<String> ofUnit(Decisions in, String now) {
+        return shown(in, now).units().get(0).materials().get(0).files().stream()
+                .map(ShownFile::name)
+                .toList();
     }
 
     private static List<String> files(Decisions in, String now) {

@@ -4,6 +4,7 @@ import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Besides;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.DayNote;
+import app.matsuri.core.plan.FileUse;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
@@ -162,6 +163,7 @@ public final class BesidesReader {
         String text = in.text("text", "");
         String place = in.text("place", "");
         List<Link> links = in.objects("links", DetailsReader::link);
+        List<FileUse> files = in.objects("files", DetailsReader::file);
         NoticeTime when = time(in);
         Map<String, NoticeTime> sections = new LinkedHashMap<>();
         in.objects("sections", one -> {
@@ -185,6 +187,7 @@ public final class BesidesReader {
                         text,
                         place,
                         links,
+                        files,
                         when,
                         sections,
                         Words.constant(Notice.Reach.class, reach),

@@ -27,7 +27,8 @@ public final class BesidesWriter {
                 .put("title", notice.title())
                 .unless("", "text", notice.text())
                 .unless("", "place", notice.place())
-                .some("links", DetailsWriter.links(notice.links()));
+                .some("links", DetailsWriter.links(notice.links()))
+                .some("files", DetailsWriter.files(notice.files()));
         time(out, notice.when());
         return out.some("sections", sections(notice.sections()))
                 .unless("course", "reach", Words.word(notice.reach()))

@@ -4,11 +4,13 @@ import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.plan.Besides;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
+import app.matsuri.core.plan.FileUse;
 import app.matsuri.core.plan.HoursAsked;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.ItemDetails;
 import app.matsuri.core.plan.Lesson;
 import app.matsuri.core.plan.LessonDetails;
+import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
@@ -76,12 +78,15 @@ public final class CourseReader {
         String colour = in.text("colour", "");
         Map<Which, DateRule> dates = new EnumMap<>(Which.class);
         DetailsReader.dates(in).forEach((which, own) -> own.said().ifPresent(r -> dates.put(which, r)));
+        List<Link> links = in.objects("links", DetailsReader::link);
+        List<FileUse> files = in.objects("files", DetailsReader::file);
         List<Lesson> lessons = in.objects("lessons", CourseReader::lesson);
         List<Item> items = in.objects("items", CourseReader::item);
         Extra extra = in.extra();
         return id == null || code == null || title == null || colour == null
                 ? null
-                : new Unit(id, code, title, startsWeek, draft, yields, colour, dates, lessons, items, extra);
+                : new Unit(
+                        id, code, title, startsWeek, draft, yields, colour, dates, links, files, lessons, items, extra);
     }
 
     /** The lesson; null when a fault leaves it without meaning. */

@@ -262,6 +262,8 @@ public final class PlanWriter {
                 .some("opens", rule(unit.dates().get(Which.OPENS)))
                 .some("due", rule(unit.dates().get(Which.DUE)))
                 .some("closes", rule(unit.dates().get(Which.CLOSES)))
+                .some("links", DetailsWriter.links(unit.links()))
+                .some("files", DetailsWriter.files(unit.files()))
                 .put("lessons", unit.lessons().stream().map(PlanWriter::lesson).toList())
                 .put("items", unit.items().stream().map(PlanWriter::item).toList())
                 .with(unit.extra());

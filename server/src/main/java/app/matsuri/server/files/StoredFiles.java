@@ -38,7 +38,7 @@ public class StoredFiles {
         this.clock = clock;
     }
 
-    /** A file as a lesson or work uses it. */
+    /** A file as a unit, a lesson, work or a notice uses it. */
     public record Use(String course, String what, String id, String title, FileUse file) {
 
         /** That the file is not kept with the term. */
@@ -56,6 +56,13 @@ public class StoredFiles {
     public static List<Use> uses(Decisions decisions) {
         List<Use> uses = new ArrayList<>();
         for (Course course : decisions.courses()) {
+            course.units()
+                    .forEach(u ->
+                            u.files().forEach(f -> uses.add(new Use(course.code(), "unit", u.id(), u.title(), f))));
+            course.besides()
+                    .notices()
+                    .forEach(n ->
+                            n.files().forEach(f -> uses.add(new Use(course.code(), "notice", n.id(), n.title(), f))));
             course.lessons()
                     .forEach(l -> l.details()
                             .files()
@@ -125,11 +132,7 @@ public class StoredFiles {
      */
     @Transactional
     FileController.FileKept keep(long termId, String name, byte[] content) {
-        String shown = name.replaceAll("[\\\\/\\p{Cntrl}]", "_").strip();
-        shown = shown.substring(Math.max(0, shown.length() - 300));
-        if (shown.isEmpty()) {
-            throw new Problem(HttpStatus.BAD_REQUEST, "no-name", "No name", "Give the file a name.");
-        }
+        String shown = named(name);
         String type = FileKind.of(new Given(shown, content));
         String id = Bundle.digest(content);
         if (find(termId, id) == null) {
@@ -156,6 +159,20 @@ public class StoredFiles {
             entities.clear();
         }
         return new FileController.FileKept(id, shown, type, content.length);
+    }
+
+    /**
+     * A file's name as it is shown.
+     *
+     * @throws Problem when nothing of it is left
+     */
+    static String named(String name) {
+        String shown = name.replaceAll("[\\\\/\\p{Cntrl}]", "_").strip();
+        shown = shown.substring(Math.max(0, shown.length() - 300));
+        if (shown.isEmpty()) {
+            throw new Problem(HttpStatus.BAD_REQUEST, "no-name", "No name", "Give the file a name.");
+        }
+        return shown;
     }
 
     /** Keeps a file of a bundle with a term. */

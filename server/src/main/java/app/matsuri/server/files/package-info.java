@@ -1,4 +1,4 @@
-/** Files that belong to work and lessons. May know access. */
+/** Files that belong to units, lessons, work and notices, and those that belong to no course. May know access. */
 @NullMarked
 package app.matsuri.server.files;
 

@@ -173,8 +173,9 @@ class OutlineController {
         Optional<ForCourse> other = ForCourse.of(typed.text().strip(), stored.decisions());
         Course course = OutlineWords.course(stored, other.map(ForCourse::course).orElse(typed.course()));
         Schedule schedule = Schedule.of(stored.decisions());
-        SectionSchedule in =
-                section(schedule, course, other.map(ForCourse::section).orElse(typed.section()));
+        SectionSchedule in = other.isEmpty()
+                ? Find.section(schedule, course.code(), typed.section())
+                : section(schedule, course, other.get().section());
         LineRead read = lines.inDay(
                 stored.decisions(),
                 in,
@@ -184,9 +185,10 @@ class OutlineController {
         return read.in(course.code(), other.map(ForCourse::words).orElse(null));
     }
 
-    /** The section of that code; the course's first where it has none such. */
-    private static SectionSchedule section(Schedule schedule, Course course, String code) {
-        return schedule.section(course.code(), code)
+    /** The section of that code; the course's first where none is named. */
+    private static SectionSchedule section(Schedule schedule, Course course, @Nullable String code) {
+        return Optional.ofNullable(code)
+                .flatMap(named -> schedule.section(course.code(), named))
                 .or(() -> schedule.sections(course.code()).stream().findFirst())
                 .orElseThrow(() ->
                         OutlineWords.misread(course.code() + " has no section yet: add one in the Term view first."));

@@ -41,7 +41,7 @@ public record SectionPage(
         List<Week> later,
         List<Moved> moves,
         String told,
-        List<Said> notices,
+        List<Noted> notices,
         List<Unit> units,
         String zone,
         String sheet) {
@@ -51,6 +51,9 @@ public record SectionPage(
 
     /** Words with an address; without one where that is empty. */
     public record Said(String title, String words, String address, String html) {}
+
+    /** A notice: its text as HTML, and what is attached to it. */
+    public record Noted(String title, String words, String html, List<Said> links) {}
 
     /** A thread: the unit's code and how it looks. */
     public record Thread(String code, String look, String paper) {}

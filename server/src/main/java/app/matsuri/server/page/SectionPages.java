@@ -305,10 +305,21 @@ public final class SectionPages {
                 .orElse("");
     }
 
-    private Said notice(ShownNotice notice) {
+    private SectionPage.Noted notice(ShownNotice notice) {
         String when = words.when(notice, shown.today().atStartOfDay());
         String place = notice.place();
-        return new Said(notice.title(), place.isEmpty() ? when : when + ", " + place, "", Markdown.html(notice.text()));
+        return new SectionPage.Noted(
+                notice.title(),
+                place.isEmpty() ? when : when + ", " + place,
+                Markdown.html(notice.text()),
+                attached(notice.links(), notice.files()));
+    }
+
+    private List<Said> attached(List<Link> links, List<ShownFile> files) {
+        List<Said> all = new ArrayList<>();
+        links.forEach(link -> all.add(link(link)));
+        files.forEach(file -> all.add(file(file)));
+        return all;
     }
 
     private SectionPage.Unit unit(ShownUnit unit) {
@@ -317,12 +328,7 @@ public final class SectionPages {
                 thread,
                 unit.title(),
                 unit.materials().stream()
-                        .map(m -> {
-                            List<Said> links = new ArrayList<>();
-                            m.links().forEach(link -> links.add(link(link)));
-                            m.files().forEach(file -> links.add(file(file)));
-                            return new Material(m.title(), links);
-                        })
+                        .map(m -> new Material(m.title(), attached(m.links(), m.files())))
                         .toList());
     }
 

@@ -89,6 +89,7 @@ final class BesidesRows {
                 row.text,
                 row.place,
                 RowReader.list(row.links, DetailsReader::link),
+                RowReader.list(row.files, DetailsReader::file),
                 RowReader.needed(row.occurs, BesidesReader::time),
                 sections,
                 Words.constant(Notice.Reach.class, row.reach),
@@ -167,6 +168,7 @@ final class BesidesRows {
         row.text = notice.text();
         row.place = notice.place();
         row.links = RowWriter.list(DetailsWriter.links(notice.links()));
+        row.files = RowWriter.list(DetailsWriter.files(notice.files()));
         row.occurs = json(BesidesWriter.time(new Out(), notice.when()).map());
         row.otherTimes = RowWriter.list(BesidesWriter.sections(notice.sections()));
         row.reach = Words.word(notice.reach());

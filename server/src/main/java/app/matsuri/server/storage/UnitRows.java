@@ -42,6 +42,8 @@ final class UnitRows {
                 row.yields,
                 RowReader.text(row.colour),
                 dates(row),
+                RowReader.list(row.links, DetailsReader::link),
+                RowReader.list(row.files, DetailsReader::file),
                 lessons.getOrDefault(key, List.of()).stream().map(this::lesson).toList(),
                 items.getOrDefault(key, List.of()).stream().map(this::item).toList(),
                 RowReader.extra(row.extra));
@@ -130,6 +132,8 @@ final class UnitRows {
         row.opens = RowWriter.rule(unit.dates().get(Which.OPENS));
         row.due = RowWriter.rule(unit.dates().get(Which.DUE));
         row.closes = RowWriter.rule(unit.dates().get(Which.CLOSES));
+        row.links = RowWriter.list(DetailsWriter.links(unit.links()));
+        row.files = RowWriter.list(DetailsWriter.files(unit.files()));
         row.extra = RowWriter.extra(unit.extra());
         rows.put(row);
         for (int i = 0; i < unit.lessons().size(); i++) {

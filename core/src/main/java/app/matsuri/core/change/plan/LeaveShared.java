@@ -162,6 +162,7 @@ public record LeaveShared(
                 of.text(),
                 of.place(),
                 of.links(),
+                of.files(),
                 when,
                 sections,
                 Notice.Reach.COURSE,

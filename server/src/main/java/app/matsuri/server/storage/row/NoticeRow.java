@@ -31,6 +31,7 @@ public final class NoticeRow implements Row {
     public String text;
     public String place;
     public @Nullable String links;
+    public @Nullable String files;
     public String occurs;
     public @Nullable String otherTimes;
     public String reach;

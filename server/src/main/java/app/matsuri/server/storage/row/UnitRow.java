@@ -35,6 +35,8 @@ public final class UnitRow implements Row {
     public @Nullable String opens;
     public @Nullable String due;
     public @Nullable String closes;
+    public @Nullable String links;
+    public @Nullable String files;
     public String extra;
 
     @Override
