@@ -2,6 +2,7 @@ package app.matsuri.server.outline;
 
 import app.matsuri.core.calendar.Known;
 import app.matsuri.core.calendar.Say;
+import app.matsuri.core.change.Find;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
