@@ -2204,6 +2204,7 @@ export interface components {
         };
         ComparisonColumn: {
             appear: string[];
+            beside: string[];
             broken?: string | null;
             costs: components["schemas"]["WayCost"][];
             goAway: string[];

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { reactive, ref } from "vue";
-import { type ChangeOf, api, ask } from "../api/client";
+import type { ChangeOf } from "../api/client";
+import { meetingLink } from "../api/meeting";
 import type { HoursLine } from "./useHours";
 
 /** What a line of office hours does not say: their name, words on how to come, and until when slots are booked. */
@@ -21,10 +22,7 @@ const wrong = ref("");
 async function makeLink() {
   wrong.value = "";
   try {
-    const made = await ask(
-      api.POST("/api/terms/{termId}/meeting-links", { params: { path: { termId: props.termId } } }),
-    );
-    rules.link = made.link;
+    rules.link = await meetingLink(props.termId);
   } catch (e) {
     wrong.value = (e as Error).message;
   }

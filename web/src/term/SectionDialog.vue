@@ -4,6 +4,7 @@ import { useFirstField } from "../ui/useFirstField";
 import { selectAll } from "../ui/selectAll";
 import { computed, onMounted, ref } from "vue";
 import type { CalendarView, Schemas } from "../api/client";
+import { meetingLink } from "../api/meeting";
 import { clean, courseOf } from "../api/plan";
 import MeetsField from "./MeetsField.vue";
 import { injectTerm } from "./useTerm";
@@ -78,10 +79,18 @@ async function save() {
 async function remove() {
   if (await state.propose({ kind: "remove-section", course: props.course, section: props.section })) emit("done");
 }
-function link(n: number, event: Event) {
-  patterns.value = patterns.value.map((p, at) =>
-    at === n ? { ...p, link: (event.target as HTMLInputElement).value } : p,
-  );
+function setLink(n: number, link: string) {
+  patterns.value = patterns.value.map((p, at) => (at === n ? { ...p, link } : p));
+}
+const link = (n: number, event: Event) => setLink(n, (event.target as HTMLInputElement).value);
+/** One link of the provider serves the whole series. */
+async function makeLink(n: number) {
+  problem.value = "";
+  try {
+    setLink(n, await meetingLink(state.termId));
+  } catch (e) {
+    problem.value = (e as Error).message;
+  }
 }
 useFirstField(() => loaded.value, "section-code");
 </script>
@@ -116,14 +125,17 @@ useFirstField(() => loaded.value, "section-code");
         />
         <template v-for="(p, n) in patterns" :key="n">
           <label :for="`section-link-${n}`">Meeting link{{ patterns.length > 1 ? ` ${n + 1}` : "" }}</label>
-          <input
-            :id="`section-link-${n}`"
-            class="field"
-            :value="p.link ?? ''"
-            maxlength="1000"
-            placeholder="one for the whole series, or none"
-            @input="link(n, $event)"
-          />
+          <span class="link">
+            <input
+              :id="`section-link-${n}`"
+              class="field"
+              :value="p.link ?? ''"
+              maxlength="1000"
+              placeholder="one for the whole series, or none"
+              @input="link(n, $event)"
+            />
+            <button v-if="!p.link" type="button" class="btn" @click="makeLink(n)">make one</button>
+          </span>
         </template>
       </template>
       <template v-else-if="kind === 'weekly'">
@@ -157,3 +169,13 @@ useFirstField(() => loaded.value, "section-code");
     </form>
   </Dialog>
 </template>
+
+<style scoped>
+.link {
+  display: flex;
+  gap: 8px;
+}
+.link input {
+  flex: 1;
+}
+</style>

@@ -56,6 +56,7 @@ const date = (row: Row, n: number) => {
             <b>{{ count(c.problems, "problem") }}</b>, {{ count(c.warnings, "warning") }}
             <p v-for="p in c.appear.slice(0, MOST)" :key="p" class="look">▲ {{ p }}</p>
             <p v-if="c.appear.length > MOST" class="look">and {{ c.appear.length - MOST }} more</p>
+            <p v-for="p in c.beside" :key="p" class="look">{{ p }}</p>
             <p v-for="p in c.goAway.slice(0, MOST)" :key="p" class="soft">gone: {{ p }}</p>
             <p v-if="c.broken" class="look">▲ {{ c.broken }}</p>
           </td>

@@ -3,17 +3,33 @@ package app.matsuri.e2e;
 import static app.matsuri.e2e.Page.day;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.interactions.Actions;
 
-/** All courses at once in the browser. First: what other journeys open would be among them. */
-@Order(1)
+/** All courses at once in the browser, in a demo of its own: what other journeys open would be among them. */
+@Order(2)
 class CoursesJourneysTest {
 
+    private static App app;
+
+    @BeforeAll
+    static void start(@TempDir Path data) throws Exception {
+        app = App.over(data, true);
+    }
+
+    @AfterAll
+    static void end() throws Exception {
+        app.close();
+    }
+
     private static Page courses(String path) throws Exception {
-        Page page = Page.open(App.demo());
+        Page page = Page.open(app);
         page.go("/sign-in");
         page.see(".demo");
         page.enter("I. Tolvanen");
@@ -148,7 +164,7 @@ class CoursesJourneysTest {
     /** The theme is the person's, also after signing in again; a password that is wrong changes nothing. */
     @Test
     void preferencesAreKept() throws Exception {
-        try (Page page = Page.open(App.demo())) {
+        try (Page page = Page.open(app)) {
             page.go("/sign-in");
             page.see(".demo");
             page.enter("K. Aldous");

@@ -9,6 +9,7 @@ import app.matsuri.core.repace.Ways;
 import app.matsuri.core.schedule.ItemDates;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
+import app.matsuri.server.change.Remarks;
 import app.matsuri.server.comparison.WhatIfView.ComparisonColumn;
 import app.matsuri.server.comparison.WhatIfView.ComparisonRow;
 import app.matsuri.server.comparison.WhatIfView.ComparisonView;
@@ -24,14 +25,17 @@ import java.util.Map;
 public final class ComparisonBuilder {
 
     private final List<Stored> terms;
+    private final List<Remarks> remarks;
     private final List<Schedule> schedules;
     private final List<SectionSchedule> sections = new ArrayList<>();
 
     /**
      * @param terms the term as it stands, then as each what-if has it
+     * @param remarks what says what a change does beside the plan
      * @throws app.matsuri.core.change.NoSuch when the term has no such section
      */
-    ComparisonBuilder(List<Stored> terms, String course, String section) {
+    ComparisonBuilder(List<Stored> terms, String course, String section, List<Remarks> remarks) {
+        this.remarks = remarks;
         this.terms = terms;
         schedules = terms.stream().map(t -> Schedule.of(t.decisions())).toList();
         SectionSchedule stands = Find.section(schedules.get(0), course, section);
@@ -70,6 +74,11 @@ public final class ComparisonBuilder {
                 count(has, Finding.Severity.WARNING),
                 problems(has, had),
                 problems(had, has),
+                i == 0
+                        ? List.of()
+                        : remarks.stream()
+                                .flatMap(r -> r.of(terms.get(0), term.decisions()).stream())
+                                .toList(),
                 SmallWalls.costs(pace, schedule.course().besides().weights()),
                 pace.total(),
                 SmallWalls.of(sections.get(0), schedule, term.decisions().term(), weeks, weekdays));

@@ -4,6 +4,7 @@ import app.matsuri.core.change.Together;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.change.Remarks;
 import app.matsuri.server.clock.Moment;
 import app.matsuri.server.comparison.WhatIfView.ComparisonView;
 import app.matsuri.server.http.ChangeGiven;
@@ -39,11 +40,13 @@ public class WhatIfController {
     private final Access access;
     private final WhatIfs whatIfs;
     private final Moment moment;
+    private final List<Remarks> remarks;
 
-    WhatIfController(Access access, WhatIfs whatIfs, Moment moment) {
+    WhatIfController(Access access, WhatIfs whatIfs, Moment moment, List<Remarks> remarks) {
         this.access = access;
         this.whatIfs = whatIfs;
         this.moment = moment;
+        this.remarks = List.copyOf(remarks);
     }
 
     /**
@@ -105,7 +108,7 @@ public class WhatIfController {
         Stored stands = access.stands(by, termId);
         List<Stored> terms = new ArrayList<>(List.of(stands));
         ids.forEach(id -> terms.add(whatIfs.in(stands, whatIfs.find(termId, id))));
-        return new ComparisonBuilder(terms, course, section).view();
+        return new ComparisonBuilder(terms, course, section, remarks).view();
     }
 
     private WhatIfView view(Stored stands, WhatIf whatIf) {

@@ -49,6 +49,7 @@ public record WhatIfView(
      * @param warnings how many are warnings
      * @param appear problems that the plan has not
      * @param goAway problems of the plan that it has not
+     * @param beside what taking it over would do beside the plan, as to bookings; a sentence each
      * @param costs what it costs by the course's weights, by kind
      */
     record ComparisonColumn(
@@ -59,6 +60,7 @@ public record WhatIfView(
             int warnings,
             List<String> appear,
             List<String> goAway,
+            List<String> beside,
             List<WayCost> costs,
             long total,
             List<WayWeek> weeks) {}

@@ -7,7 +7,9 @@ import app.matsuri.core.plan.FileUse;
 import app.matsuri.exchange.bundle.Bundle;
 import app.matsuri.exchange.file.FileKind;
 import app.matsuri.exchange.file.Given;
+import app.matsuri.server.findings.BesidePlan;
 import app.matsuri.server.http.Problem;
+import app.matsuri.server.storage.Stored;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -25,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The files that are kept with a term's data, for lessons and work to use. Callers have made sure that the term is the person's. */
 @Component
-public class StoredFiles {
+public class StoredFiles implements BesidePlan {
 
     /** The most that one term keeps, in bytes: 200 MB. */
     private static final long MOST_TOGETHER = 200_000_000;
@@ -73,6 +75,14 @@ public class StoredFiles {
                             .forEach(f -> uses.add(new Use(course.code(), "item", i.id(), i.title(), f))));
         }
         return uses;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<Finding> findings(Stored stored) {
+        return missing(stored.termId(), stored.decisions()).stream()
+                .map(Use::finding)
+                .toList();
     }
 
     /** The uses of files that are not kept with the term. */

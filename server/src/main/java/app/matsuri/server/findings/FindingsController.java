@@ -1,16 +1,13 @@
 package app.matsuri.server.findings;
 
-import app.matsuri.core.findings.Finding;
 import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.clock.Moment;
-import app.matsuri.server.files.StoredFiles;
 import app.matsuri.server.history.History;
 import app.matsuri.server.storage.Stored;
-import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -26,14 +23,14 @@ class FindingsController {
 
     private final Access access;
     private final Moment moment;
-    private final StoredFiles files;
+    private final AllFindings all;
     private final History history;
 
-    FindingsController(Access access, Moment moment, StoredFiles files, History history) {
+    FindingsController(Access access, Moment moment, AllFindings all, History history) {
         this.access = access;
         this.history = history;
         this.moment = moment;
-        this.files = files;
+        this.all = all;
     }
 
     /**
@@ -62,9 +59,6 @@ class FindingsController {
 
     @GetMapping("/findings")
     List<FindingView> findings(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        Decisions decisions = access.look(by, termId).decisions();
-        List<Finding> findings = new ArrayList<>(Findings.of(Schedule.of(decisions), moment.day(decisions)));
-        files.missing(termId, decisions).forEach(use -> findings.add(use.finding()));
-        return findings.stream().map(FindingView::of).toList();
+        return all.of(access.look(by, termId)).stream().map(FindingView::of).toList();
     }
 }

@@ -50,8 +50,17 @@ class ReminderPlans {
      * One reminding of a term.
      *
      * @param stopped whether somebody stopped it
+     * @param guest who booked without being on a roster; null for nobody
      */
-    record Planned(Stored stored, Reminding reminding, boolean stopped) {
+    record Planned(
+            Stored stored,
+            Reminding reminding,
+            boolean stopped,
+            @Nullable Student guest) {
+
+        Planned(Stored stored, Reminding reminding, boolean stopped) {
+            this(stored, reminding, stopped, null);
+        }
 
         ZoneId zone() {
             return stored.decisions().term().zone();
@@ -75,8 +84,11 @@ class ReminderPlans {
             return stored.decisions().course(reminding.section().course()).orElseThrow();
         }
 
-        /** The students that it goes to; none where it goes to who teaches. */
+        /** Those that it goes to; none where it goes to who teaches. */
         List<Student> students() {
+            if (guest != null) {
+                return reminding.own() ? List.of() : List.of(guest);
+            }
             Set<String> ids = Set.copyOf(reminding.students());
             return course().section(reminding.section().section()).orElseThrow().students().stream()
                     .filter(student -> ids.contains(student.id()))
@@ -118,7 +130,7 @@ class ReminderPlans {
         return planned;
     }
 
-    /** Of each booking that is held, those of the first of its person's courses that reminds of bookings. */
+    /** Of each booking that is held, those of the first of its person's courses that reminds of bookings, else of the first that has the hours. */
     private void bookings(
             Stored stored, Schedule schedule, List<Course> courses, Set<String> stopped, List<Planned> planned) {
         List<Course> reminding = courses.stream()
@@ -135,14 +147,22 @@ class ReminderPlans {
                 reminding.stream()
                         .filter(c -> hours.isFor(c.code()))
                         .flatMap(c -> schedule.sections(c.code()).stream())
-                        .filter(s -> student(s, booking).isPresent())
-                        .findFirst()
+                        .min(Comparator.comparing(s -> student(s, booking).isEmpty()))
                         .ifPresent(s -> s.course().besides().reminders().stream()
                                 .filter(ReminderPlans::ofBooking)
                                 .map(r -> reminding(r, s, hours, booking))
-                                .forEach(r -> planned.add(new Planned(stored, r, stopped.contains(r.key())))));
+                                .forEach(r -> planned.add(
+                                        new Planned(stored, r, stopped.contains(r.key()), guest(s, booking)))));
             }
         }
+    }
+
+    /** Who booked on the class's page with an address, and is on no roster; null for whoever is on one. */
+    private static @Nullable Student guest(SectionSchedule in, Booking booking) {
+        String mail = booking.mail;
+        return student(in, booking).isPresent() || mail == null || mail.isBlank()
+                ? null
+                : new Student(mail, booking.personName.isBlank() ? mail : booking.personName, mail);
     }
 
     private static boolean ofBooking(Reminder reminder) {

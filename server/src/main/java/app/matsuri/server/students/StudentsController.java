@@ -2,7 +2,6 @@ package app.matsuri.server.students;
 
 import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.findings.Finding;
-import app.matsuri.core.findings.Findings;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.schedule.Schedule;
@@ -13,7 +12,7 @@ import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.clock.Moment;
 import app.matsuri.server.clock.Today;
-import app.matsuri.server.files.StoredFiles;
+import app.matsuri.server.findings.AllFindings;
 import app.matsuri.server.findings.FindingView;
 import app.matsuri.server.history.History;
 import app.matsuri.server.page.Previews;
@@ -45,14 +44,14 @@ class StudentsController {
     private final Access access;
     private final Today today;
     private final Moment moment;
-    private final StoredFiles files;
+    private final AllFindings all;
     private final History history;
 
-    StudentsController(Access access, Today today, Moment moment, StoredFiles files, History history) {
+    StudentsController(Access access, Today today, Moment moment, AllFindings all, History history) {
         this.access = access;
         this.today = today;
         this.moment = moment;
-        this.files = files;
+        this.all = all;
         this.history = history;
     }
 
@@ -69,8 +68,7 @@ class StudentsController {
                 .filter(s -> section.isEmpty() || s.key().equals(section))
                 .findFirst()
                 .orElseThrow(() -> NoSuch.in("this term", "section", section));
-        List<Finding> findings = new ArrayList<>(Findings.of(schedule, moment.day(stored.decisions())));
-        files.missing(termId, stored.decisions()).forEach(use -> findings.add(use.finding()));
+        List<Finding> findings = all.of(stored, schedule);
         SectionRef ref = in.ref();
         History.Ends ends = history.ends(stored);
         return new StudentsView(

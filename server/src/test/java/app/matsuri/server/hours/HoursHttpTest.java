@@ -8,6 +8,7 @@ import app.matsuri.server.Browser;
 import app.matsuri.server.ServerTest;
 import app.matsuri.server.account.Accounts;
 import java.net.URI;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -125,6 +126,32 @@ class HoursHttpTest {
     }
 
     /** A link of the simulated provider, which leads to a page that says so. */
+    /** A what-if that takes a slot away says so beside the plan; and where every slot is taken for weeks, that is found. */
+    @Test
+    void whatIfsAndFindingsKnowBookings() throws Exception {
+        make(typed("Mon 9:00-9:30 in 30 min", null));
+        for (String monday : List.of("2026-10-19", "2026-10-26", "2026-11-02")) {
+            assertThat(browser.post(
+                                    at + "/bookings",
+                                    "{\"hours\":\"hours-1\",\"slot\":\"" + monday
+                                            + "T09:00\",\"name\":\"Guest\",\"mail\":\"g@elsewhere.example\",\"people\":1}")
+                            .status())
+                    .isEqualTo(200);
+        }
+        String found = browser.get("/api/terms/" + term + "/findings").body().toString();
+        assertThat(found).contains("every slot is taken for 4 weeks").contains("the next is free on Mon 9 Nov");
+        JsonNode whatIf = browser.post(
+                        "/api/terms/" + term + "/what-ifs",
+                        "{\"name\":\"Away\",\"change\":{\"kind\":\"add-closure\",\"closure\":{\"first\":\"2026-10-26\",\"last\":\"2026-10-26\",\"reason\":\"Away\"}}}")
+                .body();
+        JsonNode columns = browser.get("/api/terms/" + term + "/what-ifs/comparison?course=HYD%20210&section=A&ids="
+                        + whatIf.path("id").longValue())
+                .body()
+                .path("columns");
+        assertThat(columns.get(0).path("beside").isEmpty()).isTrue();
+        assertThat(columns.get(1).path("beside").toString()).contains("1 booking of office hours would be withdrawn");
+    }
+
     @Test
     void aMeetingLinkIsMade() throws Exception {
         String link = browser.post("/api/terms/" + term + "/meeting-links", "")

@@ -140,6 +140,9 @@ class RoundTest {
                             + "\",\"course\":\"HYD 210\",\"section\":\"A\",\"student\":\"" + student
                             + "\",\"people\":1}");
         }
+        browser.post(
+                "/api/terms/" + term + "/hours/bookings",
+                "{\"hours\":\"oh\",\"slot\":\"2026-10-09T13:30\",\"name\":\"Guest\",\"mail\":\"guest@elsewhere.example\",\"people\":1}");
         String uid = browser.get("/api/terms/" + term + "/hours")
                 .body()
                 .path("bookings")
@@ -151,8 +154,14 @@ class RoundTest {
         int before = sent();
         at("2026-10-09T12:30");
         rounds.round();
-        assertThat(sent()).isEqualTo(before + 1);
-        assertThat(letters.of(browser.person().workspaceId()).get(0).subject)
-                .isEqualTo("HYD 210: Open door: Fri 9 Oct, 13:00");
+        assertThat(sent()).isEqualTo(before + 2);
+        assertThat(letters.of(browser.person().workspaceId()).stream().limit(2))
+                .extracting(letter -> letter.subject)
+                .containsExactlyInAnyOrder(
+                        "HYD 210: Open door: Fri 9 Oct, 13:00", "HYD 210: Open door: Fri 9 Oct, 13:30");
+        assertThat(letters.of(browser.person().workspaceId()).stream().limit(2))
+                .as("also who is on no roster")
+                .extracting(letter -> letter.recipient)
+                .contains("guest@elsewhere.example");
     }
 }
