@@ -67,7 +67,9 @@ const STATE: Record<string, string> = {
       Dates: <a :href="`${base}/dates.xlsx`" download autofocus>.xlsx</a>,
       <a :href="`${base}/dates.csv`" download>.csv</a>,
       <a :href="`${base}/dates-template.xlsx`" download>an empty template</a>. Classes:
-      <a :href="`${base}/classes.xlsx`" download>.xlsx</a>, <a :href="`${base}/classes.csv`" download>.csv</a>.
+      <a :href="`${base}/classes.xlsx`" download>.xlsx</a>, <a :href="`${base}/classes.csv`" download>.csv</a>. Office
+      hours: <a :href="`${base}/office-hours.xlsx`" download>.xlsx</a>,
+      <a :href="`${base}/office-hours.csv`" download>.csv</a>.
     </p>
     <p class="soft">
       Edit it in a spreadsheet, and read it again here: only what differs is proposed. A table of entries from another

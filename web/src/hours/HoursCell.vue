@@ -8,6 +8,8 @@ const props = defineProps<{ block: HoursBlock; chosen: string; past: boolean }>(
 const emit = defineEmits<{ choose: [slot: HoursSlot, block: HoursBlock] }>();
 const time = (iso: string) => hourMinute(iso.slice(11, 16));
 const key = (s: HoursSlot) => `${props.block.id} ${s.name}`;
+/** What is carried: which reach, of which office hours, and the slot. */
+const dragged = (reach: "slot" | "day", s: HoursSlot) => [reach, props.block.id, s.name, s.start].join("\t");
 const summary = computed(() => {
   if (props.block.withdrawn) return "withdrawn";
   const came = props.block.slots.reduce((sum, s) => sum + s.taken, 0);
@@ -27,7 +29,11 @@ function says(s: HoursSlot): string {
 
 <template>
   <div class="block">
-    <div class="head">
+    <div
+      class="head"
+      :data-drag="block.withdrawn || past || !block.slots[0] ? undefined : dragged('day', block.slots[0])"
+      :title="past ? undefined : 'drag it to another day'"
+    >
       <s v-if="block.withdrawn">{{ time(block.start) }} to {{ time(block.end) }}</s>
       <span v-else class="span"
         >{{ time(block.start) }} to {{ time(block.end) }}
@@ -45,6 +51,7 @@ function says(s: HoursSlot): string {
         :aria-label="says(s)"
         :aria-pressed="chosen === key(s)"
         :title="says(s)"
+        :data-drag="past || s.state === 'withdrawn' ? undefined : dragged('slot', s)"
         @click="emit('choose', s, block)"
       >
         <template v-if="s.state === 'blocked'">–</template>

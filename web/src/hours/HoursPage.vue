@@ -8,6 +8,7 @@ import Band from "../frame/Band.vue";
 import ChangeTools from "../frame/ChangeTools.vue";
 import ViewLinks from "../frame/ViewLinks.vue";
 import { count, dayMonth, hourMinute, numberOf, weekdayDay, weekdayName } from "../ui/say";
+import { useDrag } from "../wall/useDrag";
 import HoursCell from "./HoursCell.vue";
 import HoursRules from "./HoursRules.vue";
 import HoursTyped from "./HoursTyped.vue";
@@ -38,6 +39,27 @@ const current = computed(() => {
   return s ? (s.weeks.findLast((w) => w.first <= s.today)?.number ?? 0) : 0;
 });
 const chosen = ref("");
+/** A slot, or by its head the slots of its day, is dragged to another day at the same time; with Alt all from there on. */
+const drag = useDrag(
+  () => new Set(),
+  (keys, date, held) => {
+    const [reach, hours, slot, start] = keys[0]!.split("\t") as [
+      ChangeOf<"change-slots">["reach"],
+      string,
+      string,
+      string,
+    ];
+    if (proposal.value || start.startsWith(date)) return;
+    void state.propose({
+      kind: "change-slots",
+      hours,
+      slot,
+      as: "move",
+      reach: held.alt ? "on" : reach,
+      to: `${date}T${start.slice(11, 16)}`,
+    });
+  },
+);
 const found = computed<{ slot: HoursSlot; block: HoursBlock } | null>(() => {
   for (const w of shown.value?.weeks ?? [])
     for (const d of w.days)
@@ -128,7 +150,13 @@ const removing = shallowRef("");
             <td
               v-for="d in w.days"
               :key="d.date"
-              :class="{ hatched: d.off, today: d.date === shown.today, gone: d.date < shown.today }"
+              :data-date="d.date"
+              :class="{
+                hatched: d.off,
+                today: d.date === shown.today,
+                gone: d.date < shown.today,
+                over: drag.over.value === d.date,
+              }"
             >
               <div class="no">
                 {{ numberOf(d.date) }}<span v-if="d.off">{{ ` ${d.off}` }}</span>
@@ -423,5 +451,9 @@ h3.look {
     border-bottom: 2px solid var(--rule-firm);
     padding-bottom: 12px;
   }
+}
+td.over {
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
 }
 </style>

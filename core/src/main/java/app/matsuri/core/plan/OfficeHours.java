@@ -107,6 +107,16 @@ public record OfficeHours(
         return new OfficeHours(id, title, courses, windows, booking, howToCome, stays, changes, blocked, extra);
     }
 
+    /** The same with other words on how to come. */
+    public OfficeHours comingAs(String words) {
+        return new OfficeHours(id, title, courses, windows, booking, words, onDaysOff, changes, blocked, extra);
+    }
+
+    /** The same with one link for all of its windows; with none where empty. */
+    public OfficeHours withLink(String link) {
+        return as(windows.stream().map(w -> w.withLink(link)).toList(), booking, courses);
+    }
+
     /** The same with nothing changed by hand. */
     public OfficeHours plain() {
         return withChanges(List.of()).withBlocked(Set.of());

@@ -48,6 +48,11 @@ public record MeetingPattern(
         return new MeetingPattern(rule, letters, start, minutes, other, link, from, until, extra);
     }
 
+    /** The same with another link. */
+    public MeetingPattern withLink(String other) {
+        return new MeetingPattern(rule, letters, start, minutes, place, other, from, until, extra);
+    }
+
     /** The same, valid from and until other days. */
     public MeetingPattern within(@Nullable LocalDate first, @Nullable LocalDate last) {
         return new MeetingPattern(rule, letters, start, minutes, place, link, first, last, extra);

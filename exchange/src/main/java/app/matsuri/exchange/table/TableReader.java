@@ -10,7 +10,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** Reads a table that was edited elsewhere: the table of dates, that of classes, or entries under other heads. */
+/** Reads a table that was edited elsewhere: the table of dates, that of classes, that of office hours, or entries under other heads. */
 public final class TableReader {
 
     private TableReader() {}
@@ -32,6 +32,9 @@ public final class TableReader {
         CellWords cells = new CellWords(decisions, Schedule.of(decisions), today, dayFirst);
         if (ClassesSheetReader.recognises(heads)) {
             return ClassesSheetReader.read(rows, decisions, cells.days());
+        }
+        if (HoursSheet.recognises(heads)) {
+            return HoursSheet.read(rows, decisions, cells.days());
         }
         return DatesSheetReader.recognises(heads)
                 ? DatesSheetReader.read(rows, decisions, cells)

@@ -1,6 +1,7 @@
 package app.matsuri.exchange.words;
 
 import app.matsuri.core.plan.BookingRules;
+import app.matsuri.core.plan.OfficeHours;
 import app.matsuri.core.session.MeetingPattern;
 import app.matsuri.exchange.plan.Words;
 import java.time.LocalDate;
@@ -52,6 +53,38 @@ public final class HoursWords {
             List<String> courses,
             boolean onDaysOff,
             String wrong) {
+
+        /**
+         * The office hours that it makes: those that were with what the line says, their title and what it does not say as they were; else new
+         * ones.
+         *
+         * @param was those that it is typed for; null for new ones
+         * @param id of new ones
+         * @param title likewise
+         */
+        public OfficeHours over(@Nullable OfficeHours was, String id, String title) {
+            OfficeHours now = was == null
+                    ? OfficeHours.of(id, title, windows, booking).withCourses(courses)
+                    : was.as(windows, kept(was.booking(), booking), courses);
+            return now.staying(onDaysOff);
+        }
+
+        private static @Nullable BookingRules kept(@Nullable BookingRules was, @Nullable BookingRules now) {
+            return was == null || now == null
+                    ? now
+                    : new BookingRules(
+                            now.minutes(),
+                            now.pause(),
+                            now.places(),
+                            now.groupFrom(),
+                            now.groupTo(),
+                            now.aWeek(),
+                            now.aTerm(),
+                            was.fromDays(),
+                            was.untilHours(),
+                            was.giveBackHours(),
+                            was.namesSeen());
+        }
 
         private static Read wrong(String why) {
             return new Read(List.of(), null, List.of(), false, why);

@@ -21,6 +21,7 @@ import app.matsuri.exchange.plan.Json;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.exchange.table.ClassesSheet;
 import app.matsuri.exchange.table.DatesSheet;
+import app.matsuri.exchange.table.HoursSheet;
 import app.matsuri.exchange.table.TableReader;
 import app.matsuri.exchange.table.TableReading;
 import app.matsuri.exchange.words.CellWords;
@@ -293,6 +294,22 @@ class DatesController {
     ResponseEntity<byte[]> classesWorkbook(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
         Schedule schedule = Schedule.of(access.look(by, termId).decisions());
         return away("classes.xlsx", WORKBOOK, ClassesSheet.workbook(schedule));
+    }
+
+    @GetMapping("/office-hours.csv")
+    @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv", schema = @Schema(type = "string")))
+    ResponseEntity<byte[]> hours(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
+        String text = HoursSheet.csv(access.look(by, termId).decisions());
+        return away("office-hours.csv", "text/csv;charset=UTF-8", text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @GetMapping("/office-hours.xlsx")
+    @ApiResponse(responseCode = "200", content = @Content(mediaType = WORKBOOK, schema = @Schema(type = "string")))
+    ResponseEntity<byte[]> hoursWorkbook(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
+        return away(
+                "office-hours.xlsx",
+                WORKBOOK,
+                HoursSheet.workbook(access.look(by, termId).decisions()));
     }
 
     private static ResponseEntity<byte[]> away(String name, String type, byte[] content) {

@@ -98,30 +98,8 @@ class HoursController {
             return new HoursRead("", read.wrong(), null);
         }
         OfficeHours was = typed.id() == null ? null : Find.officeHours(stored.decisions(), typed.id());
-        OfficeHours now = was == null
-                ? OfficeHours.of(newId(stored), "Office hours", read.windows(), read.booking())
-                        .withCourses(read.courses())
-                : was.as(read.windows(), kept(was.booking(), read.booking()), read.courses());
-        now = now.staying(read.onDaysOff());
+        OfficeHours now = read.over(was, newId(stored), "Office hours");
         return new HoursRead(HoursSaid.line(now), "", ChangeJson.write(new PutOfficeHours(now)));
-    }
-
-    /** What a line does not say of how slots are booked stays. */
-    private static @Nullable BookingRules kept(@Nullable BookingRules was, @Nullable BookingRules now) {
-        return was == null || now == null
-                ? now
-                : new BookingRules(
-                        now.minutes(),
-                        now.pause(),
-                        now.places(),
-                        now.groupFrom(),
-                        now.groupTo(),
-                        now.aWeek(),
-                        now.aTerm(),
-                        was.fromDays(),
-                        was.untilHours(),
-                        was.giveBackHours(),
-                        was.namesSeen());
     }
 
     private static String newId(Stored stored) {
