@@ -2,9 +2,10 @@
 import { selectAll } from "../ui/selectAll";
 import { computed, onMounted, ref, watch } from "vue";
 import { onBeforeRouteLeave, useRouter } from "vue-router";
-import { type Place, ProblemError, openPlan } from "../api/client";
+import { type Place, ProblemError, type Schemas, api, ask, openPlan } from "../api/client";
 import Band from "../frame/Band.vue";
 import { count } from "../ui/say";
+import FromSchool from "./FromSchool.vue";
 import PreviewWall from "./PreviewWall.vue";
 import Doubts, { type Doubt } from "../ui/Doubts.vue";
 import TypedLines from "../ui/TypedLines.vue";
@@ -116,9 +117,25 @@ const missing = computed(() => {
 onBeforeRouteLeave(leave);
 onMounted(() => first.value?.focus());
 
+/** The school's calendar that the term begins from, and will follow; empty for none. */
+const school = ref("");
+function useSchool(term: Schemas["CalendarTerm"], link: string) {
+  Object.assign(form, { first: term.first, last: term.last, daysOff: term.days });
+  school.value = link;
+}
 async function put() {
   const id = await start();
-  if (id) await router.push(`/terms/${id}/wall`);
+  if (!id) return;
+  if (school.value) {
+    const path = { params: { path: { termId: id } } };
+    try {
+      await ask(api.PUT("/api/terms/{termId}/school", { ...path, body: { link: school.value } }));
+    } catch {
+      // withdrawn in the meantime: the term has its days, and the Term view says that it follows none
+      return router.push(`/terms/${id}/term`);
+    }
+  }
+  await router.push(`/terms/${id}/wall`);
 }
 async function openFile(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0];
@@ -210,6 +227,7 @@ Nov. 25 - 27  Holiday break, closed"
             :lines="understood?.daysOff ?? []"
             :rows="5"
           />
+          <FromSchool @use="useSchool" />
           <Doubts
             :doubts="offDoubts"
             label="Days off in doubt"

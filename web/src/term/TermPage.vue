@@ -15,6 +15,7 @@ import ColleaguesPanel from "./ColleaguesPanel.vue";
 import CourseDialog from "./CourseDialog.vue";
 import DaysOffPanel from "./DaysOffPanel.vue";
 import GradeBookDialog from "./GradeBookDialog.vue";
+import SchoolPanel from "./SchoolPanel.vue";
 import HolidaysPanel from "./HolidaysPanel.vue";
 import MeaningPanel from "./MeaningPanel.vue";
 import PasteDialog from "./PasteDialog.vue";
@@ -194,6 +195,7 @@ function show(which: typeof dialog.value, course = "", section = "", name = "") 
         />
         <TermSums :was="view" :term="shown" />
         <DaysOffPanel :term="shown" @open="open" @paste="show('paste')" />
+        <SchoolPanel v-if="!proposal && view" :term="view" />
         <HolidaysPanel v-if="!proposal" :term="view" />
         <SectionsPanel
           :term="shown"

@@ -82,6 +82,12 @@ defineExpose({ add });
 </template>
 
 <style scoped>
+.add {
+  padding: 8px 10px 0;
+}
+.add > .field {
+  width: 100%;
+}
 .for {
   display: flex;
   gap: 6px;

@@ -307,10 +307,4 @@ function step(event: KeyboardEvent) {
   outline: 2px solid var(--ink);
   outline-offset: 1px;
 }
-.add {
-  padding: 8px 10px 0;
-}
-.add .field {
-  width: 100%;
-}
 </style>

@@ -88,10 +88,10 @@ class CoursesJourneysTest {
             page.seeText(".slip", "Drawing a traverse: compared");
             AccessibilityTest.sound(page, "a day of all courses");
             new Actions(page.driver)
-                    .doubleClick(page.see(".slip .ev [data-drag$='item:sheet-6']"))
+                    .doubleClick(page.see(".slip .ev [data-drag$='item:log-5']"))
                     .perform();
             page.see(".p-dialog");
-            page.seeText(".p-dialog", "Sheet 6");
+            page.seeText(".p-dialog", "Edit work");
             page.keys(Keys.ESCAPE);
             page.gone(".p-dialog");
             page.click(".slip .ev li:last-child a");

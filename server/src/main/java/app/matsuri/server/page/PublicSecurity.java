@@ -16,7 +16,7 @@ import org.springframework.security.web.header.writers.StaticHeadersWriter;
 class PublicSecurity {
 
     /** Where they lie, and what they load. */
-    static final String[] WHERE = {"/see/**", "/reminders/**", "/meeting/**", "/assets/**"};
+    static final String[] WHERE = {"/see/**", "/reminders/**", "/meeting/**", "/school/**", "/assets/**"};
 
     static final String POLICY_HEADER = "Content-Security-Policy";
 

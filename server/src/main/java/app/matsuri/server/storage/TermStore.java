@@ -12,6 +12,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -111,11 +112,15 @@ public class TermStore {
      */
     @Transactional(readOnly = true)
     public Stored any(long termId) {
-        TermRecord term = entities.find(TermRecord.class, termId);
-        if (term == null || term.deletedAt != null) {
-            throw NoSuch.term(termId);
-        }
-        return load(term.workspaceId, termId);
+        return there(termId).orElseThrow(() -> NoSuch.term(termId));
+    }
+
+    /** Likewise; empty where there is none, or it was deleted. */
+    @Transactional(readOnly = true)
+    public Optional<Stored> there(long termId) {
+        return Optional.ofNullable(entities.find(TermRecord.class, termId))
+                .filter(term -> term.deletedAt == null)
+                .map(term -> load(term.workspaceId, termId));
     }
 
     private long version(long workspaceId, long termId) {
