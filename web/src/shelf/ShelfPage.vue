@@ -122,7 +122,7 @@ const size = (bytes: number) =>
         ><input v-model="held" type="checkbox" /> only what is held back from students, {{ back }}</label
       >
       <p v-if="!terms.length" class="soft">
-        No thing has a file. Open a unit, a lesson, work or a notice on the wall to attach some.
+        Nothing has a file yet. Open a unit, a lesson, work or a notice on the wall to attach some.
       </p>
       <template v-for="t in terms" :key="t.id">
         <h3>

@@ -19,6 +19,11 @@ async function panel(school: object, more: Record<string, () => unknown> = {}) {
       { id: 4, name: "Of another term", link: "http://x.example/school/def", terms: [9], withdrawn: false },
     ],
     "GET school": () => school,
+    "GET terms": () => [
+      { id: 7, name: "This", role: "own", archived: false },
+      { id: 9, name: "Spring", role: "own", archived: false },
+      { id: 10, name: "A colleague's", role: "reader", archived: false },
+    ],
     ...more,
   });
   const { state, proposed } = notedChanges();
@@ -61,6 +66,19 @@ describe("the school's calendar", () => {
     expect(at.text()).toContain("published no more: its days stay");
     expect(at.text()).toContain("Ours");
     expect(at.text()).not.toContain("Of another term");
+  });
+
+  it("is published of this term, and of others with it", async () => {
+    const { at, asked } = await panel(
+      { withdrawn: false, lines: [], left: 0 },
+      { "POST school-calendars": () => ({ id: 5, name: "Q", link: "", terms: [7, 9], withdrawn: false }) },
+    );
+    expect(at.findAll(".also label").map((l) => l.text())).toEqual(["Spring"]);
+    await at.find(".also input").setValue(true);
+    await at.find("#school-name").setValue("Q");
+    await at.findAll("form")[1]!.trigger("submit");
+    await settled();
+    expect(asked.find((a) => a.key === "POST school-calendars")!.body).toEqual({ name: "Q", terms: [7, 9] });
   });
 
   it("that a link does not lead to is said, and the link is kept", async () => {

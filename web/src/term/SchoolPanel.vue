@@ -15,6 +15,9 @@ const link = ref("");
 const name = ref("");
 const said = ref("");
 const ticked = ref(new Set<string>());
+/** One's other terms, and those that are published together with this one. */
+const others = shallowRef<Schemas["TermLine"][]>([]);
+const also = ref<number[]>([]);
 const path = { params: { path: { termId: props.term.termId } } };
 
 function show(found: Schemas["SchoolView"]) {
@@ -23,6 +26,9 @@ function show(found: Schemas["SchoolView"]) {
 }
 async function look() {
   show(await ask(api.GET("/api/terms/{termId}/school", path)));
+  others.value = (await ask(api.GET("/api/terms"))).filter(
+    (t) => t.role === "own" && !t.archived && t.id !== props.term.termId,
+  );
   published.value = (await ask(api.GET("/api/school-calendars"))).filter((c) => c.terms.includes(props.term.termId));
 }
 // what was taken is seen as soon as the term has it
@@ -63,7 +69,9 @@ const take = () =>
   );
 const publish = () =>
   doing(async () => {
-    await ask(api.POST("/api/school-calendars", { body: { name: name.value, terms: [props.term.termId] } }));
+    await ask(
+      api.POST("/api/school-calendars", { body: { name: name.value, terms: [props.term.termId, ...also.value] } }),
+    );
     name.value = "";
     await look();
   });
@@ -138,6 +146,12 @@ const STATES: Record<string, string> = {
       <label for="school-name">Publish these days for others</label>
       <input id="school-name" v-model="name" class="field" required maxlength="200" placeholder="what it is called" />
       <button type="submit" class="btn" :disabled="busy">Publish</button>
+      <details v-if="others.length" class="also">
+        <summary>and those of other terms</summary>
+        <label v-for="t in others" :key="t.id"
+          ><input v-model="also" type="checkbox" :value="t.id" /> {{ t.name }}</label
+        >
+      </details>
     </form>
   </section>
 </template>
@@ -168,6 +182,19 @@ li {
 }
 .row label {
   flex: 0 0 100%;
+}
+.also {
+  flex: 0 0 100%;
+}
+.also label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 24px;
+}
+summary {
+  cursor: pointer;
+  min-height: 24px;
 }
 a {
   color: inherit;
