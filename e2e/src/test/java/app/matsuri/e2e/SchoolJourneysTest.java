@@ -27,7 +27,7 @@ class SchoolJourneysTest {
             page.type("#from-school", link);
             page.press("Begin from it");
             page.seeText("main", "Taken from Quillmarsh 2026");
-            page.seeText(".understood", "Autumn break");
+            page.seeText(".understood", "Mon 12 Oct to Tue 13 Oct");
             page.go("/terms/" + term + "/term");
             page.type("#school-link", link);
             page.press("Follow");
