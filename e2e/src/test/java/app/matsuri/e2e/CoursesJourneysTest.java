@@ -139,7 +139,7 @@ class CoursesJourneysTest {
             page.outline();
             page.press("day by day");
             page.seeText(".agenda .now", "Wed 7 Oct");
-            AccessibilityTest.inBoth(page, "day by day");
+            AccessibilityTest.sound(page, "day by day");
             page.press("later");
             page.press("Today");
             page.drag(thing("A", "item:log-6"), ".aday[data-date='2026-10-16'] .when");
@@ -154,7 +154,7 @@ class CoursesJourneysTest {
         try (Page page = courses("/courses")) {
             page.press("all of it");
             page.seeText("main", "Due over all courses");
-            AccessibilityTest.inBoth(page, "due");
+            AccessibilityTest.sound(page, "due");
             page.choose("[aria-label='Which course']", "MAP 115");
             page.press("Sheet 6");
             page.see(".dg");
