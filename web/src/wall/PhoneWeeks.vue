@@ -4,6 +4,7 @@ import type { Day, WallView } from "../api/client";
 import { clock, dayMonth, weekdayName } from "../ui/say";
 import LoadStrokes from "./LoadStrokes.vue";
 import { noticeKey, noticeTime } from "./drawn";
+import { hiddenKinds, showsItem, showsNotice } from "../draw/kinds";
 import Mark from "../draw/Mark.vue";
 import { isOff } from "../draw/rows";
 import { unitsOf } from "../draw/units";
@@ -107,7 +108,7 @@ function reopen(day: Day) {
               >
             </div>
             <div
-              v-for="l in day.lessons"
+              v-for="l in hiddenKinds.has('classes') ? [] : day.lessons"
               :key="l.id"
               class="le"
               :class="{ boxed: l.proposed }"
@@ -123,7 +124,7 @@ function reopen(day: Day) {
             </div>
             <div v-else-if="day.sessions.length && !day.lessons.length" class="soft">nothing planned</div>
             <div
-              v-for="i in day.items"
+              v-for="i in day.items.filter((x) => showsItem(x, hiddenKinds))"
               :key="i.id + i.which"
               class="it"
               :class="{ boxed: i.proposed }"
@@ -138,7 +139,7 @@ function reopen(day: Day) {
               <span v-if="i.told" class="toldso"><Mark is="told" /> {{ i.told }}</span>
               <span class="soft">{{ clock(i.time) }}</span>
             </div>
-            <div v-for="n in day.notices" :key="noticeKey(n)" class="it">
+            <div v-for="n in day.notices.filter((x) => showsNotice(x, hiddenKinds))" :key="noticeKey(n)" class="it">
               <span class="t"><i class="flag" aria-hidden="true"></i> {{ n.title }}</span>
               <span class="soft">{{ noticeTime(n) }}</span>
             </div>

@@ -21,6 +21,11 @@ public record FileUse(
         @Nullable LocalDateTime from,
         @Nullable String with) {
 
+    /** The same from another moment on; where null, when its unit begins. */
+    public FileUse from(@Nullable LocalDateTime other) {
+        return new FileUse(file, name, publish, other, other == null ? UNIT : null);
+    }
+
     /** When its unit begins. */
     public static final String UNIT = "unit";
 

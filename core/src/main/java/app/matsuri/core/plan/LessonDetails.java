@@ -21,6 +21,11 @@ public record LessonDetails(String objectives, List<Step> steps, List<Link> link
         files = List.copyOf(files);
     }
 
+    /** The same with other files. */
+    public LessonDetails withFiles(List<FileUse> others) {
+        return new LessonDetails(objectives, steps, links, others);
+    }
+
     /** The minutes that its steps take together. */
     public int minutes() {
         return steps.stream().mapToInt(Step::minutes).sum();

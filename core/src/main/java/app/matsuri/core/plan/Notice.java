@@ -164,6 +164,12 @@ public record Notice(
                 id, other, title, text, place, links, files, when, sections, reach, only, shared, hiddenUntil, extra);
     }
 
+    /** The same with other files. */
+    public Notice withFiles(List<FileUse> others) {
+        return new Notice(
+                id, unit, title, text, place, links, others, when, sections, reach, only, shared, hiddenUntil, extra);
+    }
+
     public Notice withWhen(NoticeTime other) {
         return with(other, sections, only, shared);
     }

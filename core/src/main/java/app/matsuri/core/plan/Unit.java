@@ -92,6 +92,12 @@ public record Unit(
                 id, code, title, startsWeek, draft, yields, colour, others, links, files, lessons, items, extra);
     }
 
+    /** The same with other files. */
+    public Unit withFiles(List<FileUse> others) {
+        return new Unit(
+                id, code, title, startsWeek, draft, yields, colour, dates, links, others, lessons, items, extra);
+    }
+
     /** The same as a draft, or given out. */
     public Unit asDraft(boolean other) {
         return new Unit(id, code, title, startsWeek, other, yields, colour, dates, links, files, lessons, items, extra);

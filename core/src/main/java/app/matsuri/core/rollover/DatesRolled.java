@@ -88,7 +88,7 @@ final class DatesRolled {
             }
         }
         Decisions now = given.withCourse(course);
-        return now.withCourse(notices.in(now));
+        return now.withCourse(new FilesRolled(in).in(notices.in(now)));
     }
 
     /** The dates that a unit has for what is in it, as those of one thing. */

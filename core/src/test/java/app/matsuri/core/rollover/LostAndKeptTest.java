@@ -17,6 +17,7 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Edge;
+import app.matsuri.core.plan.FileUse;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Offset;
 import app.matsuri.core.plan.Section;
@@ -96,6 +97,44 @@ class LostAndKeptTest {
         RolledOver byClass = Rollover.of(old(), "HYD 210", new RollBy.ByClass()).into(shorter());
         assertThat(row(byClass, "due", "log").why())
                 .isEqualTo("L5 +2 days, 17:00; on the day of session 5 alone would be Tue 26 Jan, 17:00");
+    }
+
+    /** An answer key is not given out at once because its day lay in the old term. */
+    @Test
+    void aFileFromADayOnComesWhereAnOpeningOfThatDayComesElseWithItsUnit() {
+        FileUse key = new FileUse("k", "Key.pdf", true, at("2026-10-12T09:00"), null);
+        FileUse end = new FileUse("e", "End.pdf", true, at("2026-12-18T12:00"), null);
+        Decisions old = old();
+        Course course = old.courses().get(0);
+        Item poll = course.item("poll").orElseThrow();
+        Decisions with =
+                old.withCourse(course.withItem(poll.withDetails(poll.details().withFiles(List.of(key, end)))));
+        for (RollBy by : WAYS) {
+            RolledOver over = Rollover.of(with, "HYD 210", by).into(shorter());
+            Item now = over.after().courses().get(0).item("poll").orElseThrow();
+            FileUse moved = now.details().files().get(0);
+            if (now.opens() != null) {
+                assertThat(moved.from()).as(by.word()).isEqualTo(now.opens().typed());
+            }
+            assertThat(now.details().files())
+                    .as(by.word())
+                    .allSatisfy(file -> assertThat(
+                                    file.from() == null
+                                            ? FileUse.UNIT.equals(file.with())
+                                            : file.from().isAfter(at("2027-01-12T00:00")))
+                            .isTrue());
+        }
+        RolledOver late = Rollover.of(with, "HYD 210", new RollBy.ByDays(134)).into(shorter());
+        assertThat(late.after()
+                        .courses()
+                        .get(0)
+                        .item("poll")
+                        .orElseThrow()
+                        .details()
+                        .files()
+                        .get(1)
+                        .with())
+                .isEqualTo(FileUse.UNIT);
     }
 
     @Test
