@@ -10,6 +10,7 @@ import CoursesLinks from "../frame/CoursesLinks.vue";
 import UndoRedo from "../frame/UndoRedo.vue";
 import { count } from "../ui/say";
 import { useFocusBack } from "../ui/useFocusBack";
+import CarriedThing from "../wall/CarriedThing.vue";
 import EditInCourse from "../wall/EditInCourse.vue";
 import { useDrag } from "../wall/useDrag";
 import CoursesAgenda from "./CoursesAgenda.vue";
@@ -278,11 +279,5 @@ function choose(event: Event) {
     :from="state.lineOf(editing.lane)?.course"
     @done="edited"
   />
-  <div
-    v-if="drag.carried.value"
-    class="carried"
-    :style="{ left: drag.carried.value.x + 12 + 'px', top: drag.carried.value.y + 10 + 'px' }"
-  >
-    <b>{{ drag.carried.value.label }}</b><span v-if="target"> → {{ target.says }}</span>
-  </div>
+  <CarriedThing v-if="drag.carried.value" :carried="drag.carried.value" :says="target?.says ?? ''" />
 </template>

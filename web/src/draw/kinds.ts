@@ -11,7 +11,8 @@ export const STANDS: readonly [string, string][] = [
   ["closes", "closes"],
   ["notices", "notices"],
 ];
-export const WORK: readonly [string, string][] = [
+/** The kinds of work, as the plan file has them. */
+export const KINDS = [
   "reading",
   "practice",
   "homework",
@@ -22,7 +23,8 @@ export const WORK: readonly [string, string][] = [
   "quiz",
   "test",
   "other",
-].map((kind) => [`work:${kind}`, kind]);
+] as const;
+export const WORK: readonly [string, string][] = KINDS.map((kind) => [`work:${kind}`, kind]);
 export const FOR: readonly [string, string][] = [
   ["for:all", "everybody"],
   ["for:sections", "some sections"],

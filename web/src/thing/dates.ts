@@ -5,16 +5,4 @@ export const DATES = [
   ["closes", "Closes"],
 ] as const;
 
-/** The kinds of work, as the plan file has them. */
-export const KINDS = [
-  "reading",
-  "practice",
-  "homework",
-  "discussion",
-  "lab",
-  "project",
-  "presentation",
-  "quiz",
-  "test",
-  "other",
-] as const;
+export { KINDS } from "../draw/kinds";

@@ -12,6 +12,7 @@ import { count, hours } from "../ui/say";
 import { useFocusBack } from "../ui/useFocusBack";
 import { display } from "../api/me";
 import { takingOver } from "../api/mode";
+import CarriedThing from "./CarriedThing.vue";
 import DayPane from "./DayPane.vue";
 import EditInCourse from "./EditInCourse.vue";
 import OutlinePane from "./OutlinePane.vue";
@@ -387,17 +388,12 @@ async function closeSlip() {
       :up-to="!!shown.section.toldUpTo"
     />
   </ChangeLine>
-  <div
-    v-if="drag.carried.value"
-    class="carried"
-    :style="{ left: drag.carried.value.x + 12 + 'px', top: drag.carried.value.y + 10 + 'px' }"
-  >
-    <b>{{ drag.carried.value.label }}</b><span v-if="target"> → {{ target.says }}</span>
+  <CarriedThing v-if="drag.carried.value" :carried="drag.carried.value" :says="target?.says ?? ''">
     <div v-if="target && target.full.due !== target.day.load.due">
       <s v-if="target.day.load.due">{{ target.day.load.due }} due, {{ hours(target.day.load.minutes) }}</s>
       {{ target.full.due }} due, {{ hours(target.full.minutes) }}
     </div>
-  </div>
+  </CarriedThing>
   <EditInCourse
     v-if="shown && elsewhere"
     :key="editing"
