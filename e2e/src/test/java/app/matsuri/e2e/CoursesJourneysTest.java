@@ -47,7 +47,7 @@ class CoursesJourneysTest {
     @Test
     void coursesAndKindsAreShownAndHiddenAndStaySo() throws Exception {
         try (Page page = courses("/courses")) {
-            AccessibilityTest.inBoth(page, "all courses");
+            AccessibilityTest.sound(page, "all courses");
             page.seeText(".side", "6 of 8 shown");
             page.seeText(day("2026-10-15"), "PA2");
             page.press("MAP 115 A");

@@ -32,24 +32,21 @@ class SchoolJourneysTest {
             page.type("#school-link", link);
             page.press("Follow");
             page.seeText(".sec", "Follows Quillmarsh 2026");
-        }
-        new Client(App.demo(), "aldous")
-                .send(
-                        "/api/terms/" + kept + "/changes",
-                        "application/json",
-                        "{\"version\":1,\"change\":{\"kind\":\"add-closure\",\"closure\":{\"first\":\"2026-10-21\",\"last\":\"2026-10-21\",\"reason\":\"Flood drill\"}}}");
-        try (Page page =
-                Page.open(App.demo()).withPlan("I. Tolvanen", Path.of("src", "test", "resources", "glaciers.json"))) {
-            page.go("/terms/" + page.term() + "/term");
-            page.type("#school-link", link);
-            page.press("Follow");
+            new Client(App.demo(), "aldous")
+                    .send(
+                            "/api/terms/" + kept + "/changes",
+                            "application/json",
+                            "{\"version\":1,\"change\":{\"kind\":\"add-closure\",\"closure\":{\"first\":\"2026-10-21\",\"last\":\"2026-10-21\",\"reason\":\"Flood drill\"}}}");
+            page.go("/terms/" + term + "/wall");
+            page.go("/terms/" + term + "/term");
             page.seeText("[aria-label^='What the school']", "Flood drill");
             AccessibilityTest.sound(page, "a calendar that is followed");
             page.press("See what they do");
             page.seeText(".strip", "Quillmarsh 2026");
             page.press("Apply");
             page.gone(".strip");
-            page.seeText(".sec", "in step");
+            // what is left differs by hand
+            page.gone("[aria-label^='What the school'] .look");
         }
     }
 }
