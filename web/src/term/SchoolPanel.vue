@@ -9,6 +9,8 @@ import { injectTerm } from "./useTerm";
 const props = defineProps<{ term: CalendarView }>();
 const state = injectTerm();
 const { busy, problem, doing } = useDoing();
+/** Looking it up holds nobody back from typing. */
+const looking = useDoing();
 const view = shallowRef<Schemas["SchoolView"] | null>(null);
 const published = shallowRef<Schemas["PublishedCalendar"][]>([]);
 const link = ref("");
@@ -34,7 +36,7 @@ async function look() {
 // what was taken is seen as soon as the term has it
 watch(
   () => props.term.version,
-  () => void doing(look),
+  () => void looking.doing(look),
   { immediate: true },
 );
 const follow = () =>
@@ -100,7 +102,7 @@ const STATES: Record<string, string> = {
 <template>
   <section class="sec">
     <h2>The school’s calendar</h2>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="problem || looking.problem.value" class="problem" role="alert">{{ problem || looking.problem.value }}</p>
     <p class="vh" role="status">{{ said }}</p>
     <template v-if="view?.name">
       <p>

@@ -16,7 +16,7 @@ class SchoolJourneysTest {
             kept = keeper.term();
             keeper.go("/terms/" + kept + "/term");
             keeper.type("#school-name", "Quillmarsh 2026");
-            keeper.press("Publish");
+            keeper.click("#school-name ~ button");
             link = keeper.see("input[aria-label='Link of Quillmarsh 2026']").getDomProperty("value");
             AccessibilityTest.sound(keeper, "a published calendar");
         }
