@@ -16,7 +16,7 @@ defineProps<{
     <span><i class="knot taught"></i>taught</span>
     <span><i class="knot"></i>planned</span>
     <span class="opt"><i class="knot cont"></i>goes on</span>
-    <span class="opt"><i class="gapk"></i>class, nothing planned</span>
+    <span class="opt"><i class="gapk"></i>no lesson yet</span>
     <span
       ><span class="c1 p1"><Mark is="tail" style="color: var(--t)" /></span>unit ends</span
     >
@@ -29,7 +29,7 @@ defineProps<{
     <span v-if="upTo"><i class="told"></i>told to here</span>
     <span><i class="sw hatched"></i>no class</span>
     <span><i class="stair"></i>now</span>
-    <span class="opt">a stroke: one hour of work</span>
+    <span class="opt">a stroke: an hour</span>
     <KindsButton style="margin-left: auto" />
     <span><kbd>?</kbd> keys</span>
   </div>
