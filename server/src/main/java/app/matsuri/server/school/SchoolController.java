@@ -7,7 +7,6 @@ import app.matsuri.exchange.calendar.CalendarWriter;
 import app.matsuri.exchange.change.ChangeJson;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
-import app.matsuri.server.http.Problem;
 import app.matsuri.server.mail.Letters;
 import app.matsuri.server.storage.Stored;
 import io.swagger.v3.oas.annotations.Hidden;
@@ -110,7 +109,7 @@ class SchoolController {
     /** What a link leads to, so that a term can begin from it. */
     @PostMapping(path = "/api/school-calendars/reading", consumes = "application/json", produces = "application/json")
     CalendarRead reading(@AuthenticationPrincipal SignedIn by, @Valid @RequestBody LinkGiven given) {
-        SchoolCalendar calendar = linked(given.link());
+        SchoolCalendar calendar = schools.linked(given.link());
         return new CalendarRead(
                 calendar.name,
                 schools.terms(calendar).stream()
@@ -205,10 +204,10 @@ class SchoolController {
     @Hidden
     @GetMapping(path = {"/school/{token}.ics", "/school/{token}"})
     ResponseEntity<byte[]> file(@PathVariable String token) {
-        SchoolCalendar calendar = linked(token);
+        SchoolCalendar calendar = schools.linked(token);
         List<Term> terms = schools.terms(calendar);
         if (terms.isEmpty()) {
-            throw gone();
+            throw Schools.none();
         }
         Term all = terms.get(0)
                 .withClosures(terms.stream()
@@ -218,17 +217,5 @@ class SchoolController {
         return ResponseEntity.ok()
                 .header("Content-Type", "text/calendar; charset=utf-8")
                 .body(CalendarWriter.daysOff(all, Instant.now(clock)).getBytes(StandardCharsets.UTF_8));
-    }
-
-    private SchoolCalendar linked(String link) {
-        return schools.linked(link).orElseThrow(SchoolController::gone);
-    }
-
-    private static Problem gone() {
-        return new Problem(
-                HttpStatus.NOT_FOUND,
-                "no-calendar",
-                "No calendar",
-                "That link leads to no calendar: it was withdrawn, or is not whole. Ask whoever keeps the school's dates.");
     }
 }

@@ -82,9 +82,13 @@ class Schools implements BesidePlan {
         calendar.withdrawn = true;
     }
 
-    /** The one that a link leads to, or its address as .ics; empty where it leads nowhere. */
+    /**
+     * The one that a link leads to, or its address as .ics.
+     *
+     * @throws Problem when it leads nowhere
+     */
     @Transactional(readOnly = true)
-    public Optional<SchoolCalendar> linked(String link) {
+    public SchoolCalendar linked(String link) {
         String token = link.strip()
                 .replaceFirst("[?#].*$", "")
                 .replaceFirst("/+$", "")
@@ -93,7 +97,8 @@ class Schools implements BesidePlan {
         return entities.createQuery("from SchoolCalendar where token = :t and withdrawn = false", SchoolCalendar.class)
                 .setParameter("t", token)
                 .getResultStream()
-                .findFirst();
+                .findFirst()
+                .orElseThrow(Schools::none);
     }
 
     /** The terms of a calendar that are still there, with nothing in them but what is for everyone. */
@@ -113,8 +118,8 @@ class Schools implements BesidePlan {
                 .withFirstPlanDay(null);
     }
 
-    private List<SchoolDay> published(SchoolCalendar calendar) {
-        return terms(calendar).stream()
+    private static List<SchoolDay> published(List<Term> terms) {
+        return terms.stream()
                 .flatMap(term -> SchoolDay.of(term).stream())
                 .distinct()
                 .toList();
@@ -146,7 +151,7 @@ class Schools implements BesidePlan {
         Set<SchoolDay> taken = new LinkedHashSet<>(taken(following));
         taken.removeIf(day -> terms.stream().noneMatch(day::within));
         List<SchoolLine> lines =
-                SchoolLine.of(taken, published(calendar), stored.decisions().term());
+                SchoolLine.of(taken, published(terms), stored.decisions().term());
         return Optional.of(new Standing(
                 calendar,
                 false,
@@ -161,7 +166,7 @@ class Schools implements BesidePlan {
      */
     @Transactional
     public void follow(Stored stored, String link) {
-        SchoolCalendar calendar = linked(link).orElseThrow(Schools::none);
+        SchoolCalendar calendar = linked(link);
         if (calendar.terms.contains(stored.termId())) {
             throw new Problem(
                     HttpStatus.UNPROCESSABLE_CONTENT,
@@ -174,7 +179,7 @@ class Schools implements BesidePlan {
         following.termId = stored.termId();
         following.calendarId = calendar.id;
         Term term = stored.decisions().term();
-        following.taken = written(SchoolLine.taken(Set.of(), published(calendar), term), term);
+        following.taken = written(SchoolLine.taken(Set.of(), published(terms(calendar)), term), term);
         entities.persist(following);
     }
 
@@ -208,7 +213,7 @@ class Schools implements BesidePlan {
         SchoolCalendar calendar = following == null ? null : entities.find(SchoolCalendar.class, following.calendarId);
         if (following != null && calendar != null && !calendar.withdrawn) {
             Term term = written.after().decisions().term();
-            following.taken = written(SchoolLine.taken(taken(following), published(calendar), term), term);
+            following.taken = written(SchoolLine.taken(taken(following), published(terms(calendar)), term), term);
         }
     }
 
@@ -251,7 +256,8 @@ class Schools implements BesidePlan {
                 PlanWriter.term(plain(like).withClosures(closures).withMarks(teach, runs)));
     }
 
-    private static Problem none() {
+    /** That there is no such calendar, or no longer. */
+    static Problem none() {
         return new Problem(
                 HttpStatus.NOT_FOUND,
                 "no-calendar",
