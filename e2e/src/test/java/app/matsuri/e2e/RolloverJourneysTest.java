@@ -94,6 +94,7 @@ class RolloverJourneysTest {
             }
             page.seeText("summary[aria-label='Units']", "2 units");
             page.seeText(".rolled", "FL Floods");
+            page.see(".strip .go:enabled"); // while it is looked up nothing can be pressed
             page.js("document.querySelector('.strip .go').focus()");
             page.keys(Keys.ENTER);
             page.seeText(day("2027-01-20"), "FL1");
