@@ -1,13 +1,14 @@
 package app.matsuri.server.account;
 
+import app.matsuri.server.http.Refusal;
 import app.matsuri.server.settings.MatsuriProperties;
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.RequestCacheConfigurer;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -54,14 +55,15 @@ class SecurityConfiguration {
                             response.setStatus(204);
                         })
                         .failureHandler((request, response, why) -> {
-                            response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
-                            response.setContentType("application/problem+json");
-                            response.setCharacterEncoding("UTF-8");
-                            response.getWriter()
-                                    .write("{\"type\":\"/problems/sign-in-refused\",\"title\":\"Not signed in\","
-                                            + "\"status\":401,\"detail\":\"That sign-in name and password do not"
-                                            + " belong together. Check both and try again.\"}");
+                            Refusal.write(
+                                    response,
+                                    HttpStatus.UNAUTHORIZED,
+                                    "sign-in-refused",
+                                    "Not signed in",
+                                    "That sign-in name and password do not belong together. Check both and try again.");
                         }))
+                // a request that is refused is forgotten: kept, each would be a session of half a day
+                .requestCache(RequestCacheConfigurer::disable)
                 .logout(l -> l.logoutUrl("/api/session/end")
                         .logoutSuccessHandler((request, response, who) -> response.setStatus(204)))
                 .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))

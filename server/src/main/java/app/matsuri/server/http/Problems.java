@@ -1,6 +1,7 @@
 package app.matsuri.server.http;
 
 import app.matsuri.core.calendar.Known;
+import app.matsuri.core.calendar.TimeLimit;
 import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.change.Refused;
 import app.matsuri.exchange.file.Unreadable;
@@ -70,6 +71,17 @@ class Problems {
                 "file-not-readable",
                 "This file cannot be read",
                 file.getMessage(),
+                List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> tooLong(TimeLimit.TooLong e, HttpServletRequest request) {
+        LOG.warn("given up: {} {}", request.getMethod(), request.getRequestURI());
+        return answer(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "takes-too-long",
+                "That takes too long",
+                "It was given up after a while, and nothing was stored. Give less at once.",
                 List.of());
     }
 

@@ -1,0 +1,155 @@
+package app.matsuri.server.http;
+
+import app.matsuri.core.calendar.TimeLimit;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Map;
+import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * How much is worked on at once. What a body unfolds to while it is read is many times its own size, so all bodies
+ * together may have so many bytes; one that finds no room waits a while, at most so many wait, and the others are told
+ * when to try again. Every request has a time after which it is given up.
+ */
+@Component
+@Order(BodyLimit.ORDER + 1)
+class AtOnce extends OncePerRequestFilter {
+
+    /** Bodies up to so many bytes are not counted. */
+    static final int SMALL = 64 * 1024;
+
+    /** Units of {@link #SMALL} of all bodies that are read at once: the largest one, and one half as large beside it. */
+    static final int ROOM = 15 * 1024 * 1024 / SMALL;
+
+    /** How many wait for room. */
+    static final int MOST_WAITING = 10;
+
+    /** How many bodies of strangers are read at once, from one address: they may come slowly, and hold a thread each. */
+    static final int MOST_STRANGERS = 60;
+
+    static final int MOST_STRANGERS_OF_ONE = 30;
+
+    /** After which a request is given up. */
+    static final Duration MOST_TIME = Duration.ofSeconds(20);
+
+    private static final int TRY_AGAIN_SECONDS = 5;
+
+    private final Semaphore room = new Semaphore(ROOM, true);
+    private final Semaphore strangers = new Semaphore(MOST_STRANGERS);
+    private final Map<String, Integer> ofOne = new ConcurrentHashMap<>();
+    private final AtomicInteger waiting = new AtomicInteger();
+    private final Duration patience;
+
+    AtOnce() {
+        this(Duration.ofSeconds(10));
+    }
+
+    /**
+     * With how long one waits for room.
+     */
+    AtOnce(Duration patience) {
+        this.patience = patience;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        long bytes = request.getContentLengthLong();
+        // a bundle goes to the disk as it comes
+        boolean whole = bytes > SMALL && !request.getRequestURI().equals("/api/bundles");
+        int units = whole ? (int) Math.min(ROOM, bytes / SMALL) : 0;
+        HttpServletRequest given = SlowBody.watched(request);
+        if (bytes > 0 && !BodyLimit.signedIn(request)) {
+            HttpServletRequest read = null;
+            try {
+                read = ofStranger(given);
+            } catch (SlowBody.TooSlow | HttpMessageNotReadableException wrong) {
+                boolean slow = wrong instanceof SlowBody.TooSlow;
+                response.setHeader("Connection", "close");
+                Refusal.write(
+                        response,
+                        slow ? HttpStatus.REQUEST_TIMEOUT : HttpStatus.BAD_REQUEST,
+                        "not-readable",
+                        "The request could not be read",
+                        slow ? "It came too slowly. Try again." : "Its fields are not in the form that is expected.");
+                return;
+            }
+            if (read == null) {
+                later(response);
+                return;
+            }
+            given = read;
+        }
+        if (units > 0 && !room(units)) {
+            later(response);
+            return;
+        }
+        try {
+            TimeLimit.begin(MOST_TIME);
+            chain.doFilter(given, response);
+        } finally {
+            TimeLimit.end();
+            room.release(units);
+        }
+    }
+
+    /** The request with its body read; null where too many are at it. */
+    private @Nullable HttpServletRequest ofStranger(HttpServletRequest request) throws IOException {
+        String from = Objects.requireNonNullElse(request.getRemoteAddr(), "");
+        if (!strangers.tryAcquire()) {
+            return null;
+        }
+        try {
+            if (ofOne.merge(from, 1, Integer::sum) > MOST_STRANGERS_OF_ONE) {
+                return null;
+            }
+            return ReadBody.of(request);
+        } finally {
+            ofOne.computeIfPresent(from, (address, n) -> n == 1 ? null : n - 1);
+            strangers.release();
+        }
+    }
+
+    private boolean room(int units) {
+        if (room.tryAcquire(units)) {
+            return true;
+        }
+        if (waiting.incrementAndGet() > MOST_WAITING) {
+            waiting.decrementAndGet();
+            return false;
+        }
+        try {
+            return room.tryAcquire(units, patience.toMillis(), TimeUnit.MILLISECONDS);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            return false;
+        } finally {
+            waiting.decrementAndGet();
+        }
+    }
+
+    private static void later(HttpServletResponse response) throws IOException {
+        response.setHeader("Retry-After", String.valueOf(TRY_AGAIN_SECONDS));
+        Refusal.write(
+                response,
+                HttpStatus.TOO_MANY_REQUESTS,
+                "too-many-at-once",
+                "Too much at once",
+                "The server is busy with other large requests. Nothing was stored. Try again in " + TRY_AGAIN_SECONDS
+                        + " seconds.");
+    }
+}
