@@ -7,6 +7,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.AuthenticationServiceException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.RequestCacheConfigurer;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
@@ -55,6 +56,16 @@ class SecurityConfiguration {
                             response.setStatus(204);
                         })
                         .failureHandler((request, response, why) -> {
+                            if (why instanceof AuthenticationServiceException) {
+                                Refusal.write(
+                                        response,
+                                        HttpStatus.SERVICE_UNAVAILABLE,
+                                        "sign-in-not-possible",
+                                        "Nobody can sign in just now",
+                                        "The server cannot read its accounts; this says nothing about your password."
+                                                + " Try again later.");
+                                return;
+                            }
                             Refusal.write(
                                     response,
                                     HttpStatus.UNAUTHORIZED,

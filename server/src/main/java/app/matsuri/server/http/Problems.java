@@ -7,6 +7,7 @@ import app.matsuri.core.change.Refused;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.WrongWord;
+import app.matsuri.server.disk.NoRoom;
 import app.matsuri.server.storage.StaleVersion;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
@@ -83,6 +84,11 @@ class Problems {
                 "That takes too long",
                 "It was given up after a while, and nothing was stored. Give less at once.",
                 List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> full(NoRoom full) {
+        return answer(HttpStatus.INSUFFICIENT_STORAGE, "disk-full", "The disk is full", full.getMessage(), List.of());
     }
 
     @ExceptionHandler

@@ -10,10 +10,12 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  *
  * @param demo folder with the demo's plan files; null for real use
  * @param today the day that counts as today; null for the real one
+ * @param data the folder of the database and of what lies beside it
  * @param passwordStrength how much work it is to try a password, 4 to 31: each step doubles it
  */
 @ConfigurationProperties("matsuri")
 public record MatsuriProperties(
         @Nullable String demo,
         @Nullable LocalDate today,
+        @DefaultValue("data") String data,
         @DefaultValue("10") int passwordStrength) {}

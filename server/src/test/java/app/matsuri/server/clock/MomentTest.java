@@ -37,7 +37,8 @@ class MomentTest {
     private static final Decisions DEMO = PlanFile.read(Browser.demo()).decisions();
 
     private static Today at(String utc, LocalDate pinned) {
-        return new Today(Clock.fixed(Instant.parse(utc), ZoneOffset.UTC), new MatsuriProperties(null, pinned, 10));
+        return new Today(
+                Clock.fixed(Instant.parse(utc), ZoneOffset.UTC), new MatsuriProperties(null, pinned, "data", 10));
     }
 
     private static Moment moment(String utc) {
@@ -126,7 +127,7 @@ class MomentTest {
         Clock broken = mock(Clock.class);
         when(broken.withZone(any())).thenReturn(broken);
         when(broken.instant()).thenThrow(new DateTimeException("the clock is set to no year that there is"));
-        Moment moment = new Moment(new Today(broken, new MatsuriProperties(null, null, 10)));
+        Moment moment = new Moment(new Today(broken, new MatsuriProperties(null, null, "data", 10)));
         when(broken.getZone()).thenReturn(HERE);
         assertThatThrownBy(() -> moment.now(record("2026-10-07T10:00"), DEMO))
                 .isInstanceOf(DateTimeException.class)

@@ -1,0 +1,56 @@
+package app.matsuri.server.disk;
+
+import com.zaxxer.hikari.HikariDataSource;
+import com.zaxxer.hikari.SQLExceptionOverride;
+import java.sql.SQLException;
+import java.util.Objects;
+import java.util.Set;
+import org.h2.api.ErrorCode;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnExpression;
+import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The connections where the database is H2: what it closed is not handed out again. */
+@Configuration
+@ConditionalOnExpression("'${spring.datasource.url}'.startsWith('jdbc:h2:')")
+class DatabaseConfiguration {
+
+    private static final Set<Integer> CLOSED = Set.of(
+            ErrorCode.DATABASE_IS_CLOSED,
+            ErrorCode.CONNECTION_BROKEN_1,
+            ErrorCode.OBJECT_CLOSED,
+            ErrorCode.DATABASE_IS_READ_ONLY,
+            ErrorCode.IO_EXCEPTION_1,
+            ErrorCode.IO_EXCEPTION_2,
+            ErrorCode.DATABASE_CALLED_AT_SHUTDOWN);
+
+    @Bean
+    HikariDataSource dataSource(
+            DataSourceProperties properties,
+            Room room,
+            @Value("${spring.datasource.hikari.maximum-pool-size:6}") int connections) {
+        DatabaseFiles files = new DatabaseFiles(
+                properties.determineUrl(),
+                Objects.requireNonNullElse(properties.determineUsername(), ""),
+                Objects.requireNonNullElse(properties.determinePassword(), ""),
+                room);
+        HikariDataSource pool = new HikariDataSource();
+        pool.setDataSource(files);
+        pool.setMaximumPoolSize(connections);
+        pool.setPoolName("matsuri");
+        pool.setConnectionTestQuery("values 1");
+        pool.setExceptionOverride(new Closed());
+        return pool;
+    }
+
+    /** A connection on which the database said that it is closed is given up. */
+    static final class Closed implements SQLExceptionOverride {
+
+        @java.lang.Override
+        public Override adjudicate(SQLException e) {
+            return CLOSED.contains(e.getErrorCode()) ? Override.MUST_EVICT : Override.CONTINUE_EVICT;
+        }
+    }
+}
