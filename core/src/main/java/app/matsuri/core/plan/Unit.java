@@ -4,9 +4,11 @@ import app.matsuri.core.calendar.Extra;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,6 +39,9 @@ public record Unit(
         Extra extra) {
 
     /** One with nothing attached. */
+    /** How deep things lie in each other. */
+    public static final int MOST_DEPTH = 20;
+
     public Unit(
             String id,
             String code,
@@ -111,10 +116,11 @@ public record Unit(
     /** What the item lies in, from the nearest outwards; a circle ends where it closes. */
     public List<Item> around(Item item) {
         List<Item> around = new ArrayList<>();
+        Set<String> seen = new HashSet<>(Set.of(item.id()));
         Item at = item;
-        while (at.details().within() != null) {
+        while (at.details().within() != null && around.size() < MOST_DEPTH) {
             Item outer = item(at.details().within());
-            if (outer == null || outer.id().equals(item.id()) || around.contains(outer)) {
+            if (outer == null || !seen.add(outer.id())) {
                 break;
             }
             around.add(outer);

@@ -1,11 +1,13 @@
 package app.matsuri.core.session;
 
+import app.matsuri.core.calendar.TimeLimit;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Set;
 import org.dmfs.rfc5545.DateTime;
 import org.dmfs.rfc5545.Weekday;
@@ -62,7 +64,40 @@ public final class Recurrence {
                 && rule.getByDayPart().stream().anyMatch(day -> day.pos != 0)) {
             throw new IllegalArgumentException("“" + text + "” numbers its weekdays, which only MONTHLY may");
         }
-        return new Recurrence(rule);
+        Recurrence recurrence = new Recurrence(rule);
+        if (!recurrence.everOccurs()) {
+            throw new IllegalArgumentException(
+                    "“" + text
+                            + "” never occurs: no day is all that it asks for. Write one that does, such as FREQ=WEEKLY;BYDAY=MO");
+        }
+        return recurrence;
+    }
+
+    /** Whether there is any day from which it recurs: each month and each weekday is tried as its anchor. */
+    private boolean everOccurs() {
+        DateTime until = rule.getUntil();
+        LocalDate base = until == null
+                ? LocalDate.of(2024, 1, 1)
+                : LocalDate.of(until.getYear(), 1, 1).minusYears(4);
+        for (int month = 0; month < 12; month++) {
+            for (int day = 0; day < (month == 0 ? 7 : 1); day++) {
+                if (occursFrom(base.plusMonths(month).plusDays(day))) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private boolean occursFrom(LocalDate anchor) {
+        RecurrenceRuleIterator found = iterator(anchor);
+        DateTime first = found == null ? null : next(found);
+        // the engine hands out the anchor itself even where it does not fit
+        return found != null
+                && first != null
+                && (first.getDayOfMonth() != anchor.getDayOfMonth()
+                        || next(found) != null
+                        || Objects.equals(rule.getCount(), 1));
     }
 
     /**
@@ -78,8 +113,8 @@ public final class Recurrence {
         if (iterator == null) {
             return dates;
         }
-        while (iterator.hasNext()) {
-            DateTime next = iterator.nextDateTime();
+        for (DateTime next = next(iterator); next != null; next = next(iterator)) {
+            TimeLimit.look();
             LocalDate date = LocalDate.of(next.getYear(), next.getMonth() + 1, next.getDayOfMonth());
             if (date.isAfter(last)) {
                 break;
@@ -117,6 +152,15 @@ public final class Recurrence {
         };
     }
 
+    /** The next day; null behind the last, and where the engine says that it has looked far and found none. */
+    private static @Nullable DateTime next(RecurrenceRuleIterator iterator) {
+        try {
+            return iterator.hasNext() ? iterator.nextDateTime() : null;
+        } catch (IllegalArgumentException | IllegalStateException none) {
+            return null;
+        }
+    }
+
     private LocalDate weekOf(LocalDate day) {
         return day.minusDays(Math.floorMod(day.getDayOfWeek().getValue() - weekStart.getValue(), 7));
     }
@@ -124,7 +168,7 @@ public final class Recurrence {
     private @Nullable RecurrenceRuleIterator iterator(LocalDate anchor) {
         try {
             return rule.iterator(new DateTime(anchor.getYear(), anchor.getMonthValue() - 1, anchor.getDayOfMonth()));
-        } catch (IllegalArgumentException e) {
+        } catch (IllegalArgumentException | IllegalStateException e) {
             // lib-recur says so of a rule that can never recur from here
             return null;
         }

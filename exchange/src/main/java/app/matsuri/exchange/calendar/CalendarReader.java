@@ -1,5 +1,6 @@
 package app.matsuri.exchange.calendar;
 
+import app.matsuri.core.calendar.TimeLimit;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import java.io.IOException;
@@ -31,9 +32,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Reads the events of a calendar file (RFC 5545). Recurrences stay rules: nothing is ever unrolled without an end. */
 public final class CalendarReader {
-
-    /** The most events that are read. */
-    public static final int MOST_EVENTS = 20_000;
 
     private CalendarReader() {}
 
@@ -89,14 +87,7 @@ public final class CalendarReader {
      */
     public static Reading read(Given file, ZoneId zone) {
         String text = file.text();
-        int count = count(text);
-        if (count > MOST_EVENTS) {
-            throw new Unreadable(String.format(
-                    java.util.Locale.ENGLISH,
-                    "“%s” has %,d events; at most 20,000 are read. Export only this term.",
-                    file.name(),
-                    count));
-        }
+        CalendarBounds.check(file.name(), text);
         Calendar calendar;
         try {
             calendar = builder().build(new StringReader(text));
@@ -113,6 +104,7 @@ public final class CalendarReader {
         List<String> skipped = new ArrayList<>();
         int number = 0;
         for (VEvent event : calendar.<VEvent>getComponents(Component.VEVENT)) {
+            TimeLimit.look();
             try {
                 events.add(event(event, zone, number++));
             } catch (RuntimeException e) {
@@ -134,14 +126,6 @@ public final class CalendarReader {
         return message == null
                 ? "its structure is broken"
                 : message.replaceFirst("^Error at line \\d+:", "").strip();
-    }
-
-    private static int count(String text) {
-        int count = 0;
-        for (int at = text.indexOf("BEGIN:VEVENT"); at >= 0; at = text.indexOf("BEGIN:VEVENT", at + 12)) {
-            count++;
-        }
-        return count;
     }
 
     private static Event event(VEvent event, ZoneId zone, int number) {

@@ -17,6 +17,9 @@ public record Given(String name, byte[] content) {
     /** The largest file that is read, in bytes: 5 MB. */
     public static final int MOST_BYTES = 5_000_000;
 
+    /** The longest line of a text, and the longest cell, that is read, in characters. */
+    public static final int MOST_LINE = 8_000;
+
     private static final Charset WINDOWS = Charset.forName("windows-1252");
 
     /** What kind of file it is. */
@@ -60,8 +63,35 @@ public record Given(String name, byte[] content) {
         if (text.stripLeading().regionMatches(true, 0, "BEGIN:VCALENDAR", 0, 15)) {
             return Kind.CALENDAR;
         }
+        lines(name, text);
         String lower = name.toLowerCase(Locale.ROOT);
         return lower.endsWith(".csv") || lower.endsWith(".tsv") ? Kind.TABLE : Kind.TEXT;
+    }
+
+    /**
+     * Looks at the lines of a text.
+     *
+     * @param name what it is, for the message
+     * @throws Unreadable when one is too long
+     */
+    public static void lines(String name, String text) {
+        int number = 1;
+        int begun = 0;
+        for (int i = 0; i <= text.length(); i++) {
+            if (i == text.length() || text.charAt(i) == '\n' || text.charAt(i) == '\r') {
+                if (i - begun > MOST_LINE) {
+                    throw new Unreadable(String.format(
+                            Locale.ENGLISH,
+                            "Line %d of “%s” has %,d characters; at most %,d are read. Break it where a line ends.",
+                            number,
+                            name,
+                            i - begun,
+                            MOST_LINE));
+                }
+                begun = i + 1;
+                number += i < text.length() && text.charAt(i) == '\n' ? 1 : 0;
+            }
+        }
     }
 
     private boolean begins(int... bytes) {

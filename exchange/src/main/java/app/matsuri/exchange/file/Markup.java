@@ -13,6 +13,7 @@ import org.jsoup.nodes.TextNode;
 final class Markup {
 
     private static final int MOST_SPAN = 200;
+    private static final int MOST_DEPTH = 150;
 
     private final PlainRows rows;
 
@@ -21,12 +22,27 @@ final class Markup {
     }
 
     static Given read(Given file) {
-        Document page = Jsoup.parse(file.text());
+        Document page = shallow(Jsoup.parse(file.text()));
         page.select("script, style, noscript, template, svg, nav, [hidden]").remove();
         Markup markup = new Markup(new PlainRows(file.name()));
         markup.walk(page.body(), 0);
         markup.flush();
         return markup.rows.given();
+    }
+
+    /**
+     * The document, looked at.
+     *
+     * @throws Unreadable when things stand in each other deeper than any program writes them
+     */
+    static Document shallow(Document document) {
+        document.traverse((node, depth) -> {
+            if (depth > MOST_DEPTH) {
+                throw new Unreadable("Things stand in each other more than " + MOST_DEPTH
+                        + " deep in this document. Save it again, or copy its text and paste it.");
+            }
+        });
+        return document;
     }
 
     private final StringBuilder line = new StringBuilder();

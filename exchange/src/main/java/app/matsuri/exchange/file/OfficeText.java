@@ -23,7 +23,7 @@ final class OfficeText {
     private OfficeText() {}
 
     private static Document xml(byte[] content) {
-        return Jsoup.parse(new String(content, StandardCharsets.UTF_8), "", Parser.xmlParser());
+        return Markup.shallow(Jsoup.parse(new String(content, StandardCharsets.UTF_8), "", Parser.xmlParser()));
     }
 
     /** A .docx by its document part and the addresses of its links. */

@@ -1,5 +1,6 @@
 package app.matsuri.exchange.file;
 
+import app.matsuri.core.calendar.TimeLimit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -8,10 +9,12 @@ import java.util.stream.Collectors;
 final class PlainRows {
 
     private static final int MOST = 20_000;
+    private static final int MOST_CELLS = 400_000;
 
     private final String name;
     private final List<List<String>> rows = new ArrayList<>();
     private boolean table;
+    private int count;
 
     PlainRows(String name) {
         this.name = name;
@@ -31,6 +34,11 @@ final class PlainRows {
         if (rows.size() >= MOST) {
             throw new Unreadable("“" + name + "” has more than 20,000 rows. Cut it down to what is needed.");
         }
+        count += cells.size();
+        if (count > MOST_CELLS) {
+            throw new Unreadable("“" + name + "” has more than 400,000 cells. Cut it down to what is needed.");
+        }
+        TimeLimit.look();
         rows.add(cells);
     }
 

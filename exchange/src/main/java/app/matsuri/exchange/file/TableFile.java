@@ -1,5 +1,6 @@
 package app.matsuri.exchange.file;
 
+import app.matsuri.core.calendar.TimeLimit;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
@@ -8,6 +9,7 @@ import java.io.IOException;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import org.dhatim.fastexcel.reader.Cell;
@@ -65,19 +67,36 @@ public final class TableFile {
             if (rows.size() == MOST_ROWS) {
                 throw tooMany(file.name());
             }
-            rows.add(new Row(rows.size() + 1, cells(row)));
+            rows.add(new Row(rows.size() + 1, cells(row, file.name())));
         });
         return rows;
     }
 
     private static List<Row> text(String name, String text) {
         List<Row> rows = new ArrayList<>();
-        read(name, text, row -> add(rows, (int) row.getStartingLineNumber(), cells(row), name));
+        read(name, text, row -> add(rows, (int) row.getStartingLineNumber(), cells(row, name), name));
         return rows;
     }
 
-    private static List<String> cells(CsvRecord row) {
-        return row.getFields().stream().limit(MOST_CELLS).map(String::strip).toList();
+    private static List<String> cells(CsvRecord row, String name) {
+        TimeLimit.look();
+        return row.getFields().stream()
+                .limit(MOST_CELLS)
+                .map(cell -> bounded(cell, row.getStartingLineNumber(), name))
+                .toList();
+    }
+
+    private static String bounded(String cell, long row, String name) {
+        if (cell.length() > Given.MOST_LINE) {
+            throw new Unreadable(String.format(
+                    Locale.ENGLISH,
+                    "A cell of row %d of “%s” has %,d characters; at most %,d are read. Look for a quote (\") that is not closed.",
+                    row,
+                    name,
+                    cell.length(),
+                    Given.MOST_LINE));
+        }
+        return cell.strip();
     }
 
     private static void read(String name, String text, Consumer<CsvRecord> each) {
@@ -137,24 +156,24 @@ public final class TableFile {
 
     private static List<Row> workbook(Given file) {
         Unzipped.of(file, "workbook");
+        WorkbookBounds.check(file);
         List<Row> rows = new ArrayList<>();
         try (ReadableWorkbook book = new ReadableWorkbook(
                         new ByteArrayInputStream(file.content()), new ReadingOptions(true, false));
                 Stream<org.dhatim.fastexcel.reader.Row> sheet =
                         book.getFirstSheet().openStream()) {
             sheet.forEach(row -> {
+                TimeLimit.look();
                 List<String> cells = new ArrayList<>();
                 for (int i = 0; i < Math.min(row.getCellCount(), MOST_CELLS); i++) {
-                    cells.add(row.getOptionalCell(i)
-                            .map(TableFile::said)
-                            .orElse("")
-                            .strip());
+                    cells.add(bounded(
+                            row.getOptionalCell(i).map(TableFile::said).orElse(""), row.getRowNum(), file.name()));
                 }
                 add(rows, row.getRowNum(), cells, file.name());
             });
         } catch (IOException | RuntimeException e) {
-            if (e instanceof Unreadable unreadable) {
-                throw unreadable;
+            if (e instanceof Unreadable || e instanceof TimeLimit.TooLong) {
+                throw (RuntimeException) e;
             }
             throw new Unreadable("“" + file.name() + "” is no workbook that can be read. Save it as .xlsx or .csv.", e);
         }

@@ -1,5 +1,6 @@
 package app.matsuri.exchange.outline;
 
+import app.matsuri.core.calendar.TimeLimit;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.ItemDetails;
@@ -35,11 +36,14 @@ import org.xml.sax.SAXException;
 public final class CartridgeReader {
 
     private static final int MOST_ITEMS = 5_000;
+    private static final int MOST_DEPTH = 30;
 
     private final Unzipped zip;
     private final Map<String, Element> resources = new HashMap<>();
     private final List<OutlineReader.Line> lines = new ArrayList<>();
     private final Set<String> taken = new HashSet<>();
+    private final Map<Element, List<Link>> links = new HashMap<>();
+    private final Map<String, Integer> numbers = new HashMap<>();
     private int items;
 
     private CartridgeReader(Unzipped zip, Course into) {
@@ -102,7 +106,12 @@ public final class CartridgeReader {
     }
 
     private void inside(Element element, Unit unit, @Nullable String within, int depth, List<Item> found, String name) {
+        if (depth > MOST_DEPTH) {
+            throw new Unreadable(
+                    "“" + name + "” has things within things, more than " + MOST_DEPTH + " deep. Export it flatter.");
+        }
         for (Element child : all(element, "item")) {
+            TimeLimit.look();
             if (++items > MOST_ITEMS) {
                 throw new Unreadable("“" + name + "” has more than " + MOST_ITEMS + " things. Export a part of it.");
             }
@@ -116,16 +125,19 @@ public final class CartridgeReader {
         String title = title(element).isEmpty() ? "untitled" : title(element);
         Element resource = resources.get(element.getAttribute("identifierref"));
         String type = resource == null ? "" : resource.getAttribute("type").toLowerCase(Locale.ROOT);
-        List<Link> links = type.startsWith("imswl") ? link(resource, title, name) : List.of();
+        List<Link> links = type.startsWith("imswl")
+                ? this.links.computeIfAbsent(resource, of -> link(of, name)).stream()
+                        .map(link -> new Link(title, link.url()))
+                        .toList()
+                : List.of();
         String kind = type.startsWith("imswl")
                 ? "reading"
                 : type.startsWith("imsqti")
                         ? "quiz"
                         : type.startsWith("imsdt") ? "discussion" : KindWords.ofTitle(title);
         String id;
-        int n = 1;
         do {
-            id = unit.code().toLowerCase(Locale.ROOT) + "-" + n++;
+            id = unit.code().toLowerCase(Locale.ROOT) + "-" + numbers.merge(unit.code(), 1, Integer::sum);
         } while (!taken.add(id));
         lines.add(new OutlineReader.Line(
                 lines.size() + 1,
@@ -140,7 +152,7 @@ public final class CartridgeReader {
         return Item.of(id, null, kind, title, null).withDetails(details);
     }
 
-    private List<Link> link(@Nullable Element resource, String title, String name) {
+    private List<Link> link(@Nullable Element resource, String name) {
         for (Element file : all(resource, "file")) {
             byte[] content = zip.part(file.getAttribute("href")).orElse(null);
             if (content == null) {
@@ -149,7 +161,7 @@ public final class CartridgeReader {
             for (Element url : all(parse(content, name).getDocumentElement(), "url")) {
                 String href = url.getAttribute("href");
                 if (href.matches("(?i)https?://\\S+")) {
-                    return List.of(new Link(title, href));
+                    return List.of(new Link("", href));
                 }
             }
         }

@@ -1,6 +1,7 @@
 package app.matsuri.exchange.plan;
 
 import app.matsuri.core.calendar.Extra;
+import app.matsuri.core.calendar.TimeLimit;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
@@ -11,6 +12,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BiConsumer;
@@ -29,9 +31,6 @@ public final class In {
     private static final int FIRST_YEAR = 1900;
 
     private static final int LAST_YEAR = 2199;
-
-    private static final int MOST_TEXT = 250_000;
-    private static final int MOST_ID = 200;
 
     private final JsonNode node;
     private final String pointer;
@@ -115,18 +114,26 @@ public final class In {
         if (value == null) {
             return otherwise;
         }
-        if (value.isString() && value.stringValue().length() > MOST_TEXT) {
-            faults.fatal(at(field), "This text is longer than " + MOST_TEXT + " characters: shorten it.");
+        if (value.isString() && value.stringValue().length() > Bounds.text(field)) {
+            faults.fatal(at(field), tooLong(value.stringValue(), Bounds.text(field)));
             return null;
         }
         return value.isString() ? value.stringValue() : wrong(field, value, "a text in quotes");
     }
 
+    private static String tooLong(String text, int most) {
+        return String.format(
+                Locale.ENGLISH,
+                "This text has %,d characters; at most %,d are taken: shorten it.",
+                text.length(),
+                most);
+    }
+
     /** A code or an id: a text that must be there, on one line and not too long to be shown. */
     public @Nullable String id(String field) {
         String text = required(field);
-        if (text != null && (text.length() > MOST_ID || text.chars().anyMatch(Character::isISOControl))) {
-            faults.fatal(at(field), "A code or an id has at most " + MOST_ID + " characters on one line.");
+        if (text != null && (text.length() > Bounds.ID || text.chars().anyMatch(Character::isISOControl))) {
+            faults.fatal(at(field), "A code or an id has at most " + Bounds.ID + " characters on one line.");
             return null;
         }
         return text;
@@ -147,16 +154,29 @@ public final class In {
     /** A whole number of at least {@code least}. */
     public @Nullable Integer number(String field, @Nullable Integer otherwise, int least) {
         JsonNode value = present(field);
-        return value == null ? otherwise : whole(at(field), value, least);
+        return value == null ? otherwise : whole(at(field), value, least, Bounds.number(field));
     }
 
-    private @Nullable Integer whole(String place, JsonNode value, int least) {
+    private @Nullable Integer whole(String place, JsonNode value, int least, int most) {
         if (!value.isIntegralNumber() || !value.canConvertToInt()) {
             faults.fatal(place, "“" + shown(value) + "” is not a whole number.");
             return null;
         }
         if (value.intValue() < least) {
             faults.fatal(place, value.intValue() + " is too small: give " + least + " or more.");
+            return null;
+        }
+        if (value.intValue() > most || value.intValue() < -most) {
+            int bound = value.intValue() > most ? most : -most;
+            faults.fatal(
+                    place,
+                    String.format(
+                            Locale.ENGLISH,
+                            "%d is too %s: give %,d or %s.",
+                            value.intValue(),
+                            bound > 0 ? "large" : "small",
+                            bound,
+                            bound > 0 ? "less" : "more"));
             return null;
         }
         return value.intValue();
@@ -167,7 +187,22 @@ public final class In {
         if (value == null) {
             return null;
         }
-        return value.isNumber() ? value.decimalValue() : wrong(field, value, "a number");
+        if (!value.isNumber()) {
+            return wrong(field, value, "a number");
+        }
+        BigDecimal number = value.decimalValue();
+        int most = Bounds.number(field);
+        // its digits first: one such as 1e999999999 would be written out to be compared
+        if (number.precision() - number.scale() > 12
+                || number.scale() > 6
+                || number.signum() < 0
+                || number.compareTo(BigDecimal.valueOf(most)) > 0) {
+            return wrong(
+                    field,
+                    value,
+                    String.format(Locale.ENGLISH, "a number from 0 to %,d, with at most 6 decimals", most));
+        }
+        return number;
     }
 
     /** One of the words; null (noted) when it is another. */
@@ -252,6 +287,10 @@ public final class In {
     public <T> List<T> texts(String field, String what, Function<String, T> parser) {
         List<T> values = new ArrayList<>();
         each(field, (value, place) -> {
+            if (value.isString() && value.stringValue().length() > Bounds.LINE) {
+                faults.fatal(place, tooLong(value.stringValue(), Bounds.LINE));
+                return;
+            }
             T read = value.isString() ? parse(place, value.stringValue(), what, parser) : null;
             if (read != null) {
                 values.add(read);
@@ -271,9 +310,37 @@ public final class In {
             wrong(field, value, "a list [ … ]");
             return;
         }
+        if (tooMany(field, value)) {
+            return;
+        }
         for (int i = 0; i < value.size(); i++) {
             reader.accept(value.get(i), at(field) + "/" + i);
         }
+    }
+
+    private boolean shortKey(String key, String field) {
+        boolean ok = key.length() <= Bounds.ID;
+        if (!ok) {
+            faults.fatal(at(field), tooLong(key, Bounds.ID));
+        }
+        return ok;
+    }
+
+    private boolean tooMany(String field, JsonNode value) {
+        TimeLimit.look();
+        int most = Bounds.list(field);
+        if (value.size() <= most) {
+            return false;
+        }
+        faults.fatal(
+                at(field),
+                String.format(
+                        Locale.ENGLISH,
+                        "“%s” has %,d entries; at most %,d are taken. Check that it is meant so.",
+                        field,
+                        value.size(),
+                        most));
+        return true;
     }
 
     /** Each entry of an object as key, value and place, in order. */
@@ -286,8 +353,13 @@ public final class In {
             wrong(field, value, "an object { … }");
             return;
         }
-        value.properties()
+        if (tooMany(field, value)) {
+            return;
+        }
+        value.properties().stream()
+                .filter(e -> shortKey(e.getKey(), field))
                 .forEach(e -> reader.accept(new Entry(
+                        field,
                         e.getKey(),
                         e.getValue(),
                         at(field) + "/" + e.getKey().replace("~", "~0").replace("/", "~1"))));
@@ -295,11 +367,13 @@ public final class In {
 
     /** One entry of an object. */
     public final class Entry {
+        private final String field;
         private final String key;
         private final JsonNode value;
         private final String place;
 
-        private Entry(String key, JsonNode value, String place) {
+        private Entry(String field, String key, JsonNode value, String place) {
+            this.field = field;
             this.key = key;
             this.value = value;
             this.place = place;
@@ -326,6 +400,10 @@ public final class In {
                 faults.fatal(place, "“" + shown(value) + "” is not " + what + ".");
                 return null;
             }
+            if (value.stringValue().length() > Bounds.text(field)) {
+                faults.fatal(place, tooLong(value.stringValue(), Bounds.text(field)));
+                return null;
+            }
             return parse(place, value.stringValue(), what, parser);
         }
 
@@ -336,7 +414,7 @@ public final class In {
         }
 
         public @Nullable Integer number(int least) {
-            return whole(place, value, least);
+            return whole(place, value, least, Bounds.number(field));
         }
 
         public List<String> texts() {
@@ -345,8 +423,11 @@ public final class In {
                 faults.fatal(place, "“" + shown(value) + "” is not a list [ … ].");
                 return values;
             }
+            if (tooMany(field, value)) {
+                return values;
+            }
             for (int i = 0; i < value.size(); i++) {
-                if (value.get(i).isString()) {
+                if (value.get(i).isString() && value.get(i).stringValue().length() <= Bounds.LINE) {
                     values.add(value.get(i).stringValue());
                 } else {
                     faults.fatal(place + "/" + i, "“" + shown(value.get(i)) + "” is not a text in quotes.");

@@ -21,10 +21,11 @@ import app.matsuri.core.plan.WeekNote;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.session.Recurrence;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Checks that what decisions name exists and that no name stands for two things. */
@@ -101,10 +102,12 @@ final class References {
                 faults.kept(place + "/yields", "“" + unit.yields() + "” is no lesson of this unit: nothing yields.");
             }
             unit.dates().forEach((which, rule) -> rule(rule, place + "/" + Words.word(which), lessons, units));
-            Set<String> here = unit.items().stream().map(Item::id).collect(Collectors.toSet());
+            Map<String, Item> here = new HashMap<>();
+            unit.items().forEach(item -> here.putIfAbsent(item.id(), item));
             for (int i = 0; i < unit.items().size(); i++) {
                 String within = unit.items().get(i).details().within();
-                if (within != null && !here.contains(within)) {
+                depth(unit.items().get(i), here, place + "/items/" + i + "/within");
+                if (within != null && !here.containsKey(within)) {
                     faults.kept(
                             place + "/items/" + i + "/within",
                             "There is no item “" + within + "” in this unit: it lies in the unit itself.");
@@ -142,6 +145,41 @@ final class References {
             }
         }
         besides(course, at, lessons, units, items);
+    }
+
+    /** Things lie in each other so deep and no deeper: whoever asks for what is around one follows them all. */
+    private void depth(Item item, Map<String, Item> here, String at) {
+        int depth = 0;
+        Item outer = item;
+        while (outer != null && outer.details().within() != null && depth <= Unit.MOST_DEPTH) {
+            outer = here.get(outer.details().within());
+            depth++;
+        }
+        if (depth > Unit.MOST_DEPTH) {
+            faults.fatal(
+                    at,
+                    "“" + item.id() + "” lies in more than " + Unit.MOST_DEPTH
+                            + " things, or in itself: put it into one that lies less deep.");
+        }
+    }
+
+    /** Dates of one thing that hang on each other in a circle: none of them can be worked out. */
+    private void circle(Item item, String at) {
+        for (Which which : Which.values()) {
+            Which next = which;
+            for (int i = 0; i < Which.values().length && next != null; i++) {
+                DateRule rule = item.rule(next);
+                next = rule == null || rule.anchor().named().isPresent()
+                        ? null
+                        : rule.anchor().date().orElse(null);
+                if (next == which) {
+                    faults.kept(
+                            at + "/" + Words.word(which),
+                            "This date hangs on one that hangs on it: it is unresolved. Give one of them a day.");
+                    break;
+                }
+            }
+        }
     }
 
     private void besides(Course course, String at, Set<String> lessons, Set<String> units, Set<String> items) {
@@ -208,6 +246,7 @@ final class References {
         if (item.lesson() != null && !lessons.contains(item.lesson())) {
             faults.kept(at + "/lesson", "There is no lesson “" + item.lesson() + "” in this course.");
         }
+        circle(item, at);
         for (Which which : Which.values()) {
             rule(item.rule(which), at + "/" + Words.word(which), lessons, units);
         }

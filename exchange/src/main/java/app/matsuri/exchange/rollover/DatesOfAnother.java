@@ -2,6 +2,7 @@ package app.matsuri.exchange.rollover;
 
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Term;
+import app.matsuri.core.calendar.TimeLimit;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Decisions;
@@ -23,7 +24,6 @@ import java.time.ZoneId;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -84,11 +84,12 @@ public final class DatesOfAnother {
         }
         List<Wrong> wrong = new ArrayList<>();
         Map<String, List<Item>> units = new LinkedHashMap<>();
-        Set<String> ids = new HashSet<>();
+        FreeIds ids = new FreeIds();
         List<LocalDate> all = new ArrayList<>();
         LocalDate base = term == null ? LocalDate.of(1900, 1, 1) : term.first();
         DayWords words = new DayWords(base, base, term == null ? LocalDate.of(2200, 1, 1) : term.last(), dayFirst);
         for (int i = 1; i < rows.size(); i++) {
+            TimeLimit.look();
             String title = columns.cell(rows.get(i), "title");
             if (title.isEmpty()) {
                 continue;
@@ -136,7 +137,7 @@ public final class DatesOfAnother {
 
     private static List<Unit> units(Map<String, List<Item>> byTitle) {
         List<Unit> units = new ArrayList<>();
-        Set<String> ids = new HashSet<>();
+        FreeIds ids = new FreeIds();
         byTitle.forEach((title, items) -> {
             String id = id(title, ids);
             units.add(new Unit(id, id, title, false, false, null, "", Map.of(), List.of(), items, Extra.NONE));
@@ -176,15 +177,11 @@ public final class DatesOfAnother {
     }
 
     /** A short id from a title, free among the others. */
-    private static String id(String title, Set<String> taken) {
+    private static String id(String title, FreeIds ids) {
         String plain = title.toLowerCase(Locale.ROOT)
                 .replaceAll("[^\\p{L}\\p{N}]+", "-")
                 .replaceAll("^-|-$", "");
         String base = plain.isEmpty() ? "work" : plain.substring(0, Math.min(40, plain.length()));
-        String id = base;
-        for (int n = 2; !taken.add(id); n++) {
-            id = base + "-" + n;
-        }
-        return id;
+        return ids.of(base);
     }
 }

@@ -1,5 +1,6 @@
 package app.matsuri.exchange.roster;
 
+import app.matsuri.core.calendar.TimeLimit;
 import app.matsuri.core.plan.Student;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.TableFile;
@@ -81,6 +82,7 @@ public final class RosterReader {
         if (table) {
             rows(TableFile.rows(file), lines);
         } else {
+            Given.lines(file.name(), file.text());
             names(file.text(), lines);
         }
         return doubles(lines);
@@ -90,6 +92,7 @@ public final class RosterReader {
         int number = 0;
         for (String line : text.split("\\R", -1)) {
             number++;
+            TimeLimit.look();
             if (!line.isBlank()) {
                 lines.add(name(number, line.strip()));
             }

@@ -1,5 +1,6 @@
 package app.matsuri.exchange.words;
 
+import app.matsuri.core.calendar.TimeLimit;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -167,6 +168,7 @@ public final class Days {
      * @param under the month over the line; 0 for none
      */
     public static List<Group> find(String line, int under, Years years) {
+        TimeLimit.look();
         List<Group> groups = new ArrayList<>();
         if (line.chars().noneMatch(Character::isDigit)) {
             return groups;

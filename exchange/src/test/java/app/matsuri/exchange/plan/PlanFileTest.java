@@ -15,6 +15,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Reading and writing plan files. */
 class PlanFileTest {
@@ -177,5 +179,29 @@ class PlanFileTest {
                         .decisions())
                 .isNotNull();
         assertThat(read("\"matsuri\": 2, " + TERM).decisions()).isNull();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "/courses/0/title | \"TEXT1001\" | This text has 1,001 characters; at most 1,000 are taken: shorten it.",
+                "/courses/0/usualMinutes | 10081 | 10081 is too large: give 10,080 or less.",
+                "/courses/0/sections/0/meets | [MANY101] | “meets” has 101 entries; at most 100 are taken. Check that it is meant so.",
+                "/courses/0/sections/0/gaps | {\"A1\": -1001} | -1001 is too small: give -1000 or more.",
+                "/courses/0/units/0/items/0/points | -1 | “-1” is not a number from 0 to 100,000, with at most 6 decimals.",
+                "/courses/0/units/0/items/0/points | 1e999999999 | “1E+999999999” is not a number from 0 to 100,000, with at most 6 decimals.",
+            })
+    void absurdValuesAreToldApartFromLargeOnes(String pointer, String value, String said) throws IOException {
+        JsonNode plan = Json.read(java.nio.file.Files.readString(Files.demo("autumn-2026.json")));
+        String given = value.replace("TEXT1001", "x".repeat(1_001)).replace("MANY101", "0,".repeat(100) + "0");
+        int last = pointer.lastIndexOf('/');
+        ((ObjectNode) plan.at(pointer.substring(0, last))).set(pointer.substring(last + 1), Json.read(given));
+        PlanFile.Reading reading = PlanFile.read(Json.write(plan));
+        assertThat(reading.decisions()).isNull();
+        assertThat(reading.faults()).anySatisfy(fault -> {
+            assertThat(fault.message()).isEqualTo(said);
+            assertThat(fault.pointer()).startsWith(pointer);
+        });
     }
 }

@@ -8,10 +8,14 @@ import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
 
 /** The JSON Schema that ships, by a validator library: what the reader takes it takes, and what is written fits it. */
 class SchemaTest {
@@ -55,5 +59,49 @@ class SchemaTest {
             assertThat(fits(wrong)).as(wrong).isFalse();
             assertThat(PlanFile.read(wrong).decisions()).as(wrong).isNull();
         }
+    }
+
+    @Test
+    void itsBoundsAreTheReadersOwn() throws IOException {
+        JsonNode schema = Json.read(new String(
+                SchemaTest.class.getResourceAsStream("/plan-file.schema.json").readAllBytes(), StandardCharsets.UTF_8));
+        List<String> seen = new ArrayList<>();
+        bounds("", schema, false, seen);
+        assertThat(seen).hasSizeGreaterThan(150);
+    }
+
+    private static void bounds(String field, JsonNode at, boolean element, List<String> seen) {
+        if (at.isArray()) {
+            at.forEach(each -> bounds(field, each, element, seen));
+        }
+        if (!at.isObject()) {
+            return;
+        }
+        String type = at.path("type").isString() ? at.path("type").stringValue() : "";
+        boolean free = !at.has("pattern") && !at.has("enum") && !at.has("format");
+        if (type.equals("string") && free) {
+            int most =
+                    field.equals("id") || field.equals("code") ? Bounds.ID : element ? Bounds.LINE : Bounds.text(field);
+            assertThat(at.path("maxLength").asInt(-1)).as(field).isEqualTo(most);
+            seen.add(field);
+        }
+        if (type.equals("array")) {
+            assertThat(at.path("maxItems").asInt(-1)).as(field).isEqualTo(Bounds.list(field));
+            seen.add(field);
+        }
+        if (type.equals("integer") || type.equals("number")) {
+            assertThat(at.path("maximum").asInt(-1)).as(field).isBetween(1, Bounds.number(field));
+            assertThat(at.path("minimum").asInt(-Integer.MAX_VALUE))
+                    .as(field)
+                    .isGreaterThanOrEqualTo(-Bounds.number(field));
+            seen.add(field);
+        }
+        at.properties().forEach(e -> {
+            if (e.getKey().equals("properties") || e.getKey().equals("$defs")) {
+                e.getValue().properties().forEach(named -> bounds(named.getKey(), named.getValue(), false, seen));
+            } else {
+                bounds(field, e.getValue(), element || e.getKey().equals("items"), seen);
+            }
+        });
     }
 }

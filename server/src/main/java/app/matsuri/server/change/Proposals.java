@@ -22,6 +22,7 @@ class Proposals {
     private final Computing computing;
     private final Cache<Key, Proposal> looked = Caffeine.newBuilder()
             .maximumSize(4)
+            .softValues()
             .expireAfterWrite(Duration.ofMinutes(2))
             .build();
 

@@ -29,11 +29,12 @@ public class Readers {
     private final Today today;
     /** What follows from a term as it is stored: many read it, few change it. */
     private final Cache<Version, Schedule> schedules =
-            Caffeine.newBuilder().maximumSize(50).build();
+            Caffeine.newBuilder().maximumSize(50).softValues().build();
 
     /** What was looked at within the last minute: a class that opens its page at once sees the same. */
     private final Cache<Look, Shown> shown = Caffeine.newBuilder()
             .maximumSize(100)
+            .softValues()
             .expireAfterWrite(Duration.ofMinutes(2))
             .build();
 

@@ -41,7 +41,9 @@ class Rollovers {
     private final ChangeService changes;
     /** What was read from files, for a while, by who read it and a name of its own. */
     private final Cache<String, Source> sources = Caffeine.newBuilder()
-            .maximumSize(100)
+            .maximumWeight(20_000)
+            .weigher((String id, Source source) -> weight(source.decisions()))
+            .softValues()
             .expireAfterAccess(Duration.ofHours(2))
             .build();
 
@@ -51,6 +53,15 @@ class Rollovers {
     Rollovers(Access access, ChangeService changes) {
         this.access = access;
         this.changes = changes;
+    }
+
+    /** In lessons and items, of which the largest files have thousands. */
+    private static int weight(Decisions decisions) {
+        return 50
+                + decisions.courses().stream()
+                        .flatMap(course -> course.units().stream())
+                        .mapToInt(unit -> unit.lessons().size() + unit.items().size())
+                        .sum();
     }
 
     String keep(SignedIn by, String name, Decisions decisions) {
@@ -76,6 +87,12 @@ class Rollovers {
                     "rollover-what-if",
                     "Not within a what-if",
                     "A course is rolled over into the plan itself. Leave the what-if first. Nothing was stored.");
+        }
+        if (new HashSet<>(form.courses()).size() < form.courses().size()) {
+            throw problem(
+                    "rollover-twice",
+                    "A course is named twice",
+                    "Each course is rolled over once. Name every one once. Nothing was stored.");
         }
         String name;
         Decisions from;

@@ -25,6 +25,11 @@ public record Stored(
         return Known.there(whatIf, "a what-if");
     }
 
+    /** How much it takes to keep it, in rows. */
+    public int weight() {
+        return rows.all().size() + 1;
+    }
+
     Stored(long termId, long version, Rows rows, Decisions decisions) {
         this(termId, version, rows, decisions, null);
     }

@@ -31,8 +31,14 @@ public class TermStore {
     private final EntityManager entities;
     private final Clock clock;
     private final ApplicationEventPublisher events;
-    private final Cache<Long, Stored> loaded =
-            Caffeine.newBuilder().maximumSize(200).build();
+    /** Rows of all terms that are kept: some 80 terms of the usual size. What is short of memory takes them all. */
+    private static final int MOST_ROWS = 60_000;
+
+    private final Cache<Long, Stored> loaded = Caffeine.newBuilder()
+            .maximumWeight(MOST_ROWS)
+            .weigher((Long id, Stored stored) -> stored.weight())
+            .softValues()
+            .build();
 
     TermStore(EntityManager entities, Clock clock, ApplicationEventPublisher events) {
         this.entities = entities;
