@@ -37,11 +37,13 @@ describe("signing in", () => {
     await gate.find("#sign-in").setValue("wren");
     await gate.find("#shown").setValue("W. Oakes");
     await gate.find("#password").setValue("a long enough one");
+    await gate.find("#code").setValue("ABCD-2345");
     await send();
     expect(asked.find((a) => a.key === "POST accounts")!.body).toEqual({
       signIn: "wren",
       displayName: "W. Oakes",
       password: "a long enough one",
+      code: "ABCD-2345",
     });
     expect(router.currentRoute.value.path).toBe("/");
   });

@@ -11,6 +11,7 @@ const welcome = shallowRef<Schemas["Welcome"] | null>(null);
 const name = ref("");
 const shownName = ref("");
 const password = ref("");
+const code = ref("");
 const problem = ref("");
 const busy = ref(false);
 const first = computed(() => welcome.value?.firstVisit === true);
@@ -42,7 +43,7 @@ function submit() {
     first.value
       ? ask(
           api.POST("/api/accounts", {
-            body: { signIn: name.value, displayName: shownName.value, password: password.value },
+            body: { signIn: name.value, displayName: shownName.value, password: password.value, code: code.value },
           }),
         )
       : signIn(name.value, password.value),
@@ -90,6 +91,11 @@ function submit() {
           required
           maxlength="72"
         />
+        <template v-if="first">
+          <label for="code">Code</label>
+          <input id="code" v-model="code" class="field" autocomplete="off" required maxlength="100" />
+          <p class="wide soft">The server printed it when it started.</p>
+        </template>
         <p v-if="first" class="wide soft">Ten characters or more. It cannot be looked up later, so note it down.</p>
         <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
         <div class="wide actions">

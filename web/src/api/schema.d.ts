@@ -2866,6 +2866,7 @@ export interface components {
             last?: string | null;
             /** Format: email */
             mail: string;
+            makesTerms?: boolean | null;
             name: string;
             role: string;
             section?: string | null;
@@ -3294,6 +3295,7 @@ export interface components {
             why: string;
         };
         NewAccount: {
+            code: string;
             displayName: string;
             password: string;
             signIn: string;

@@ -71,6 +71,7 @@ final class App implements AutoCloseable {
                 app.toString(),
                 "--server.port=" + port,
                 "--matsuri.data=" + data.toAbsolutePath(),
+                "--matsuri.first-code=WREN-2345",
                 "--matsuri.password-strength=4", // signing in is no part of what these tests try
                 "--matsuri.today=2026-10-07"));
         if (demo) {

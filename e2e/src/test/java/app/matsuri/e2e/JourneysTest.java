@@ -347,6 +347,7 @@ class JourneysTest {
             page.type("#sign-in", "founder");
             page.type("#shown", "F. Ounder");
             page.type("#password", "correct horse battery");
+            page.type("#code", "wren 2345");
             page.press("Make the account");
             page.seeText("main", "There is no term yet.");
             page.click(".band .who");

@@ -64,6 +64,7 @@ class TermJourneysTest {
             page.type("#sign-in", "tolvanen");
             page.type("#shown", "I. Tolvanen");
             page.type("#password", "lantern-paper-wall");
+            page.type("#code", "WREN-2345");
             page.press("Make the account");
             page.seeText("main", "There is no term yet");
             Counted hand = new Counted(page);

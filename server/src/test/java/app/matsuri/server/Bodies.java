@@ -52,7 +52,7 @@ public final class Bodies {
     }
 
     /** Operations by path, then by method. */
-    static JsonNode operations() {
+    public static JsonNode operations() {
         return DOCUMENT.path("paths");
     }
 

@@ -44,6 +44,11 @@ public final class Browser {
         return new Browser(mvc, accounts.create(name, "P. " + name, "a password of some length"), null, "24");
     }
 
+    /** A person who has an account. */
+    public static Browser as(MockMvc mvc, SignedIn by) {
+        return new Browser(mvc, by, null, "24");
+    }
+
     /** The same person within a what-if. */
     public Browser within(long whatIfId) {
         return new Browser(mvc, by, Long.toString(whatIfId), clock);

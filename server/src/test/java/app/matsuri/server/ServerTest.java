@@ -10,7 +10,12 @@ import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 /** The whole server on a database in memory, its day pinned to 7 October 2026. */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
-@SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:test;DB_CLOSE_DELAY=-1", "matsuri.today=2026-10-07"})
+@SpringBootTest(
+        properties = {
+            "spring.datasource.url=jdbc:h2:mem:test;DB_CLOSE_DELAY=-1",
+            "matsuri.today=2026-10-07",
+            "springdoc.api-docs.enabled=true"
+        })
 @AutoConfigureMockMvc
 public @interface ServerTest {
 

@@ -56,6 +56,11 @@ public record Lesson(
         return new Lesson(id, title, length, minLength, optional, joinable, reserve, pin, gap, notes, details, extra);
     }
 
+    public Lesson withNotes(String other) {
+        return new Lesson(
+                id, title, length, minLength, optional, joinable, reserve, pin, gapBefore, other, details, extra);
+    }
+
     public Lesson withDetails(LessonDetails now) {
         return new Lesson(id, title, length, minLength, optional, joinable, reserve, pin, gapBefore, notes, now, extra);
     }

@@ -1,13 +1,12 @@
 package app.matsuri.exchange.command;
 
 import app.matsuri.core.calendar.Known;
+import app.matsuri.exchange.file.Csv;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Words;
 import app.matsuri.exchange.school.Finding;
 import app.matsuri.exchange.school.SchoolCalendar;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.io.Writer;
@@ -70,16 +69,15 @@ public final class CalendarCommand {
             err.println(asked.file() + ": " + e.getMessage());
             return 2;
         }
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
-            csv.writeRecord("line", "what", "first", "last", "from", "to", "as", "reason", "doubt");
+        try (Csv csv = Csv.to(out)) {
+            csv.row("line", "what", "first", "last", "from", "to", "as", "reason", "doubt");
             found.forEach(one -> write(csv, one));
         }
         return found.stream().anyMatch(f -> !f.doubt().isEmpty()) ? 1 : 0;
     }
 
-    private static void write(CsvWriter csv, Finding one) {
-        csv.writeRecord(
+    private static void write(Csv csv, Finding one) {
+        csv.row(
                 String.valueOf(one.line()),
                 one.what().name().toLowerCase(Locale.ROOT).replace('_', '-'),
                 one.first() == null ? "" : one.first().toString(),

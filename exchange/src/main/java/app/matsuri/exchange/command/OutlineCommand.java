@@ -5,6 +5,7 @@ import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.With;
+import app.matsuri.exchange.file.Csv;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.outline.Into;
@@ -13,8 +14,6 @@ import app.matsuri.exchange.outline.OutlineReader;
 import app.matsuri.exchange.outline.OutlineRow;
 import app.matsuri.exchange.plan.PlanFile;
 import app.matsuri.exchange.words.DayWords;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.io.Writer;
@@ -120,17 +119,15 @@ public final class OutlineCommand {
     }
 
     private static void columns(OutlineReader.Reading read, Writer out) throws IOException {
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
-            csv.writeRecord("column", "head", "meaning");
-            read.columns().forEach(c -> csv.writeRecord(String.valueOf(c.number()), c.head(), c.meaning()));
+        try (Csv csv = Csv.to(out)) {
+            csv.row("column", "head", "meaning");
+            read.columns().forEach(c -> csv.row(String.valueOf(c.number()), c.head(), c.meaning()));
         }
     }
 
     private static void rows(OutlineReader.Reading read, Writer out) throws IOException {
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
-            csv.writeRecord(
+        try (Csv csv = Csv.to(out)) {
+            csv.row(
                     "row",
                     "what",
                     "unit",
@@ -147,7 +144,7 @@ public final class OutlineCommand {
                     "minutes",
                     "doubt");
             for (OutlineRow row : read.rows()) {
-                csv.writeRecord(
+                csv.row(
                         String.valueOf(row.row()),
                         row.what(),
                         row.unit(),

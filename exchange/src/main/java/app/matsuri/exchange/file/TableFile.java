@@ -96,7 +96,7 @@ public final class TableFile {
                     cell.length(),
                     Given.MOST_LINE));
         }
-        return cell.strip();
+        return Csv.read(cell.strip());
     }
 
     private static void read(String name, String text, Consumer<CsvRecord> each) {

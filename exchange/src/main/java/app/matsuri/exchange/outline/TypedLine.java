@@ -3,6 +3,7 @@ package app.matsuri.exchange.outline;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.NoticeTime;
 import app.matsuri.core.plan.Which;
+import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.words.DayWords;
 import app.matsuri.exchange.words.MomentWords;
 import app.matsuri.exchange.words.PlanNames;
@@ -12,6 +13,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -53,6 +55,9 @@ public final class TypedLine {
 
     private static final LocalTime END_OF_DAY = LocalTime.of(23, 59);
 
+    /** The longest line that is read, in characters. */
+    public static final int MOST = 500;
+
     private final Place in;
     private final TypedLineReader read;
 
@@ -61,8 +66,19 @@ public final class TypedLine {
         this.read = read;
     }
 
-    /** Reads a line. */
+    /**
+     * Reads a line.
+     *
+     * @throws Unreadable when it is longer than {@link #MOST}
+     */
     public static TypedLine read(String text, Place in) {
+        if (text.length() > MOST) {
+            throw new Unreadable(String.format(
+                    Locale.ENGLISH,
+                    "The line has %,d characters; at most %,d are read. Put what it says at length into its instructions.",
+                    text.length(),
+                    MOST));
+        }
         return new TypedLine(in, TypedLineReader.of(text.strip(), in));
     }
 

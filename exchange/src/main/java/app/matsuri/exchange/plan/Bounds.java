@@ -16,7 +16,7 @@ public final class Bounds {
     static final int LINE = 1_000;
 
     /** Characters of what people write at length. */
-    static final int LONG = 50_000;
+    static final int LONG = 250_000;
 
     private static final Set<String> LONG_TEXTS =
             Set.of("instructions", "text", "words", "notes", "note", "howToCome", "objectives", "why");

@@ -254,6 +254,9 @@ public final class In {
 
     /** The text read by the parser; null (noted) when it cannot be or its year is out of bounds. */
     public <T> @Nullable T parse(String place, @Nullable String text, String what, Function<String, T> parser) {
+        if (text == null) {
+            return null; // which was noted where it was read
+        }
         try {
             T value = parser.apply(text);
             int year = value instanceof LocalDate date

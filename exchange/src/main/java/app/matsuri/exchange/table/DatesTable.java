@@ -13,9 +13,8 @@ import app.matsuri.core.schedule.Resolved;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.SectionSchedule;
 import app.matsuri.core.session.Session;
+import app.matsuri.exchange.file.Csv;
 import app.matsuri.exchange.plan.Words;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
@@ -27,9 +26,8 @@ public final class DatesTable {
 
     /** Writes the table in the order of the file: course, section, unit, the unit's lessons, then its items. */
     public static void write(Decisions decisions, Schedule schedule, Writer out) {
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
-            csv.writeRecord("course", "section", "what", "id", "title", "starts", "ends", "state");
+        try (Csv csv = Csv.to(out)) {
+            csv.row("course", "section", "what", "id", "title", "starts", "ends", "state");
             for (Course course : decisions.courses()) {
                 for (Section section : course.sections()) {
                     SectionSchedule follows =
@@ -45,7 +43,7 @@ public final class DatesTable {
         }
     }
 
-    private static void lesson(CsvWriter csv, SectionSchedule schedule, Lesson lesson) {
+    private static void lesson(Csv csv, SectionSchedule schedule, Lesson lesson) {
         Placement placement = schedule.placement(lesson.id());
         if (placement.leftOut()) {
             return;
@@ -67,7 +65,7 @@ public final class DatesTable {
         }
     }
 
-    private static void item(CsvWriter csv, SectionSchedule schedule, Item item) {
+    private static void item(Csv csv, SectionSchedule schedule, Item item) {
         ItemDates dates = schedule.byItem().get(item.id());
         for (Which which : Which.values()) {
             Resolved date = dates == null ? null : dates.get(which);
@@ -86,7 +84,7 @@ public final class DatesTable {
     }
 
     private static void row(
-            CsvWriter csv,
+            Csv csv,
             SectionSchedule schedule,
             String what,
             String id,
@@ -94,6 +92,6 @@ public final class DatesTable {
             String starts,
             String ends,
             String state) {
-        csv.writeRecord(schedule.course().code(), schedule.section().code(), what, id, title, starts, ends, state);
+        csv.row(schedule.course().code(), schedule.section().code(), what, id, title, starts, ends, state);
     }
 }

@@ -3,8 +3,7 @@ package app.matsuri.exchange.table;
 import app.matsuri.core.lookback.LookBack;
 import app.matsuri.core.lookback.UnitPace;
 import app.matsuri.core.schedule.SectionSchedule;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
+import app.matsuri.exchange.file.Csv;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
@@ -22,9 +21,8 @@ public final class LookBackTable {
      * @param terms the course's section by the name of the term, in the order in which they are to stand
      */
     public static void write(Map<String, SectionSchedule> terms, Writer out) {
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
-            csv.writeRecord(
+        try (Csv csv = Csv.to(out)) {
+            csv.row(
                     "unit",
                     "title",
                     "term",
@@ -46,8 +44,8 @@ public final class LookBackTable {
         }
     }
 
-    private static void row(CsvWriter csv, String term, UnitPace pace) {
-        csv.writeRecord(
+    private static void row(Csv csv, String term, UnitPace pace) {
+        csv.row(
                 pace.unit().id(),
                 pace.unit().title(),
                 term,

@@ -1,9 +1,8 @@
 package app.matsuri.exchange.table;
 
 import app.matsuri.core.rollover.Rolled;
+import app.matsuri.exchange.file.Csv;
 import app.matsuri.exchange.plan.Words;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
@@ -24,10 +23,9 @@ public final class RolloverTable {
      * @param said how a moment is written
      */
     public static void write(List<Rolled> rows, boolean courses, Function<LocalDateTime, String> said, Writer out) {
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
+        try (Csv csv = Csv.to(out)) {
             List<String> head = List.of("section", "what", "id", "title", "old", "new", "why", "state");
-            csv.writeRecord(courses ? before("course", head) : head);
+            csv.row(courses ? before("course", head) : head);
             for (Rolled row : rows) {
                 List<String> cells = List.of(
                         row.section(),
@@ -38,7 +36,7 @@ public final class RolloverTable {
                         row.now() == null ? "" : said.apply(row.now()),
                         row.why(),
                         Words.word(row.state()));
-                csv.writeRecord(courses ? before(row.course(), cells) : cells);
+                csv.row(courses ? before(row.course(), cells) : cells);
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -1,8 +1,7 @@
 package app.matsuri.exchange.table;
 
 import app.matsuri.core.calendar.Say;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
+import app.matsuri.exchange.file.Csv;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -31,11 +30,9 @@ record TableSheet(String name, List<Column> columns, List<List<Object>> rows, Li
 
     String csv() {
         StringWriter out = new StringWriter();
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
-            csv.writeRecord(columns.stream().map(Column::head).toList());
-            rows.forEach(
-                    row -> csv.writeRecord(row.stream().map(TableSheet::text).toList()));
+        try (Csv csv = Csv.to(out)) {
+            csv.row(columns.stream().map(Column::head).toList());
+            rows.forEach(row -> csv.row(row.stream().map(TableSheet::text).toList()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

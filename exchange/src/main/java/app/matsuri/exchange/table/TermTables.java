@@ -3,8 +3,7 @@ package app.matsuri.exchange.table;
 import app.matsuri.core.calendar.Closure;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.core.calendar.Term;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
+import app.matsuri.exchange.file.Csv;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -15,16 +14,15 @@ public final class TermTables {
     private TermTables() {}
 
     private interface Rows {
-        void write(CsvWriter csv);
+        void write(Csv csv);
     }
 
     /** The days off. */
     public static String daysOff(Term term) {
         return table(csv -> {
-            csv.writeRecord(
-                    "first", "last", "from", "to", "reason", "kind", "no class", "plan pauses", "nothing due", "for");
+            csv.row("first", "last", "from", "to", "reason", "kind", "no class", "plan pauses", "nothing due", "for");
             for (Closure c : term.closures()) {
-                csv.writeRecord(
+                csv.row(
                         c.first().toString(),
                         c.last().toString(),
                         c.from() == null ? "" : Say.time(c.from()),
@@ -45,8 +43,7 @@ public final class TermTables {
 
     private static String table(Rows rows) {
         StringWriter out = new StringWriter();
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
+        try (Csv csv = Csv.to(out)) {
             rows.write(csv);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

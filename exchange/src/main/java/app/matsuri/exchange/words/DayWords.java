@@ -1,6 +1,7 @@
 package app.matsuri.exchange.words;
 
 import app.matsuri.core.calendar.Say;
+import app.matsuri.core.calendar.TimeLimit;
 import java.text.Normalizer;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
@@ -99,8 +100,15 @@ public record DayWords(
                 regex, Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE | Pattern.UNICODE_CHARACTER_CLASS);
     }
 
+    /** The longest text that can name a day, a time or a rule, in characters. */
+    static final int MOST = 300;
+
     /** The day that the whole text names. */
     public Optional<LocalDate> read(String given) {
+        TimeLimit.look();
+        if (given.length() > MOST) {
+            return Optional.empty(); // no day has so many words
+        }
         String text = given.strip().replaceAll("\\s*\\((?i)" + WEEKDAY + "\\)$", "");
         String lower = text.toLowerCase(Locale.ROOT);
         if (lower.equals("today") || lower.equals("now")) {

@@ -64,6 +64,9 @@ public record DueWords(DayWords days, PlanNames names) {
      * of another it is that long after it is due.
      */
     public Optional<DateRule> read(String given, @Nullable String lesson, Which of) {
+        if (given.length() > DayWords.MOST) {
+            return Optional.empty();
+        }
         LocalTime edge = of == Which.OPENS ? LocalTime.MIDNIGHT : END_OF_DAY;
         Optional<MomentWords> moment = given.matches(".*\\d.*")
                         && !given.strip().startsWith("+")

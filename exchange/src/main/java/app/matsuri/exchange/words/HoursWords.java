@@ -3,6 +3,7 @@ package app.matsuri.exchange.words;
 import app.matsuri.core.plan.BookingRules;
 import app.matsuri.core.plan.OfficeHours;
 import app.matsuri.core.session.MeetingPattern;
+import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -97,6 +98,10 @@ public final class HoursWords {
      * @param codes of the courses that there are
      */
     public static Read read(String line, DayWords days, Collection<String> codes) {
+        if (line.length() > 3 * DayWords.MOST) {
+            throw new Unreadable("Office hours are said in at most " + 3 * DayWords.MOST
+                    + " characters, such as “Fri 13-14 in 15 min, Weir House 1”.");
+        }
         Taken rest = new Taken(line);
         List<String> courses = rest.courses(codes);
         boolean onDaysOff = rest.take(DAYS_OFF).isPresent();

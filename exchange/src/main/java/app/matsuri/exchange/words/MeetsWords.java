@@ -24,6 +24,9 @@ import org.jspecify.annotations.Nullable;
  */
 public final class MeetsWords {
 
+    /** The most patterns of one text. */
+    private static final int MOST = 50;
+
     private static final String CLOCK = "(\\d{1,2})(?:[:.](\\d{2}))?\\s*(am|pm)?";
     private static final Pattern TIMES = Pattern.compile(
             "(?<!\\d)" + CLOCK + "(?:\\s*(?:-|–|to)\\s*" + CLOCK
@@ -55,7 +58,8 @@ public final class MeetsWords {
         List<MeetingPattern> patterns = new ArrayList<>();
         for (String part : text.split("[;\\n]+")) {
             if (!part.isBlank()) {
-                List<MeetingPattern> read = one(part.strip(), days);
+                boolean bounded = part.length() <= DayWords.MOST && patterns.size() < MOST;
+                List<MeetingPattern> read = bounded ? one(part.strip(), days) : List.of();
                 if (read.isEmpty()) {
                     return List.of();
                 }
@@ -67,6 +71,9 @@ public final class MeetsWords {
 
     /** The pattern that the words mean; empty when days or times are missing, or when it takes several. */
     public static Optional<MeetingPattern> read(String text) {
+        if (text.length() > DayWords.MOST) {
+            return Optional.empty();
+        }
         List<MeetingPattern> found = one(text, null);
         return found.size() == 1 ? Optional.of(found.get(0)) : Optional.empty();
     }

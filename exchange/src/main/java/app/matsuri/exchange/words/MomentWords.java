@@ -31,6 +31,9 @@ public record MomentWords(LocalDate day, @Nullable LocalTime time) {
      * @param days reads the part that is no time of day
      */
     public static Optional<MomentWords> read(String given, Function<String, Optional<LocalDate>> days) {
+        if (given.length() > DayWords.MOST) {
+            return Optional.empty();
+        }
         String text = given.strip();
         Matcher iso = ISO.matcher(text);
         if (iso.matches()) {

@@ -53,6 +53,9 @@ public record RepeatWords(
 
     /** How it repeats; empty where a part of the words is not understood. */
     public static Optional<RepeatWords> read(String given, DayWords days) {
+        if (given.length() > DayWords.MOST) {
+            return Optional.empty();
+        }
         String text = given.strip();
         LocalDate from = null;
         LocalDate until = null;

@@ -8,6 +8,8 @@ import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import app.matsuri.server.whatif.WhatIfs;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -24,6 +26,10 @@ public class Access {
     private final EntityManager entities;
     private final TermStore store;
     private final WhatIfs whatIfs;
+
+    /** Looked up by being the same, not by being equal. */
+    private final Cache<Stored, Stored> shortened =
+            Caffeine.newBuilder().weakKeys().softValues().build();
 
     Access(EntityManager entities, TermStore store, WhatIfs whatIfs) {
         this.entities = entities;
@@ -51,7 +57,10 @@ public class Access {
     public Stored stands(SignedIn by, long termId) {
         return colleague(by, termId)
                 .filter(c -> c.role != Role.SUBSTITUTE)
-                .map(c -> store.load(owner(termId), termId))
+                .map(c -> {
+                    Stored stored = store.load(owner(termId), termId);
+                    return c.role == Role.READER ? shortened.get(stored, Stored::forReaders) : stored;
+                })
                 .orElseGet(() -> store.load(by.workspaceId(), termId));
     }
 
@@ -130,15 +139,17 @@ public class Access {
                 .forEach(t -> all.add(new Seen(t, "own")));
         shared(by).stream()
                 .filter(s -> !s.role().equals("substitute"))
-                .forEach(s -> all.add(new Seen(shared(by, s.termId()), s.role())));
+                .forEach(s -> all.add(new Seen(stands(by, s.termId()), s.role())));
         return all;
     }
 
     private Optional<Colleague> colleague(SignedIn by, long termId) {
         return entities.createQuery(
-                        "from Colleague where accountId = :a and termId = :t and withdrawn = false order by role",
+                        "from Colleague where accountId = :a and termId = :t and withdrawn = false and not exists"
+                                + " (select 1 from TermRecord where id = :t and workspaceId = :w) order by role",
                         Colleague.class)
                 .setParameter("a", by.accountId())
+                .setParameter("w", by.workspaceId())
                 .setParameter("t", termId)
                 .getResultStream()
                 .findFirst();

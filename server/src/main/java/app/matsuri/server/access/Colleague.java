@@ -44,4 +44,10 @@ public class Colleague {
     public Long accountId;
     public Instant invitedAt;
     public boolean withdrawn;
+
+    /** Whether an account that is made for it may make terms of its own. */
+    public boolean makesTerms;
+
+    /** For how many days an invitation can be taken. */
+    public static final int DAYS_OPEN = 14;
 }

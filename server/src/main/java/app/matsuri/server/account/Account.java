@@ -24,6 +24,9 @@ public class Account {
     public boolean twelveHours;
     public String weekStart = "MO";
 
+    /** Whether the person was invited to look or to stand in only, and makes no terms. */
+    public boolean guest;
+
     /** Where reminders for who teaches go; empty for nowhere. */
     public String mail = "";
 

@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -33,12 +34,25 @@ import org.springframework.web.bind.annotation.RestController;
 class AccountController {
 
     private final Accounts accounts;
+    private final FirstAccount first;
     private final Sessions sessions;
+    private final Attempts attempts;
+    private final AccessLog log;
     private final MatsuriProperties properties;
     private final Today today;
 
-    AccountController(Accounts accounts, Sessions sessions, MatsuriProperties properties, Today today) {
+    AccountController(
+            Accounts accounts,
+            FirstAccount first,
+            Sessions sessions,
+            Attempts attempts,
+            AccessLog log,
+            MatsuriProperties properties,
+            Today today) {
         this.accounts = accounts;
+        this.first = first;
+        this.attempts = attempts;
+        this.log = log;
         this.sessions = sessions;
         this.properties = properties;
         this.today = today;
@@ -62,7 +76,11 @@ class AccountController {
             @Size(max = 100, message = "At most 100 characters.")
             String displayName,
 
-            @NewPassword String password) {}
+            @NewPassword String password,
+
+            @NotBlank(message = "Give the code that the server printed when it started.")
+            @Size(max = 100, message = "At most 100 characters.")
+            String code) {}
 
     /** Another password, and the one so far. */
     record OtherPassword(
@@ -95,8 +113,22 @@ class AccountController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void password(
             @AuthenticationPrincipal SignedIn by, @Valid @RequestBody OtherPassword other, HttpServletRequest request) {
-        accounts.password(by, other.now(), other.password());
+        if (attempts.wait(by.signIn(), request.getRemoteAddr()).compareTo(Duration.ZERO) > 0) {
+            throw new Problem(
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    "too-many-attempts",
+                    "Too many attempts",
+                    "The password was wrong too often. Wait a while, then try again.");
+        }
+        try {
+            accounts.password(by, other.now(), other.password());
+        } catch (Problem refused) {
+            attempts.failed(by.signIn(), request.getRemoteAddr());
+            log.say("change of password refused", by.signIn(), request);
+            throw refused;
+        }
         sessions.endOthers(by, request);
+        log.say("password changed", by.signIn(), request);
     }
 
     /** Where who is signed in is signed in. */
@@ -122,14 +154,25 @@ class AccountController {
     @PostMapping("/accounts")
     @ResponseStatus(HttpStatus.CREATED)
     Me create(@Valid @RequestBody NewAccount account, HttpServletRequest request, HttpServletResponse response) {
-        if (!accounts.none()) {
+        if (attempts.wait("", request.getRemoteAddr()).compareTo(Duration.ZERO) > 0) {
             throw new Problem(
-                    HttpStatus.CONFLICT,
-                    "first-account-exists",
-                    "There is an account already",
-                    "The first account was made before. Sign in with it.");
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    "too-many-attempts",
+                    "Too many attempts",
+                    "The code was wrong too often. Wait a while, then try again.");
         }
-        SignedIn by = accounts.create(account.signIn(), account.displayName(), account.password());
+        SignedIn by;
+        try {
+            by = first.make(account.code(), account.signIn(), account.displayName(), account.password());
+        } catch (Problem refused) {
+            if (refused.status() != HttpStatus.FORBIDDEN) {
+                throw refused; // it was no guess
+            }
+            attempts.failed("", request.getRemoteAddr());
+            log.say("first account refused", account.signIn(), request);
+            throw refused;
+        }
+        log.say("first account made", account.signIn(), request);
         request.getSession(true);
         request.changeSessionId();
         SecurityContext context = SecurityContextHolder.createEmptyContext();

@@ -46,6 +46,16 @@ public class Accounts implements UserDetailsService {
     /** Makes an account with a workspace of its own. */
     @Transactional
     public SignedIn create(String signIn, String displayName, String password) {
+        return create(signIn, displayName, password, false);
+    }
+
+    /**
+     * Likewise.
+     *
+     * @param guest whether it makes no terms
+     */
+    @Transactional
+    public SignedIn create(String signIn, String displayName, String password, boolean guest) {
         Workspace workspace = new Workspace();
         workspace.name = displayName;
         entities.persist(workspace);
@@ -55,6 +65,7 @@ public class Accounts implements UserDetailsService {
         account.displayName = displayName.strip();
         account.passwordHash = encoder.encode(password);
         account.createdAt = Instant.now(clock);
+        account.guest = guest;
         entities.persist(account);
         entities.flush();
         return signedIn(account);
@@ -64,6 +75,23 @@ public class Accounts implements UserDetailsService {
     @Transactional(readOnly = true)
     public SignedIn loadUserByUsername(String signIn) {
         return find(signIn).orElseThrow(() -> new UsernameNotFoundException("no such account"));
+    }
+
+    /**
+     * Whether a person may make terms.
+     *
+     * @throws Problem where not
+     */
+    @Transactional(readOnly = true)
+    public void makesTerms(SignedIn by) {
+        if (entities.find(Account.class, by.accountId()).guest) {
+            throw new Problem(
+                    HttpStatus.FORBIDDEN,
+                    "guest",
+                    "You were invited to look",
+                    "Your account is for what you were invited to; it makes no terms of its own. Ask who invited you"
+                            + " for more. Nothing was stored.");
+        }
     }
 
     /** What the people of a workspace sign in with. */

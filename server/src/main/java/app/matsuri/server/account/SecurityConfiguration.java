@@ -2,7 +2,14 @@ package app.matsuri.server.account;
 
 import app.matsuri.server.http.Refusal;
 import app.matsuri.server.settings.MatsuriProperties;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -15,12 +22,15 @@ import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.header.HeaderWriter;
 import org.springframework.security.web.header.writers.DelegatingRequestMatcherHeaderWriter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.header.writers.frameoptions.XFrameOptionsHeaderWriter;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.security.web.util.matcher.NegatedRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
+import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Who may ask for what: everything under /api needs a sign-in but the few things that lead to one. */
 @Configuration
@@ -33,7 +43,8 @@ class SecurityConfiguration {
     }
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http, Sessions sessions) throws Exception {
+    SecurityFilterChain security(HttpSecurity http, Sessions sessions, Attempts attempts, AccessLog log)
+            throws Exception {
         return http.authorizeHttpRequests(a -> a.requestMatchers("/api/welcome", "/api/session", "/actuator/health")
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/accounts")
@@ -52,6 +63,8 @@ class SecurityConfiguration {
                         .successHandler((request, response, who) -> {
                             if (who.getPrincipal() instanceof SignedIn by) {
                                 sessions.begin(request, by);
+                                attempts.worked(by.signIn());
+                                log.say("signed in", by.signIn(), request);
                             }
                             response.setStatus(204);
                         })
@@ -66,6 +79,8 @@ class SecurityConfiguration {
                                                 + " Try again later.");
                                 return;
                             }
+                            attempts.failed(tried(request), request.getRemoteAddr());
+                            log.say("sign-in refused", tried(request), request);
                             Refusal.write(
                                     response,
                                     HttpStatus.UNAUTHORIZED,
@@ -73,15 +88,62 @@ class SecurityConfiguration {
                                     "Not signed in",
                                     "That sign-in name and password do not belong together. Check both and try again.");
                         }))
+                .addFilterBefore(new TooManyAttempts(attempts, log), UsernamePasswordAuthenticationFilter.class)
                 // a request that is refused is forgotten: kept, each would be a session of half a day
                 .requestCache(RequestCacheConfigurer::disable)
                 .logout(l -> l.logoutUrl("/api/session/end")
+                        .addLogoutHandler((request, response, who) -> {
+                            if (who != null) {
+                                log.say("signed out", who.getName(), request);
+                            }
+                        })
                         .logoutSuccessHandler((request, response, who) -> response.setStatus(204)))
                 .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
                 .headers(h -> h.referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
                         .frameOptions(f -> f.disable())
                         .addHeaderWriter(unframeable()))
                 .build();
+    }
+
+    private static String tried(HttpServletRequest request) {
+        return Objects.requireNonNullElse(request.getParameter("signIn"), "");
+    }
+
+    /** Who has tried in vain too often waits, whether there is such an account or not. */
+    private static final class TooManyAttempts extends OncePerRequestFilter {
+
+        private static final RequestMatcher SIGN_IN =
+                PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/session");
+
+        private final Attempts attempts;
+        private final AccessLog log;
+
+        TooManyAttempts(Attempts attempts, AccessLog log) {
+            this.attempts = attempts;
+            this.log = log;
+        }
+
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            boolean signsIn = SIGN_IN.matches(request);
+            Duration wait = signsIn ? attempts.wait(tried(request), request.getRemoteAddr()) : Duration.ZERO;
+            if (wait.isZero()) {
+                chain.doFilter(request, response);
+                return;
+            }
+            log.say("sign-in held off", tried(request), request);
+            long seconds = wait.toSeconds() + 1;
+            response.setHeader("Retry-After", Long.toString(seconds));
+            Refusal.write(
+                    response,
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    "too-many-attempts",
+                    "Too many attempts",
+                    "That was tried in vain too often. Wait "
+                            + (seconds < 90 ? seconds + " seconds" : seconds / 60 + 1 + " minutes")
+                            + ", then try again.");
+        }
     }
 
     /** Nothing is shown in a frame but pages as students see them, which say themselves by whom. */

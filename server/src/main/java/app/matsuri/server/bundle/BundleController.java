@@ -69,7 +69,7 @@ class BundleController {
                         .filename((name.isEmpty() ? "term" : name) + ".zip", StandardCharsets.UTF_8)
                         .build()
                         .toString());
-        bundles.write(stored, history, response.getOutputStream());
+        bundles.write(stored, history && !stored.shortened(), response.getOutputStream());
     }
 
     @PostMapping(path = "/bundles", consumes = "application/octet-stream", produces = "application/json")

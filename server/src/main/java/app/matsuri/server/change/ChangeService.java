@@ -6,6 +6,7 @@ import app.matsuri.core.proposal.Proposal;
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.core.schedule.Untold;
 import app.matsuri.server.access.Access;
+import app.matsuri.server.account.Accounts;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.clock.Moment;
 import app.matsuri.server.clock.Today;
@@ -29,6 +30,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ChangeService {
 
+    /** How many terms a workspace has. */
+    private static final int MOST_TERMS = 500;
+
+    private final Accounts accounts;
     private final TermStore store;
     private final Access access;
     private final History history;
@@ -40,6 +45,7 @@ public class ChangeService {
     private final ApplicationEventPublisher events;
 
     ChangeService(
+            Accounts accounts,
             TermStore store,
             Access access,
             History history,
@@ -49,6 +55,7 @@ public class ChangeService {
             Computing computing,
             WhatIfs whatIfs,
             ApplicationEventPublisher events) {
+        this.accounts = accounts;
         this.store = store;
         this.access = access;
         this.history = history;
@@ -90,6 +97,15 @@ public class ChangeService {
      */
     @Transactional
     public Stored begin(SignedIn by, Decisions decisions) {
+        accounts.makesTerms(by);
+        if (store.count(by.workspaceId()) >= MOST_TERMS) {
+            throw new Problem(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "too-many-terms",
+                    "Too many terms",
+                    "A workspace has at most " + MOST_TERMS + " terms. Delete one that is no longer needed. Nothing was"
+                            + " stored.");
+        }
         computing.checked(decisions);
         Stored stored = store.create(by.workspaceId(), decisions);
         String name = decisions.term().name();

@@ -44,7 +44,8 @@ class Proposals {
             Change change,
             boolean held,
             boolean seen,
-            boolean clock) {}
+            boolean clock,
+            boolean shortened) {}
 
     /**
      * What a change would do now.
@@ -66,7 +67,8 @@ class Proposals {
                 change,
                 given.held(),
                 seen && plan,
-                Say.twelveHours());
+                Say.twelveHours(),
+                stored.shortened());
         return looked.get(key, k -> worked(stored, k));
     }
 

@@ -3,6 +3,7 @@ package app.matsuri.server.colleague;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.server.access.Colleague;
 import app.matsuri.server.access.Colleague.Role;
+import app.matsuri.server.account.AccessLog;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.mail.Letters;
@@ -37,12 +38,19 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(path = "/api", produces = "application/json")
 class ColleagueController {
 
+    /** How many colleagues a term has. */
+    private static final int MOST = 100;
+
+    private static final int MOST_OF_SUBJECT = 200;
+
     private final EntityManager entities;
     private final TermStore store;
     private final Letters letters;
+    private final AccessLog log;
     private final Clock clock;
 
-    ColleagueController(EntityManager entities, TermStore store, Letters letters, Clock clock) {
+    ColleagueController(EntityManager entities, TermStore store, Letters letters, AccessLog log, Clock clock) {
+        this.log = log;
         this.entities = entities;
         this.store = store;
         this.letters = letters;
@@ -84,7 +92,11 @@ class ColleagueController {
         return role.name().toLowerCase().replace('_', '-');
     }
 
-    /** Whom to invite, and to what. */
+    /**
+     * Whom to invite, and to what.
+     *
+     * @param makesTerms whether an account that is made for it may make terms of its own; a co-teacher's always may
+     */
     record InvitationForm(
             @Pattern(regexp = "co-teacher|reader|substitute", message = "Choose co-teacher, reader or substitute.")
             String role,
@@ -100,7 +112,8 @@ class ColleagueController {
             @Nullable String course,
             @Nullable String section,
             @Nullable LocalDate first,
-            @Nullable LocalDate last) {}
+            @Nullable LocalDate last,
+            @Nullable Boolean makesTerms) {}
 
     @GetMapping("/terms/{termId}/colleagues")
     List<ColleagueLine> all(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
@@ -126,6 +139,18 @@ class ColleagueController {
         colleague.name = form.name().strip();
         colleague.mail = form.mail().strip();
         colleague.invitedAt = Instant.now(clock);
+        colleague.makesTerms = colleague.role == Role.CO_TEACHER || Boolean.TRUE.equals(form.makesTerms());
+        long already = entities.createQuery(
+                        "select count(*) from Colleague where termId = :t and withdrawn = false", Long.class)
+                .setParameter("t", termId)
+                .getSingleResult();
+        if (already >= MOST) {
+            throw new Problem(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "too-many-colleagues",
+                    "Too many colleagues",
+                    "At most " + MOST + " are invited to a term. Take an invitation back first.");
+        }
         if (colleague.role == Role.SUBSTITUTE) {
             boolean known = form.course() != null
                     && stored.decisions()
@@ -162,12 +187,19 @@ class ColleagueController {
                 by.workspaceId(),
                 stored.decisions().term().zone(),
                 colleague.mail,
-                by.displayName() + " invites you to " + term,
+                shortened(by.displayName() + " invites you to " + term),
                 "Dear " + colleague.name + ",\n\n" + by.displayName() + " invites you to " + what
                         + ".\n\nOpen this link once to take the invitation:\n"
                         + (letters.simulated() ? "" : letters.address()) + "/invitation/" + token
-                        + "\n\nIt is yours alone: do not pass it on.\n");
+                        + "\n\nIt can be taken for " + Colleague.DAYS_OPEN
+                        + " days. It is yours alone: do not pass it on.\n");
+        log.say("invited as " + word(colleague.role) + " to term " + termId + " by " + by.signIn(), colleague.mail);
         return ColleagueLine.of(colleague);
+    }
+
+    /** A subject has a bound of its own; the letter has the whole name. */
+    private static String shortened(String subject) {
+        return subject.length() <= MOST_OF_SUBJECT ? subject : subject.substring(0, MOST_OF_SUBJECT - 1) + "…";
     }
 
     @DeleteMapping("/terms/{termId}/colleagues/{colleagueId}")
@@ -184,5 +216,6 @@ class ColleagueController {
             throw new Problem(
                     HttpStatus.NOT_FOUND, "no-such-colleague", "No such colleague", "That invitation is gone already.");
         }
+        log.say("invitation withdrawn of term " + termId + " by " + by.signIn(), "colleague " + colleagueId);
     }
 }

@@ -1,6 +1,7 @@
 package app.matsuri.server.colleague;
 
 import app.matsuri.server.access.Colleague;
+import app.matsuri.server.account.AccessLog;
 import app.matsuri.server.account.Accounts;
 import app.matsuri.server.account.NewPassword;
 import app.matsuri.server.account.SignedIn;
@@ -10,6 +11,9 @@ import jakarta.persistence.EntityManager;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,8 +32,12 @@ class InvitationController {
 
     private final EntityManager entities;
     private final Accounts accounts;
+    private final AccessLog log;
+    private final Clock clock;
 
-    InvitationController(EntityManager entities, Accounts accounts) {
+    InvitationController(EntityManager entities, Accounts accounts, AccessLog log, Clock clock) {
+        this.log = log;
+        this.clock = clock;
         this.entities = entities;
         this.accounts = accounts;
     }
@@ -73,8 +81,8 @@ class InvitationController {
                     "Somebody signs in as “" + account.signIn().strip()
                             + "” already. If that is you, sign in first and open the link again; else choose another.");
         }
-        c.accountId =
-                accounts.create(account.signIn(), c.name, account.password()).accountId();
+        SignedIn made = accounts.create(account.signIn(), c.name, account.password(), !c.makesTerms);
+        taken(c, made);
     }
 
     /** Takes an invitation as the one who is signed in. */
@@ -89,17 +97,49 @@ class InvitationController {
                     "Not signed in",
                     "Sign in first, then open the link again.");
         }
-        open(token).accountId = by.accountId();
+        Colleague c = open(token);
+        boolean own =
+                entities.createQuery("select count(*) from TermRecord where id = :t and workspaceId = :w", Long.class)
+                                .setParameter("t", c.termId)
+                                .setParameter("w", by.workspaceId())
+                                .getSingleResult()
+                        > 0;
+        if (own) {
+            throw new Problem(
+                    HttpStatus.CONFLICT,
+                    "own-term",
+                    "This term is your own",
+                    "The invitation is for somebody else: you may do everything in this term, and that stays so.");
+        }
+        taken(c, by);
+    }
+
+    /** Of several who take it at once one does. */
+    private void taken(Colleague c, SignedIn by) {
+        entities.flush();
+        int one = entities.createQuery(
+                        "update Colleague set accountId = :a where id = :i and accountId is null and withdrawn = false")
+                .setParameter("a", by.accountId())
+                .setParameter("i", c.id)
+                .executeUpdate();
+        if (one == 0) {
+            throw taken();
+        }
+        log.say("invitation to term " + c.termId + " taken", by.signIn());
+    }
+
+    private static Problem taken() {
+        return new Problem(
+                HttpStatus.CONFLICT,
+                "invitation-taken",
+                "Taken already",
+                "This invitation was taken before. Sign in with the account that took it.");
     }
 
     private Colleague open(String token) {
         Colleague c = find(token);
         if (c.accountId != null) {
-            throw new Problem(
-                    HttpStatus.CONFLICT,
-                    "invitation-taken",
-                    "Taken already",
-                    "This invitation was taken before. Sign in with the account that took it.");
+            throw taken();
         }
         return c;
     }
@@ -109,10 +149,12 @@ class InvitationController {
                 .setParameter("h", Tokens.hash(token))
                 .getResultStream()
                 .findFirst()
+                .filter(c -> c.accountId != null
+                        || Instant.now(clock).isBefore(c.invitedAt.plus(Duration.ofDays(Colleague.DAYS_OPEN))))
                 .orElseThrow(() -> new Problem(
                         HttpStatus.NOT_FOUND,
                         "no-such-invitation",
                         "No such invitation",
-                        "This invitation does not exist or was withdrawn. Ask for a new one."));
+                        "This invitation does not exist, was withdrawn or is too old. Ask for a new one."));
     }
 }

@@ -16,6 +16,7 @@ import app.matsuri.server.whatif.WhatIfs;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -107,7 +108,10 @@ public class WhatIfController {
             @RequestParam List<Long> ids) {
         Stored stands = access.stands(by, termId);
         List<Stored> terms = new ArrayList<>(List.of(stands));
-        ids.forEach(id -> terms.add(whatIfs.in(stands, whatIfs.find(termId, id))));
+        ids.stream()
+                .filter(Objects::nonNull)
+                .limit(WhatIfs.MOST)
+                .forEach(id -> terms.add(whatIfs.in(stands, whatIfs.find(termId, id))));
         return new ComparisonBuilder(terms, course, section, remarks).view();
     }
 

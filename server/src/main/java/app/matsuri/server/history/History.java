@@ -14,8 +14,10 @@ import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -64,6 +66,7 @@ public class History {
         entry.ofSeq = ofSeq;
         entry.sentence = sentence;
         entry.delta = delta.json();
+        entry.ofOneself = delta.ofOneself();
         entities.persist(entry);
         entities.flush();
         entities.clear();
@@ -84,6 +87,24 @@ public class History {
                         Line.class)
                 .setParameter("t", termId)
                 .getResultList();
+    }
+
+    /** Likewise for who may look at the term as it is given: what is for oneself is not said. */
+    @Transactional(readOnly = true)
+    public List<Line> lines(Stored stored) {
+        List<Line> lines = lines(stored.termId());
+        if (!stored.shortened()) {
+            return lines;
+        }
+        Set<Long> own = new HashSet<>(
+                entities.createQuery("select seq from HistoryEntry where termId = :t and ofOneself = true", Long.class)
+                        .setParameter("t", stored.termId())
+                        .getResultList());
+        return lines.stream()
+                .map(l -> own.contains(l.seq()) || own.contains(l.ofSeq())
+                        ? new Line(l.seq(), l.madeAt(), l.accountName(), l.kind(), l.ofSeq(), "For oneself", null)
+                        : l)
+                .toList();
     }
 
     /** The delta of an entry. */
@@ -157,6 +178,7 @@ public class History {
                 entry.sentence = node.path("sentence").stringValue();
                 entry.name = node.has("name") ? node.path("name").stringValue() : null;
                 entry.delta = Json.write(node.get("delta"));
+                entry.ofOneself = Delta.of(entry.delta).ofOneself();
                 entries.add(entry);
                 undone = entry.kind == Kind.CHANGE ? 0 : undone + (entry.kind == Kind.UNDO ? 1 : 0);
                 undone -= entry.kind == Kind.REDO ? 1 : 0;
@@ -218,6 +240,9 @@ public class History {
     /** What can be undone and done again now, in the plan or in the what-if beside it. */
     @Transactional(readOnly = true)
     public Ends ends(Stored stored) {
+        if (stored.shortened()) {
+            return new Ends(Optional.empty(), Optional.empty()); // who may only look undoes nothing
+        }
         InWhatIf in = stored.whatIf();
         return in == null ? ends(stored.termId()) : new Ends(step(in.undo()), step(in.redo()));
     }

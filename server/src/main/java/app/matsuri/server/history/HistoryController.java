@@ -53,13 +53,13 @@ class HistoryController {
     @GetMapping
     HistoryView read(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
         Stored stored = access.look(by, termId);
-        History.Ends ends = history.ends(termId);
+        History.Ends ends = stored.shortened() ? history.ends(stored) : history.ends(termId);
         return new HistoryView(
                 stored.version(),
                 stored.decisions().term().name(),
                 ends.undo().map(History.Line::seq).orElse(null),
                 ends.redo().map(History.Line::seq).orElse(null),
-                history.lines(termId));
+                history.lines(stored));
     }
 
     @PutMapping(path = "/{seq}/name", consumes = "application/json")

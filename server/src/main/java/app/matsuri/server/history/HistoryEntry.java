@@ -48,6 +48,9 @@ public class HistoryEntry {
     @Column(columnDefinition = "clob")
     public String delta;
 
+    /** Whether it is of something for oneself, or of one student's own dates. */
+    public boolean ofOneself;
+
     /** What a person called this moment; null for nothing. */
     public @Nullable String name;
 }

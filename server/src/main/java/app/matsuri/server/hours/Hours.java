@@ -50,11 +50,12 @@ class Hours implements ViewPart<HoursView>, Remarks {
     @Override
     public HoursView part(Asked asked) {
         Stored stored = asked.stored();
-        return new HoursBuilder(
+        HoursView view = new HoursBuilder(
                         asked.decisions(),
                         bookings.of(stored.termId()),
                         today.in(stored.decisions().term().zone()))
                 .view(stored.termId(), stored.version(), asked.schedule(), history.ends(stored));
+        return stored.shortened() ? view.forReaders() : view;
     }
 
     @Override

@@ -127,6 +127,30 @@ public record HoursView(
             String state,
             String why) {}
 
+    /** The same for who may only look: without addresses and what people wrote. */
+    HoursView forReaders() {
+        List<BookingLine> shortened = bookings.stream()
+                .map(b -> new BookingLine(
+                        b.uid,
+                        b.hours,
+                        b.title,
+                        b.slot,
+                        b.start,
+                        b.end,
+                        b.place,
+                        b.name,
+                        "",
+                        b.onRoster,
+                        b.people,
+                        "",
+                        b.state,
+                        b.why))
+                .toList();
+        return new HoursView(
+                termId, name, version, today, courses, hours, weekdays, weeks, shortened, students, findings, undo,
+                redo);
+    }
+
     /** Somebody on a roster. */
     public record HoursStudent(String course, String section, String id, String name) {}
 }

@@ -1,15 +1,15 @@
 package app.matsuri.server.http;
 
 import app.matsuri.core.calendar.TimeLimit;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
-import java.util.Map;
 import java.util.Objects;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -36,7 +36,7 @@ class AtOnce extends OncePerRequestFilter {
     static final int ROOM = 15 * 1024 * 1024 / SMALL;
 
     /** How many wait for room. */
-    static final int MOST_WAITING = 10;
+    static final int MOST_WAITING = 20;
 
     /** How many bodies of strangers are read at once, from one address: they may come slowly, and hold a thread each. */
     static final int MOST_STRANGERS = 60;
@@ -50,12 +50,13 @@ class AtOnce extends OncePerRequestFilter {
 
     private final Semaphore room = new Semaphore(ROOM, true);
     private final Semaphore strangers = new Semaphore(MOST_STRANGERS);
-    private final Map<String, Integer> ofOne = new ConcurrentHashMap<>();
+    private final Cache<String, Semaphore> ofOne =
+            Caffeine.newBuilder().weakValues().build();
     private final AtomicInteger waiting = new AtomicInteger();
     private final Duration patience;
 
     AtOnce() {
-        this(Duration.ofSeconds(10));
+        this(Duration.ofSeconds(3));
     }
 
     /**
@@ -94,7 +95,7 @@ class AtOnce extends OncePerRequestFilter {
             }
             given = read;
         }
-        if (units > 0 && !room(units)) {
+        if (units > 0 && !acquired(room, units)) {
             later(response);
             return;
         }
@@ -110,22 +111,27 @@ class AtOnce extends OncePerRequestFilter {
     /** The request with its body read; null where too many are at it. */
     private @Nullable HttpServletRequest ofStranger(HttpServletRequest request) throws IOException {
         String from = Objects.requireNonNullElse(request.getRemoteAddr(), "");
-        if (!strangers.tryAcquire()) {
+        Semaphore own = ofOne.get(from, address -> new Semaphore(MOST_STRANGERS_OF_ONE));
+        if (!acquired(own, 1)) {
             return null;
         }
         try {
-            if (ofOne.merge(from, 1, Integer::sum) > MOST_STRANGERS_OF_ONE) {
+            if (!acquired(strangers, 1)) {
                 return null;
             }
-            return ReadBody.of(request);
+            try {
+                return ReadBody.of(request);
+            } finally {
+                strangers.release();
+            }
         } finally {
-            ofOne.computeIfPresent(from, (address, n) -> n == 1 ? null : n - 1);
-            strangers.release();
+            own.release();
         }
     }
 
-    private boolean room(int units) {
-        if (room.tryAcquire(units)) {
+    /** Waits for it a while, where not too many wait already. */
+    private boolean acquired(Semaphore of, int units) {
+        if (of.tryAcquire(units)) {
             return true;
         }
         if (waiting.incrementAndGet() > MOST_WAITING) {
@@ -133,7 +139,7 @@ class AtOnce extends OncePerRequestFilter {
             return false;
         }
         try {
-            return room.tryAcquire(units, patience.toMillis(), TimeUnit.MILLISECONDS);
+            return of.tryAcquire(units, patience.toMillis(), TimeUnit.MILLISECONDS);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
             return false;

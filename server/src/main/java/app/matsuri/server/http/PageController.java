@@ -29,7 +29,13 @@ class PageController {
     }
 
     @GetMapping(
-            path = {"/", "/terms/**", "/invitation/*", "/{page:(?!api$|actuator$|assets$|see$|preview$)[^.]+}"},
+            path = {
+                "/",
+                "/index.html",
+                "/terms/**",
+                "/invitation/*",
+                "/{page:(?!api$|actuator$|assets$|see$|preview$)[^.]+}"
+            },
             produces = MediaType.TEXT_HTML_VALUE)
     @ResponseBody
     String page(HttpServletResponse response) {

@@ -9,8 +9,10 @@ import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.WrongWord;
 import app.matsuri.server.disk.NoRoom;
 import app.matsuri.server.storage.StaleVersion;
+import jakarta.persistence.PersistenceException;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
@@ -23,10 +25,13 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -40,6 +45,9 @@ import tools.jackson.databind.exc.MismatchedInputException;
 class Problems {
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    /** SQLSTATEs of keys that are there already, of transactions that were rolled back, and of locks that were waited for too long. */
+    private static final List<String> AT_ONCE = List.of("23", "40", "HYT00", "55P03");
 
     private final Stuck stuck;
 
@@ -84,6 +92,41 @@ class Problems {
                 "That takes too long",
                 "It was given up after a while, and nothing was stored. Give less at once.",
                 List.of());
+    }
+
+    /** Two at once wrote the same, or one waited too long for the other; or a value does not fit its column. */
+    @ExceptionHandler({DataAccessException.class, PersistenceException.class, TransactionException.class})
+    ResponseEntity<ProblemDetail> storing(RuntimeException e, HttpServletRequest request) throws Exception {
+        String state = state(e);
+        if (state.startsWith("22")) {
+            LOG.warn("not stored, as a value does not fit its column: {}", request.getRequestURI());
+            return answer(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "too-long",
+                    "This is too long",
+                    "A text or a list is longer than can be stored. Shorten it. Nothing was stored.",
+                    List.of());
+        }
+        if (e instanceof ConcurrencyFailureException || AT_ONCE.stream().anyMatch(state::startsWith)) {
+            LOG.info("two at once: {} {}", request.getMethod(), request.getRequestURI());
+            return answer(
+                    HttpStatus.CONFLICT,
+                    "changed-elsewhere",
+                    "Changed elsewhere",
+                    "Somebody else did the same at the same moment. Nothing was stored. Look again and try again.",
+                    List.of());
+        }
+        return unexpected(e, request);
+    }
+
+    /** The SQLSTATE at the bottom of it; empty for none. */
+    private static String state(Throwable e) {
+        for (Throwable at = e; at != null; at = at.getCause()) {
+            if (at instanceof SQLException sql && sql.getSQLState() != null) {
+                return sql.getSQLState();
+            }
+        }
+        return "";
     }
 
     @ExceptionHandler

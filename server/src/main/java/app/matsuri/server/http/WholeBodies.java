@@ -1,12 +1,19 @@
 package app.matsuri.server.http;
 
+import app.matsuri.exchange.file.Given;
+import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
+import jakarta.validation.constraints.Size;
 import java.lang.reflect.AnnotatedElement;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.MethodParameter;
 import org.springframework.http.HttpInputMessage;
@@ -22,6 +29,11 @@ import tools.jackson.databind.JsonNode;
  */
 @RestControllerAdvice
 class WholeBodies extends RequestBodyAdviceAdapter {
+
+    /** In characters: a long list as it is pasted. */
+    private static final int MOST_TEXT = 2_000_000;
+
+    private static final Charset WHOLE = StandardCharsets.UTF_8;
 
     @Override
     public boolean supports(MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
@@ -63,12 +75,47 @@ class WholeBodies extends RequestBodyAdviceAdapter {
 
     private static void there(Object value, String pointer, @Nullable RecordComponent component, List<Fault> faults) {
         boolean none = value == null || value instanceof JsonNode node && (node.isNull() || node.isMissingNode());
-        if (!none) {
+        if (value instanceof CharSequence text) {
+            bounded(text.toString(), most(component), pointer, faults);
+        } else if (!none) {
             look(value, pointer, faults);
         } else if (component == null || !nullable(component)) {
             String name = pointer.substring(pointer.lastIndexOf('/') + 1);
             faults.add(new Fault(Fault.Severity.FATAL, pointer, 0, "“" + name + "” is missing."));
         }
+    }
+
+    /** A text of a body has bounded lines; where it means one thing it has fewer, which whoever reads it says. */
+    private static void bounded(String text, int most, String pointer, List<Fault> faults) {
+        try {
+            if (most <= MOST_TEXT) {
+                Given.lines("what was typed", text); // more is kept as it is, and not read
+            }
+            if (text.length() > most) {
+                faults.add(fault(
+                        pointer,
+                        String.format(
+                                Locale.ENGLISH,
+                                "This is too long: it has %,d characters, and at most %,d are taken. Give a part of it"
+                                        + " at a time.",
+                                text.length(),
+                                most)));
+            } else if (!WHOLE.newEncoder().canEncode(text)) {
+                faults.add(fault(pointer, "In this text half of a character stands alone. Type it again."));
+            }
+        } catch (Unreadable e) {
+            faults.add(fault(pointer, Objects.requireNonNullElse(e.getMessage(), "A line is too long.")));
+        }
+    }
+
+    /** As the field says, else as a long list may have. */
+    private static int most(@Nullable RecordComponent component) {
+        Size size = component == null ? null : component.getAccessor().getAnnotation(Size.class);
+        return size == null || size.max() == Integer.MAX_VALUE ? MOST_TEXT : Math.max(MOST_TEXT, size.max());
+    }
+
+    private static Fault fault(String pointer, String said) {
+        return new Fault(Fault.Severity.FATAL, pointer, 0, said);
     }
 
     private static boolean nullable(RecordComponent component) {

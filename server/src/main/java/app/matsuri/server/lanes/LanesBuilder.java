@@ -27,6 +27,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -207,10 +208,23 @@ final class LanesBuilder {
                 .collect(Collectors.joining("; "));
     }
 
+    private static Map<String, Set<LocalDate>> dates(SectionSchedule in) {
+        Map<String, Set<LocalDate>> dates = new HashMap<>();
+        for (Placement placement : in.placements()) {
+            dates.put(
+                    placement.lesson().id(),
+                    placement.slots().stream()
+                            .map(slot -> in.sessions().get(slot.session()).date())
+                            .collect(Collectors.toSet()));
+        }
+        return dates;
+    }
+
     /** @param was to mark what differs from it; null for nothing */
     private List<LaneKnot> knots(SectionSchedule in, @Nullable SectionSchedule was) {
         Set<String> tests = new HashSet<>();
         in.course().items().stream().filter(Item::test).map(Item::lesson).forEach(tests::add);
+        Map<String, Set<LocalDate>> before = was == null ? Map.of() : dates(was);
         List<LaneKnot> knots = new ArrayList<>();
         for (Placement placement : in.placements()) {
             String id = placement.lesson().id();
@@ -218,10 +232,9 @@ final class LanesBuilder {
             boolean goesOn = false;
             for (Placement.Slot slot : placement.slots()) {
                 LocalDate date = in.sessions().get(slot.session()).date();
-                boolean moved = was != null
-                        && was.placement(id).slots().stream()
-                                .noneMatch(s ->
-                                        was.sessions().get(s.session()).date().equals(date));
+                // a lesson that is new was nowhere
+                boolean moved =
+                        was != null && !before.getOrDefault(id, Set.of()).contains(date);
                 knots.add(new LaneKnot(
                         id,
                         placement.lesson().title(),

@@ -6,14 +6,13 @@ import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Section;
 import app.matsuri.core.plan.SectionRef;
 import app.matsuri.core.plan.Student;
+import app.matsuri.exchange.file.Csv;
 import app.matsuri.server.access.Access;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.link.PublicLink.Kind;
 import app.matsuri.server.mail.Letters;
 import app.matsuri.server.storage.Stored;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -285,11 +284,6 @@ class LinkController {
         return new HandedOut(section.students().size(), now - had, without);
     }
 
-    /** A text that no spreadsheet takes for a formula: one that looks like it has an apostrophe before it, as people type it. */
-    private static String words(String text) {
-        return text.isEmpty() || "=+-@\t\r".indexOf(text.charAt(0)) < 0 ? text : "'" + text;
-    }
-
     /** The links of a section's students as a table: name, address, link; empty where a student has none. */
     @Transactional(readOnly = true)
     @GetMapping(path = "/students.csv", produces = "text/csv")
@@ -299,6 +293,7 @@ class LinkController {
             @RequestParam String course,
             @RequestParam String section,
             HttpServletRequest request) {
+        access.change(by, termId); // each line opens a student's own page
         Stored stored = access.stands(by, termId);
         Section of = Find.section(stored.decisions(), course, section);
         List<PublicLink> open =
@@ -312,13 +307,12 @@ class LinkController {
                     .findFirst()
                     .map(link -> address(link, request))
                     .orElse("");
-            rows.add(new String[] {words(student.name()), words(student.mail()), address});
+            rows.add(new String[] {student.name(), student.mail(), address});
         }
         StringWriter out = new StringWriter();
-        try (CsvWriter csv =
-                CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(out)) {
-            csv.writeRecord("name", "address", "link");
-            rows.forEach(csv::writeRecord);
+        try (Csv csv = Csv.to(out)) {
+            csv.row("name", "address", "link");
+            rows.forEach(csv::row);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

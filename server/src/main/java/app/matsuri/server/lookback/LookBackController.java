@@ -61,7 +61,7 @@ class LookBackController {
             @RequestParam(required = false) List<Long> terms) {
         Stored stored = access.look(by, termId);
         SectionSchedule schedule = section(stored, course, section);
-        return new LookBackBuilder(stored, schedule, earlier(by, stored, schedule), terms, history.ends(termId))
+        return new LookBackBuilder(stored, schedule, earlier(by, stored, schedule), terms, history.ends(stored))
                 .view(moment.day(stored.decisions()));
     }
 

@@ -40,7 +40,12 @@ public class Readers {
 
     private record Look(Version version, SectionRef section, Reader reader, boolean own, LocalDateTime now) {}
 
-    private record Version(long termId, long version) {}
+    private record Version(long termId, long version, boolean shortened) {
+
+        static Version of(Stored stored) {
+            return new Version(stored.termId(), stored.version(), stored.shortened());
+        }
+    }
 
     Readers(GradeBook book, Today today) {
         this.book = book;
@@ -57,7 +62,7 @@ public class Readers {
         return schedule.section(sees.section().course(), sees.section().section())
                 .map(in -> {
                     Reader reader = reader(sees, in);
-                    Version version = new Version(stored.termId(), stored.version());
+                    Version version = Version.of(stored);
                     return shown.get(
                             new Look(version, sees.section(), reader, own, now),
                             look -> own ? Shown.planned(schedule, in, now) : Shown.of(schedule, in, reader, now));
@@ -66,8 +71,7 @@ public class Readers {
 
     /** What follows from a term as it is stored. */
     public Schedule schedule(Stored stored) {
-        return schedules.get(
-                new Version(stored.termId(), stored.version()), version -> Schedule.of(stored.decisions()));
+        return schedules.get(Version.of(stored), version -> Schedule.of(stored.decisions()));
     }
 
     /** Who has neither handed anything in nor dates of their own sees what the class sees. */

@@ -105,6 +105,13 @@ public record Delta(List<Step> steps) {
         return changed;
     }
 
+    /** Whether anything of it is for oneself, or of a single student. */
+    public boolean ofOneself() {
+        return steps.stream()
+                .anyMatch(step -> (step.before() != null && step.before().ofOneself())
+                        || (step.after() != null && step.after().ofOneself()));
+    }
+
     /** As it is stored. */
     public String json() {
         ObjectNode root = Json.MAPPER.createObjectNode().put("delta", VERSION);

@@ -76,6 +76,14 @@ public class TermStore {
         return known(termId, version(workspaceId, termId));
     }
 
+    /** How many terms a workspace has, deleted ones that can be brought back among them. */
+    @Transactional(readOnly = true)
+    public long count(long workspaceId) {
+        return entities.createQuery("select count(*) from TermRecord where workspaceId = :w", Long.class)
+                .setParameter("w", workspaceId)
+                .getSingleResult();
+    }
+
     private Stored known(long termId, long version) {
         Stored known = loaded.getIfPresent(termId);
         if (known != null && known.version() == version) {
@@ -248,6 +256,9 @@ public class TermStore {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public Stored write(Stored before, Delta delta, Decisions decisions) {
+        if (before.shortened()) {
+            throw new IllegalStateException("what was shortened for who may only look is never written");
+        }
         int raised = entities.createQuery("update TermRecord set version = version + 1 where id = :t and version = :v")
                 .setParameter("t", before.termId())
                 .setParameter("v", before.version())

@@ -1,6 +1,7 @@
 package app.matsuri.server.term;
 
 import app.matsuri.server.account.SignedIn;
+import app.matsuri.server.http.Problem;
 import jakarta.persistence.EntityManager;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -24,6 +25,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(path = "/api/drafts/{name}", produces = "application/json")
 class DraftController {
 
+    /** How many drafts a person has. */
+    private static final int MOST = 20;
+
+    private static final int MOST_OF_NAME = 50;
+
     private final EntityManager entities;
     private final Clock clock;
 
@@ -45,16 +51,28 @@ class DraftController {
     @PutMapping(consumes = "application/json")
     @Transactional
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void keep(
-            @AuthenticationPrincipal SignedIn by,
-            @PathVariable @Size(max = 50) String name,
-            @Valid @RequestBody DraftText text) {
+    void keep(@AuthenticationPrincipal SignedIn by, @PathVariable String name, @Valid @RequestBody DraftText text) {
+        if (name.length() > MOST_OF_NAME || others(by, name) >= MOST) {
+            throw new Problem(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    "too-many-drafts",
+                    "Too many drafts",
+                    "At most " + MOST + " drafts are kept, each under a name of at most " + MOST_OF_NAME
+                            + " characters. Finish one of them first.");
+        }
         Draft draft = new Draft();
         draft.accountId = by.accountId();
         draft.name = name;
         draft.body = text.body();
         draft.savedAt = Instant.now(clock);
         entities.merge(draft);
+    }
+
+    private long others(SignedIn by, String name) {
+        return entities.createQuery("select count(*) from Draft where accountId = :a and name <> :n", Long.class)
+                .setParameter("a", by.accountId())
+                .setParameter("n", name)
+                .getSingleResult();
     }
 
     @DeleteMapping

@@ -35,7 +35,7 @@ public class WhatIfs {
     public static final String HEADER = "What-If";
 
     /** As many a term may have. */
-    private static final int MOST = 20;
+    public static final int MOST = 20;
 
     private final EntityManager entities;
     private final Clock clock;
@@ -130,7 +130,8 @@ public class WhatIfs {
                         .findFirst()
                         .orElse(null),
                 broken);
-        return new Stored(stands.termId(), stands.version() + whatIf.revision, stands.rows(), decisions, in);
+        return new Stored(
+                stands.termId(), stands.version() + whatIf.revision, stands.rows(), decisions, stands.shortened(), in);
     }
 
     /**

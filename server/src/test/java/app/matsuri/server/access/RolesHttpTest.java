@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.Browser;
 import app.matsuri.server.DemoTest;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
@@ -23,7 +25,8 @@ class RolesHttpTest extends DemoTest {
             "{\"kind\":\"add-closure\",\"closure\":{\"first\":\"2026-10-09\",\"last\":\"2026-10-09\",\"reason\":\"Flood\"}}";
 
     /** What only who owns the term is asked about. */
-    private static final List<String> OWNERS = List.of("/colleagues", "/goes");
+    private static final List<String> OWNERS =
+            List.of("/colleagues", "/goes", "/links/students.csv?course=HYD%20210&section=A");
 
     private Browser reader;
     private Browser substitute;
@@ -144,5 +147,48 @@ class RolesHttpTest extends DemoTest {
         assertThat(reader.get(at + "/dates").status()).isEqualTo(404);
         assertThat(substitute.get(at + "/sheet").status()).isEqualTo(404);
         assertThat(reader.get("/api/terms").body().toString()).doesNotContain("\"id\":" + term);
+    }
+
+    /** Every GET of the contract that a reader may ask for has nothing private in it. */
+    @Test
+    void whoMayLookSeesNoAddressNoReasonAndNothingForOneself() throws Exception {
+        JsonNode plan = Json.read(browser.plan(term));
+        assertThat(browser.change(
+                                term,
+                                1,
+                                "{\"kind\":\"put-roster\",\"course\":\"HYD 210\",\"section\":\"B\",\"students\":[{\"id\":\"secret.person@quillmarsh.example\",\"name\":\"Wren Oakes\",\"mail\":\"secret.person@quillmarsh.example\"}]}")
+                        .status())
+                .isEqualTo(200);
+        change(
+                "{'kind':'put-adjustment','course':'HYD 210','section':'B','adjustment':{'item':'report','student':'secret.person@quillmarsh.example','due':{'at':'2026-12-14T17:00'},'why':'secret illness'}}");
+        change(
+                "{'kind':'put-notice','course':'HYD 210','notice':{'id':'own','title':'Secret errand','on':'2026-10-09','reach':'own','begins':{'at':'2026-10-09T12:00'}}}");
+        change(
+                "{'kind':'put-day-note','course':'HYD 210','note':{'date':'2026-10-09','text':'secret words','own':true}}");
+        assertThat(plan.path("courses").size()).isPositive();
+        assertThat(browser.plan(term)).contains("secret.person@", "secret illness", "Secret errand", "secret words");
+        List<String> seen = new ArrayList<>();
+        for (String path : reads()) {
+            Browser.Answer answer = reader.get(path);
+            String said = answer.response().getContentAsString(StandardCharsets.UTF_8);
+            int found = said.toLowerCase(Locale.ROOT).indexOf("secret");
+            if (found >= 0) {
+                seen.add(path + " " + said.substring(Math.max(0, found - 80), Math.min(said.length(), found + 40)));
+            }
+        }
+        assertThat(seen).isEmpty();
+        assertThat(reader.plan(term)).contains("Wren Oakes").contains("student-1");
+        // what is cached for the one is not what the other gets
+        assertThat(browser.plan(term)).contains("secret.person@", "secret illness");
+        change("{'kind':'add-closure','closure':{'first':'2026-10-09','last':'2026-10-09','reason':'Flood'}}");
+        assertThat(browser.plan(term)).as("and is never written").contains("secret.person@", "secret illness");
+    }
+
+    private void change(String change) throws Exception {
+        long version = browser.get(at + "/standing").body().path("version").asLong();
+        String json = change.replace('\'', '"');
+        reader.post(at + "/proposals", json);
+        Browser.Answer made = browser.change(term, version, json);
+        assertThat(made.status()).as(made.body().toString()).isEqualTo(200);
     }
 }

@@ -9,17 +9,23 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import jakarta.persistence.EntityManager;
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
 import org.hamcrest.Matchers;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockHttpSession;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.MvcResult;
 
 /** Signing in, the first account, and the headers of the page. */
-@SpringBootTest(properties = "spring.datasource.url=jdbc:h2:mem:sign-in;DB_CLOSE_DELAY=-1")
+@SpringBootTest(
+        properties = {"spring.datasource.url=jdbc:h2:mem:sign-in;DB_CLOSE_DELAY=-1", "matsuri.first-code=WREN-2345"})
 @AutoConfigureMockMvc
 @DirtiesContext
 class SignInTest {
@@ -34,7 +40,25 @@ class SignInTest {
     EntityManager entities;
 
     private static final String NEW =
-            "{\"signIn\":\"Founder\",\"displayName\":\"F. Ounder\",\"password\":\"correct horse\"}";
+            "{\"signIn\":\"Founder\",\"displayName\":\"F. Ounder\",\"password\":\"correct horse\",\"code\":\"wren 2345\"}";
+
+    private volatile MockHttpSession first;
+
+    private MockHttpServletResponse made(String account, int n) {
+        try {
+            MvcResult result = mvc.perform(post("/api/accounts")
+                            .with(csrf())
+                            .contentType("application/json")
+                            .content(account))
+                    .andReturn();
+            if (result.getResponse().getStatus() == 201) {
+                first = (MockHttpSession) result.getRequest().getSession();
+            }
+            return result.getResponse();
+        } catch (Exception e) {
+            throw new IllegalStateException("the " + n + "th", e);
+        }
+    }
 
     @Test
     void theFirstVisitMakesTheFirstAccountAndOnlyOne() throws Exception {
@@ -45,14 +69,17 @@ class SignInTest {
                         .content(NEW.replace("correct horse", "short")))
                 .andExpect(status().isBadRequest())
                 .andExpect(jsonPath("$.faults[0].pointer").value("/password"));
-        MockHttpSession session = (MockHttpSession) mvc.perform(post("/api/accounts")
-                        .with(csrf())
-                        .contentType("application/json")
-                        .content(NEW))
-                .andExpect(status().isCreated())
-                .andReturn()
-                .getRequest()
-                .getSession();
+        assertThat(made(NEW.replace("wren 2345", "WREN-2346"), 0).getStatus()).isEqualTo(403);
+        // twelve at once make one
+        List<MockHttpServletResponse> answers =
+                IntStream.range(0, 12).parallel().mapToObj(n -> made(NEW, n)).toList();
+        assertThat(answers.stream().map(MockHttpServletResponse::getStatus).sorted())
+                .startsWith(201, 409)
+                .endsWith(409);
+        assertThat(entities.createQuery("select count(*) from Account", Long.class)
+                        .getSingleResult())
+                .isEqualTo(1);
+        MockHttpSession session = Objects.requireNonNull(first);
         mvc.perform(get("/api/me").session(session))
                 .andExpect(jsonPath("$.displayName").value("F. Ounder"));
         mvc.perform(post("/api/accounts")
@@ -92,5 +119,11 @@ class SignInTest {
 
     private String policy() throws Exception {
         return mvc.perform(get("/")).andReturn().getResponse().getHeader("Content-Security-Policy");
+    }
+
+    @Test
+    void aLineOfTheLogIsOneLine() {
+        assertThat(AccessLog.oneLine("a\r\nsigned in: root\u202E\u2028x\uD800")).isEqualTo("a??signed in: root??x?");
+        assertThat(AccessLog.oneLine("x".repeat(5_000))).hasSize(201);
     }
 }

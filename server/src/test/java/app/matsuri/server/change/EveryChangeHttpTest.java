@@ -22,9 +22,9 @@ import tools.jackson.databind.JsonNode;
  * A change of each kind on the demo's plan, over HTTP: it is proposed without being stored, made, stored as the rules alone make it,
  * taken back to the letter, and made again.
  */
-class EveryChangeHttpTest extends DemoTest {
+public class EveryChangeHttpTest extends DemoTest {
 
-    static Stream<String> changes() {
+    public static Stream<String> changes() {
         return Stream.of(
                 "{'kind':'add-closure','closure':{'first':'2026-10-09','last':'2026-10-09','reason':'Flood','kind':'weather'}}",
                 "{'kind':'remove-closure','first':'2026-10-12','last':'2026-10-13','reason':'Autumn break'}",

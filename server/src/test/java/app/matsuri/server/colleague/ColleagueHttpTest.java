@@ -7,12 +7,16 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import app.matsuri.server.Browser;
 import app.matsuri.server.ServerTest;
 import app.matsuri.server.account.Accounts;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
 
@@ -25,6 +29,9 @@ class ColleagueHttpTest {
 
     @Autowired
     Accounts accounts;
+
+    @Autowired
+    JdbcTemplate sql;
 
     private Browser owner;
     private Browser other;
@@ -136,5 +143,76 @@ class ColleagueHttpTest {
         assertThat(other.get("/api/terms").body().size()).isZero();
         assertThat(other.get("/api/invitations/" + token).status()).isEqualTo(404);
         assertThat(other.get("/api/invitations/guessed").status()).isEqualTo(404);
+    }
+
+    @Test
+    void anOwnerWhoOpensAnInvitationKeepsTheirRights() throws Exception {
+        String token = invite("reader", "");
+        Browser.Answer refused = owner.post("/api/invitations/" + token + "/take", "{}");
+        assertThat(refused.type()).isEqualTo("/problems/own-term");
+        assertThat(owner.change(term, 1, ServerTest.FLOOD).status()).isEqualTo(200);
+        assertThat(other.post("/api/invitations/" + token + "/take", "{}").status())
+                .isEqualTo(204);
+    }
+
+    @Test
+    void whoeverPressesTenTimesAtOnceTakesItOnce() throws Exception {
+        String token = invite("reader", "");
+        List<Browser> many = new ArrayList<>();
+        for (int i = 0; i < 10; i++) {
+            many.add(Browser.of(mvc, accounts));
+        }
+        List<Integer> answers = many.parallelStream()
+                .map(person -> {
+                    try {
+                        return person.post("/api/invitations/" + token + "/take", "{}")
+                                .status();
+                    } catch (Exception e) {
+                        throw new IllegalStateException(e);
+                    }
+                })
+                .sorted()
+                .toList();
+        assertThat(answers).startsWith(204).endsWith(409);
+        assertThat(answers.stream().filter(status -> status == 409)).hasSize(9);
+    }
+
+    @Test
+    void anInvitationIsTooOldAfterTwoWeeks() throws Exception {
+        String token = invite("reader", "");
+        sql.update("update colleague set invited_at = dateadd(day, -15, invited_at) where term_id = ?", term);
+        Browser.Answer old = other.post("/api/invitations/" + token + "/take", "{}");
+        assertThat(old.status()).isEqualTo(404);
+        assertThat(old.body().path("detail").stringValue()).contains("too old");
+    }
+
+    @Test
+    void whoWasInvitedToLookMakesNoTermsUnlessTheInvitationSaysSo() throws Exception {
+        assertThat(made("guest1", invite("reader", "")).status()).isEqualTo(403);
+        assertThat(made("guest2", invite("reader", ",\"makesTerms\":true")).status())
+                .isEqualTo(201);
+        assertThat(made("guest3", invite("co-teacher", "")).status()).isEqualTo(201);
+    }
+
+    /** What comes of it when an account that is made for the invitation opens a plan. */
+    private Browser.Answer made(String name, String token) throws Exception {
+        String signIn = name + System.nanoTime();
+        mvc.perform(post("/api/invitations/" + token + "/account")
+                .with(csrf())
+                .contentType("application/json")
+                .content("{\"signIn\":\"" + signIn + "\",\"password\":\"a long enough one\"}"));
+        Browser guest = Browser.as(mvc, accounts.find(signIn).orElseThrow());
+        return guest.ask(
+                HttpMethod.POST,
+                "/api/terms",
+                Browser.demo().getBytes(StandardCharsets.UTF_8),
+                "application/octet-stream");
+    }
+
+    @Test
+    void aTermWithALongNameInvitesAllTheSame() throws Exception {
+        term = owner.open(Browser.demo().replace("\"Autumn 2026\"", "\"" + "Autumn ".repeat(40) + "\""));
+        at = "/api/terms/" + term;
+        assertThat(invite("reader", "")).isNotBlank();
     }
 }

@@ -51,7 +51,7 @@ class CommandsTest {
 
     private static Stored stored() {
         Decisions demo = PlanFile.read(Browser.demo()).decisions();
-        return new Stored(7, 1, Rows.of(List.of()), demo, null);
+        return new Stored(7, 1, Rows.of(List.of()), demo, false, null);
     }
 
     private Result run(String... arguments) {

@@ -131,4 +131,15 @@ class LanesHttpTest {
                 .contains("HYD 210 A, MAP 115 A")
                 .contains("HYD 210 B");
     }
+
+    @Test
+    void aNewLessonIsProposedWithTheLanesInView() throws Exception {
+        Browser.Answer answer = browser.post(
+                "/api/terms/" + term + "/proposals?view=lanes&course=HYD%20210&section=A",
+                "{\"kind\":\"put-lesson\",\"course\":\"HYD 210\",\"unit\":\"RE\",\"lesson\":{\"id\":\"RE0\",\"title\":\"Before all\"},"
+                        + "\"before\":\"RE1\"}");
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        JsonNode knots = lane(answer.body().path("lanes"), "A").path("knots");
+        assertThat(knots.toString()).contains("\"RE0\"");
+    }
 }

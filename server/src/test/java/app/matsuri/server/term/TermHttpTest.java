@@ -152,7 +152,7 @@ class TermHttpTest {
         form.put("outline", "x".repeat(2_000_001));
         Browser.Answer tooLong = browser.post("/api/starts/understood", json(form));
         assertThat(tooLong.status()).isEqualTo(400);
-        assertThat(tooLong.body().path("detail").stringValue()).contains("too long");
+        assertThat(tooLong.body().path("detail").stringValue()).contains("2,000,001 characters");
         form.remove("name");
         assertThat(browser.post("/api/starts", json(form)).status()).isEqualTo(400);
     }

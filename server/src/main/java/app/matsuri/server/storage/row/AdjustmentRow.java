@@ -38,4 +38,9 @@ public final class AdjustmentRow implements Row {
     public Object key() {
         return new Key(termId, course, section, item, student);
     }
+
+    @Override
+    public boolean ofOneself() {
+        return !student.isEmpty();
+    }
 }

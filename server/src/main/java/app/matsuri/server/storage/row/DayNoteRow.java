@@ -36,4 +36,9 @@ public final class DayNoteRow implements Row {
     public Object key() {
         return new Key(termId, course, section, onDate);
     }
+
+    @Override
+    public boolean ofOneself() {
+        return own;
+    }
 }

@@ -44,4 +44,9 @@ public final class NoticeRow implements Row {
     public Object key() {
         return new Key(termId, course, id);
     }
+
+    @Override
+    public boolean ofOneself() {
+        return reach.equals("OWN") || reach.equals("own");
+    }
 }

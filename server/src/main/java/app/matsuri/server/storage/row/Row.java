@@ -25,4 +25,10 @@ public sealed interface Row
                 TellingRow {
 
     Object key();
+
+    /** Whether it is for oneself, or of a single student: who may only look does not hear of it. */
+    @com.fasterxml.jackson.annotation.JsonIgnore
+    default boolean ofOneself() {
+        return false;
+    }
 }
