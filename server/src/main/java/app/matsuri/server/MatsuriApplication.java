@@ -1,6 +1,8 @@
 package app.matsuri.server;
 
 import app.matsuri.server.command.CommandLine;
+import app.matsuri.server.disk.Copies;
+import app.matsuri.server.disk.DataFolder;
 import app.matsuri.server.settings.MatsuriProperties;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -9,6 +11,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
@@ -21,13 +24,38 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 @EnableScheduling
 public class MatsuriApplication {
 
+    private static final String DATA = "--matsuri.data=";
+
     public static void main(String[] arguments) throws IOException {
         if (arguments.length > 1 && arguments[0].equals("--command")) {
             List<String> command = List.of(arguments).subList(2, arguments.length);
             System.exit(
                     CommandLine.run(MatsuriApplication.class, Path.of(arguments[1]), command, System.out, System.err));
         }
+        if (arguments.length == 3 && arguments[0].equals("--restore")) {
+            System.exit(restored(Path.of(arguments[1]), Path.of(arguments[2])));
+        }
+        for (String argument : arguments) {
+            Optional<String> wrong = argument.startsWith(DATA)
+                    ? DataFolder.wrong(Path.of(argument.substring(DATA.length())))
+                    : Optional.empty();
+            if (wrong.isPresent()) {
+                System.err.println("matsuri: " + wrong.get());
+                System.exit(2);
+            }
+        }
         SpringApplication.run(MatsuriApplication.class, arguments);
+    }
+
+    private static int restored(Path copy, Path folder) throws IOException {
+        try {
+            Path before = Copies.restore(copy, folder);
+            System.out.println("Brought back from " + copy + ". What was there before lies in " + before + ".");
+            return 0;
+        } catch (Copies.NoCopy e) {
+            System.err.println("matsuri: " + e.getMessage());
+            return 2;
+        }
     }
 
     /** The one clock; set to the pinned day where there is one, its time of day going on. */

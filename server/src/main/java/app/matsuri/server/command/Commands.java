@@ -8,7 +8,9 @@ import app.matsuri.exchange.plan.Fault;
 import app.matsuri.server.account.Accounts;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.bundle.Bundles;
+import app.matsuri.server.disk.Copies;
 import app.matsuri.server.http.Problem;
+import app.matsuri.server.settings.MatsuriProperties;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import java.io.BufferedOutputStream;
@@ -22,11 +24,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import javax.sql.DataSource;
 import org.springframework.stereotype.Component;
 
 /**
  * Commands for whoever owns the data folder: {@code bundle TERM --out FILE.zip [--history]}, {@code open FILE.zip --account NAME}
- * and {@code admin terms}.
+ * {@code backup FILE.zip} and {@code admin terms}.
  */
 @Component
 public class Commands {
@@ -34,8 +37,12 @@ public class Commands {
     private final TermStore store;
     private final Bundles bundles;
     private final Accounts accounts;
+    private final DataSource connections;
+    private final MatsuriProperties settings;
 
-    Commands(TermStore store, Bundles bundles, Accounts accounts) {
+    Commands(TermStore store, Bundles bundles, Accounts accounts, DataSource connections, MatsuriProperties settings) {
+        this.connections = connections;
+        this.settings = settings;
         this.store = store;
         this.bundles = bundles;
         this.accounts = accounts;
@@ -63,6 +70,7 @@ public class Commands {
             return switch (name) {
                 case "bundle" -> bundle(rest);
                 case "open" -> open(rest);
+                case "backup" -> backup(rest);
                 case "admin" -> admin(rest);
                 default -> Result.wrong("There is no command “" + name + "”.");
             };
@@ -133,6 +141,18 @@ public class Commands {
         Bundles.Opened opened = bundles.open(by, file);
         String faults = opened.faults().stream().map(f -> f.message() + "\n").collect(Collectors.joining());
         return new Result(0, opened.termId() + "\n", faults);
+    }
+
+    private Result backup(List<String> arguments) throws IOException {
+        if (arguments.size() != 1) {
+            return Result.wrong("Usage: ./matsuri backup FILE.zip");
+        }
+        try {
+            Copies.write(connections, Path.of(settings.data()).toAbsolutePath(), Path.of(arguments.get(0)));
+            return new Result(0, "", "");
+        } catch (Copies.NoCopy e) {
+            return Result.wrong(Known.message(e));
+        }
     }
 
     private Result admin(List<String> arguments) {

@@ -11,6 +11,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param demo folder with the demo's plan files; null for real use
  * @param today the day that counts as today; null for the real one
  * @param data the folder of the database and of what lies beside it
+ * @param keepCopies how many daily copies of the data are kept; 0 for none
  * @param firstCode the code with which the first account is made; null for one that the start makes up and prints
  * @param passwordStrength how much work it is to try a password, 4 to 31: each step doubles it
  */
@@ -19,5 +20,6 @@ public record MatsuriProperties(
         @Nullable String demo,
         @Nullable LocalDate today,
         @DefaultValue("data") String data,
+        @DefaultValue("7") int keepCopies,
         @Nullable String firstCode,
         @DefaultValue("10") int passwordStrength) {}

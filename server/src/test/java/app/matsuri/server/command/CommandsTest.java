@@ -23,6 +23,7 @@ import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.bundle.Bundles;
 import app.matsuri.server.command.Commands.Result;
 import app.matsuri.server.http.Problem;
+import app.matsuri.server.settings.MatsuriProperties;
 import app.matsuri.server.storage.Rows;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
@@ -33,6 +34,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -47,7 +49,8 @@ class CommandsTest {
     private final TermStore store = mock(TermStore.class);
     private final Bundles bundles = mock(Bundles.class);
     private final Accounts accounts = mock(Accounts.class);
-    private final Commands commands = new Commands(store, bundles, accounts);
+    private final Commands commands = new Commands(
+            store, bundles, accounts, mock(DataSource.class), new MatsuriProperties(null, null, "data", 7, null, 10));
 
     private static Stored stored() {
         Decisions demo = PlanFile.read(Browser.demo()).decisions();
