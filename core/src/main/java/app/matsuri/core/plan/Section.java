@@ -16,6 +16,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -68,11 +69,12 @@ public record Section(
         students = List.copyOf(students);
         meets = List.copyOf(meets);
         sessionChanges = List.copyOf(sessionChanges);
-        Map<String, OwnLesson> own = new LinkedHashMap<>(lessons);
+        // in an order of their own, so that equal decisions are written alike however they came about
+        Map<String, OwnLesson> own = new TreeMap<>(lessons);
         own.values().removeIf(OwnLesson.NOTHING::equals);
         lessons = Collections.unmodifiableMap(own);
-        holdsEmpty = Collections.unmodifiableSet(new LinkedHashSet<>(holdsEmpty));
-        taught = Collections.unmodifiableMap(new LinkedHashMap<>(taught));
+        holdsEmpty = Collections.unmodifiableSet(new TreeSet<>(holdsEmpty));
+        taught = Collections.unmodifiableMap(new TreeMap<>(taught));
         Map<LocalDateTime, List<Link>> added = new TreeMap<>(sessionLinks);
         added.values().removeIf(List::isEmpty);
         sessionLinks = Collections.unmodifiableMap(added);

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Collections;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -55,9 +54,9 @@ public record Told(
     }
 
     public Told {
-        lessons = Collections.unmodifiableMap(new LinkedHashMap<>(lessons));
+        lessons = Collections.unmodifiableMap(new TreeMap<>(lessons));
         sessions = Collections.unmodifiableMap(new TreeMap<>(sessions));
-        work = Collections.unmodifiableMap(new LinkedHashMap<>(work));
+        work = Collections.unmodifiableMap(new TreeMap<>(work));
         tellings = List.copyOf(tellings);
     }
 
