@@ -20,7 +20,7 @@ class Attempts {
     static final int FREE_OF_NAME = 5;
 
     /** Free attempts from an address, behind which there may be a whole class. */
-    static final int FREE_OF_ADDRESS = 30;
+    static final int FREE_OF_ADDRESS = 50;
 
     static final Duration LONGEST = Duration.ofMinutes(15);
 

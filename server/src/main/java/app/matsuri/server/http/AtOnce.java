@@ -43,7 +43,7 @@ class AtOnce extends OncePerRequestFilter {
 
     static final int MOST_STRANGERS_OF_ONE = 30;
 
-    /** After which a request is given up. */
+    /** After which a request is given up, counted from when its body was read. */
     static final Duration MOST_TIME = Duration.ofSeconds(20);
 
     private static final int TRY_AGAIN_SECONDS = 5;

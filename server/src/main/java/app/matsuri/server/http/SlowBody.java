@@ -1,5 +1,6 @@
 package app.matsuri.server.http;
 
+import app.matsuri.core.calendar.TimeLimit;
 import jakarta.servlet.ReadListener;
 import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
@@ -71,6 +72,7 @@ final class SlowBody extends ServletInputStream {
 
     private int counted(int bytes) throws IOException {
         read += Math.max(0, bytes);
+        TimeLimit.begin(AtOnce.MOST_TIME); // what comes over a slow line is no work
         long allowed = GRACE.toMillis() + read * 1000 / LEAST_RATE;
         if (bytes >= 0 && (System.nanoTime() - begun) / 1_000_000 > allowed) {
             throw new TooSlow(read);
