@@ -1,5 +1,6 @@
 -- who was invited to look or to stand in makes no terms, unless the invitation says so
 alter table account add column guest boolean default false not null;
+alter table account add column locked boolean default false not null;
 alter table colleague add column makes_terms boolean default false not null;
 
 -- there is one first account, however many ask for it at once

@@ -27,6 +27,9 @@ public class Account {
     /** Whether the person was invited to look or to stand in only, and makes no terms. */
     public boolean guest;
 
+    /** Whether whoever runs the server keeps the person out. */
+    public boolean locked;
+
     /** Where reminders for who teaches go; empty for nowhere. */
     public String mail = "";
 

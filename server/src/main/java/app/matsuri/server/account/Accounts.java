@@ -74,7 +74,10 @@ public class Accounts implements UserDetailsService {
     @Override
     @Transactional(readOnly = true)
     public SignedIn loadUserByUsername(String signIn) {
-        return find(signIn).orElseThrow(() -> new UsernameNotFoundException("no such account"));
+        // who is kept out hears the same as who has no account
+        return find(signIn)
+                .filter(by -> !entities.find(Account.class, by.accountId()).locked)
+                .orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
 
     /**
@@ -92,6 +95,48 @@ public class Accounts implements UserDetailsService {
                     "Your account is for what you were invited to; it makes no terms of its own. Ask who invited you"
                             + " for more. Nothing was stored.");
         }
+    }
+
+    /**
+     * An account as whoever runs the server sees it.
+     *
+     * @param terms how many its workspace has, without deleted ones
+     */
+    public record Line(
+            long id, String signIn, String displayName, boolean guest, boolean locked, Instant createdAt, long terms) {}
+
+    /** All of them, in the order in which they were made. */
+    @Transactional(readOnly = true)
+    public List<Line> lines() {
+        return entities.createQuery(
+                        "select a, (select count(*) from TermRecord t where t.workspaceId = a.workspaceId and t.deletedAt"
+                                + " is null) from Account a order by a.id",
+                        Object[].class)
+                .getResultStream()
+                .map(row -> {
+                    Account a = (Account) row[0];
+                    return new Line(
+                            a.id,
+                            a.signIn,
+                            a.displayName,
+                            a.guest,
+                            a.locked,
+                            a.createdAt,
+                            ((Number) row[1]).longValue());
+                })
+                .toList();
+    }
+
+    /** Keeps a person out, or lets them in again. */
+    @Transactional
+    public void lock(SignedIn by, boolean locked) {
+        entities.find(Account.class, by.accountId()).locked = locked;
+    }
+
+    /** Gives a person another password, whatever the one so far is. */
+    @Transactional
+    public void reset(SignedIn by, String other) {
+        entities.find(Account.class, by.accountId()).passwordHash = encoder.encode(other);
     }
 
     /** What the people of a workspace sign in with. */

@@ -86,6 +86,11 @@ public class Sessions implements HttpSessionListener {
         return !found.isEmpty();
     }
 
+    /** Ends all of a person's. */
+    public void endAll(SignedIn by) {
+        open.values().stream().filter(session -> isOf(session, by)).toList().forEach(HttpSession::invalidate);
+    }
+
     /** Ends all of a person's but the one that asks. */
     void endOthers(SignedIn by, HttpServletRequest request) {
         of(by, request).stream().filter(one -> !one.here()).forEach(one -> end(by, one.name()));

@@ -29,7 +29,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Commands for whoever owns the data folder: {@code bundle TERM --out FILE.zip [--history]}, {@code open FILE.zip --account NAME}
- * {@code backup FILE.zip} and {@code admin terms}.
+ * {@code backup FILE.zip} and {@code admin …}.
  */
 @Component
 public class Commands {
@@ -37,10 +37,18 @@ public class Commands {
     private final TermStore store;
     private final Bundles bundles;
     private final Accounts accounts;
+    private final Administration administration;
     private final DataSource connections;
     private final MatsuriProperties settings;
 
-    Commands(TermStore store, Bundles bundles, Accounts accounts, DataSource connections, MatsuriProperties settings) {
+    Commands(
+            TermStore store,
+            Bundles bundles,
+            Accounts accounts,
+            Administration administration,
+            DataSource connections,
+            MatsuriProperties settings) {
+        this.administration = administration;
         this.connections = connections;
         this.settings = settings;
         this.store = store;
@@ -155,9 +163,9 @@ public class Commands {
         }
     }
 
-    private Result admin(List<String> arguments) {
+    private Result admin(List<String> arguments) throws IOException {
         if (!arguments.equals(List.of("terms"))) {
-            return Result.wrong("Usage: ./matsuri admin terms");
+            return administration.run(arguments);
         }
         List<String> lines = new ArrayList<>();
         for (TermStore.Owned owned : store.everywhere()) {

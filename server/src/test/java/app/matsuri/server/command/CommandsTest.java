@@ -18,7 +18,9 @@ import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
 import app.matsuri.exchange.plan.PlanFile;
 import app.matsuri.server.Browser;
+import app.matsuri.server.account.AccessLog;
 import app.matsuri.server.account.Accounts;
+import app.matsuri.server.account.Sessions;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.bundle.Bundles;
 import app.matsuri.server.command.Commands.Result;
@@ -27,6 +29,7 @@ import app.matsuri.server.settings.MatsuriProperties;
 import app.matsuri.server.storage.Rows;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
+import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -49,8 +52,12 @@ class CommandsTest {
     private final TermStore store = mock(TermStore.class);
     private final Bundles bundles = mock(Bundles.class);
     private final Accounts accounts = mock(Accounts.class);
-    private final Commands commands = new Commands(
-            store, bundles, accounts, mock(DataSource.class), new MatsuriProperties(null, null, "data", 7, null, 10));
+    private static final MatsuriProperties SETTINGS = new MatsuriProperties(null, null, "data", 7, null, 10);
+
+    private final Administration administration = new Administration(
+            accounts, mock(Sessions.class), mock(AccessLog.class), mock(EntityManager.class), SETTINGS);
+    private final Commands commands =
+            new Commands(store, bundles, accounts, administration, mock(DataSource.class), SETTINGS);
 
     private static Stored stored() {
         Decisions demo = PlanFile.read(Browser.demo()).decisions();

@@ -1,0 +1,98 @@
+package app.matsuri.server.command;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import app.matsuri.server.ServerTest;
+import app.matsuri.server.account.Accounts;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpSession;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.MvcResult;
+
+/** Accounts locked, opened again and given another password by whoever runs the server. */
+@ServerTest
+class AdministrationTest {
+
+    private static final String PASSWORD = "a password of some length";
+
+    @Autowired
+    MockMvc mvc;
+
+    @Autowired
+    Accounts accounts;
+
+    @Autowired
+    Commands commands;
+
+    private String name;
+
+    @BeforeEach
+    void make() {
+        name = "wren" + System.nanoTime();
+        accounts.create(name, "W. Oakes", PASSWORD);
+    }
+
+    private MvcResult signIn(String password) throws Exception {
+        return mvc.perform(
+                        post("/api/session").with(csrf()).param("signIn", name).param("password", password))
+                .andReturn();
+    }
+
+    private MockHttpSession session() throws Exception {
+        return (MockHttpSession) signIn(PASSWORD).getRequest().getSession();
+    }
+
+    private Commands.Result admin(String... words) {
+        List<String> arguments = new ArrayList<>(List.of("admin"));
+        arguments.addAll(List.of(words));
+        return commands.run(arguments);
+    }
+
+    private boolean in(MockHttpSession session) throws Exception {
+        return !session.isInvalid()
+                && mvc.perform(get("/api/me").session(session))
+                                .andReturn()
+                                .getResponse()
+                                .getStatus()
+                        == 200;
+    }
+
+    @Test
+    void whoIsLockedIsOutAtOnceAndHearsWhatAStrangerHears() throws Exception {
+        MockHttpSession session = session();
+        assertThat(in(session)).isTrue();
+        assertThat(admin("lock", name).status()).isZero();
+        assertThat(in(session)).isFalse();
+        MvcResult out = signIn(PASSWORD);
+        assertThat(out.getResponse().getStatus()).isEqualTo(401);
+        assertThat(out.getResponse().getContentAsString()).contains("do not belong together");
+        assertThat(admin("accounts").out()).containsPattern(name + "\tW. Oakes\tlocked\t0\t");
+        assertThat(admin("unlock", name).status()).isZero();
+        assertThat(signIn(PASSWORD).getResponse().getStatus()).isEqualTo(204);
+    }
+
+    @Test
+    void anotherPasswordIsPrintedOnceAndEndsWhatWasOpen() throws Exception {
+        MockHttpSession session = session();
+        String other = admin("reset", name).out().strip();
+        assertThat(in(session)).isFalse();
+        assertThat(signIn(PASSWORD).getResponse().getStatus()).isEqualTo(401);
+        assertThat(signIn(other).getResponse().getStatus()).isEqualTo(204);
+    }
+
+    @Test
+    void whatIsThereIsCountedAndWhatIsNoneIsSaid() {
+        assertThat(admin("statistics").out()).containsPattern("accounts\t[1-9]").contains("bytes of the database\t");
+        assertThat(admin("lock", "nobody").err()).contains("There is no account “nobody”");
+        for (List<String> wrong : List.of(List.of("lock"), List.of("delete", name), List.<String>of())) {
+            assertThat(admin(wrong.toArray(String[]::new)).err()).startsWith("Usage:");
+        }
+    }
+}
