@@ -91,12 +91,12 @@ function submit() {
           required
           maxlength="72"
         />
+        <p v-if="first" class="wide soft">A password of ten characters or more. It cannot be looked up later, so note it down.</p>
         <template v-if="first">
           <label for="code">Code</label>
           <input id="code" v-model="code" class="field" autocomplete="off" required maxlength="100" />
-          <p class="wide soft">The server printed it when it started.</p>
+          <p class="wide soft">The server printed it when it started, such as ABCD-2345.</p>
         </template>
-        <p v-if="first" class="wide soft">Ten characters or more. It cannot be looked up later, so note it down.</p>
         <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
         <div class="wide actions">
           <button type="submit" class="btn go" :disabled="busy">{{ first ? "Make the account" : "Sign in" }}</button>
