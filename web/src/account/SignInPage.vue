@@ -91,7 +91,9 @@ function submit() {
           required
           maxlength="72"
         />
-        <p v-if="first" class="wide soft">A password of ten characters or more. It cannot be looked up later, so note it down.</p>
+        <p v-if="first" class="wide soft">
+          A password of ten characters or more. It cannot be looked up later, so note it down.
+        </p>
         <template v-if="first">
           <label for="code">Code</label>
           <input id="code" v-model="code" class="field" autocomplete="off" required maxlength="100" />
