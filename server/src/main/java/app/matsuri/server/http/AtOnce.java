@@ -78,8 +78,8 @@ class AtOnce extends OncePerRequestFilter {
             HttpServletRequest read = null;
             try {
                 read = ofStranger(given);
-            } catch (SlowBody.TooSlow | HttpMessageNotReadableException wrong) {
-                boolean slow = wrong instanceof SlowBody.TooSlow;
+            } catch (IOException | HttpMessageNotReadableException wrong) {
+                boolean slow = wrong instanceof IOException; // or it broke off
                 response.setHeader("Connection", "close");
                 Refusal.write(
                         response,
@@ -87,10 +87,12 @@ class AtOnce extends OncePerRequestFilter {
                         "not-readable",
                         "The request could not be read",
                         slow ? "It came too slowly. Try again." : "Its fields are not in the form that is expected.");
+                NoSwallow.of(request, response);
                 return;
             }
             if (read == null) {
                 later(response);
+                NoSwallow.of(request, response);
                 return;
             }
             given = read;

@@ -46,6 +46,7 @@ class BodyLimit extends OncePerRequestFilter {
                     response,
                     "That is " + bytes / 1024 + " KB; at most " + MOST_OF_STRANGERS / 1024
                             + " KB are taken of who is not signed in. Sign in and try again. Nothing was stored.");
+            NoSwallow.of(request, response);
         } else if (request.getRequestURI().equals("/api/bundles") ? bytes > MOST_OF_BUNDLE : bytes > MOST) {
             long most = request.getRequestURI().equals("/api/bundles") ? MOST_OF_BUNDLE / 1024 / 1024 : 8;
             refuse(
