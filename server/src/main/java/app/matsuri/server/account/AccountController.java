@@ -8,7 +8,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -113,13 +112,7 @@ class AccountController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void password(
             @AuthenticationPrincipal SignedIn by, @Valid @RequestBody OtherPassword other, HttpServletRequest request) {
-        if (attempts.wait(by.signIn(), request.getRemoteAddr()).compareTo(Duration.ZERO) > 0) {
-            throw new Problem(
-                    HttpStatus.TOO_MANY_REQUESTS,
-                    "too-many-attempts",
-                    "Too many attempts",
-                    "The password was wrong too often. Wait a while, then try again.");
-        }
+        attempts.look(by.signIn(), request.getRemoteAddr());
         try {
             accounts.password(by, other.now(), other.password());
         } catch (Problem refused) {
@@ -154,13 +147,9 @@ class AccountController {
     @PostMapping("/accounts")
     @ResponseStatus(HttpStatus.CREATED)
     Me create(@Valid @RequestBody NewAccount account, HttpServletRequest request, HttpServletResponse response) {
-        if (attempts.wait("", request.getRemoteAddr()).compareTo(Duration.ZERO) > 0) {
-            throw new Problem(
-                    HttpStatus.TOO_MANY_REQUESTS,
-                    "too-many-attempts",
-                    "Too many attempts",
-                    "The code was wrong too often. Wait a while, then try again.");
-        }
+        // by the address alone: a stranger who guesses keeps nobody else from it
+        String guesser = "first account from " + request.getRemoteAddr();
+        attempts.look(guesser, request.getRemoteAddr());
         SignedIn by;
         try {
             by = first.make(account.code(), account.signIn(), account.displayName(), account.password());
@@ -168,7 +157,7 @@ class AccountController {
             if (refused.status() != HttpStatus.FORBIDDEN) {
                 throw refused; // it was no guess
             }
-            attempts.failed("", request.getRemoteAddr());
+            attempts.failed(guesser, request.getRemoteAddr());
             log.say("first account refused", account.signIn(), request);
             throw refused;
         }

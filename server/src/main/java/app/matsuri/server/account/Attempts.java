@@ -1,5 +1,6 @@
 package app.matsuri.server.account;
 
+import app.matsuri.server.http.Problem;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.Ticker;
@@ -7,6 +8,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Locale;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
@@ -49,6 +51,25 @@ class Attempts {
         Duration name = wait(name(signIn), FREE_OF_NAME);
         Duration from = wait("from " + address, FREE_OF_ADDRESS);
         return name.compareTo(from) > 0 ? name : from;
+    }
+
+    /**
+     * Goes on where one may try.
+     *
+     * @throws Problem where one has to wait
+     */
+    void look(String signIn, String address) {
+        Duration wait = wait(signIn, address);
+        if (!wait.isZero()) {
+            throw new Problem(HttpStatus.TOO_MANY_REQUESTS, "too-many-attempts", "Too many attempts", said(wait));
+        }
+    }
+
+    /** How long to wait, in words. */
+    static String said(Duration wait) {
+        long seconds = wait.toSeconds() + 1;
+        return "That was tried in vain too often. Wait "
+                + (seconds < 90 ? seconds + " seconds" : seconds / 60 + 1 + " minutes") + ", then try again.";
     }
 
     private Duration wait(String key, int free) {

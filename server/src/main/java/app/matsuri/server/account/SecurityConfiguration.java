@@ -133,16 +133,13 @@ class SecurityConfiguration {
                 return;
             }
             log.say("sign-in held off", tried(request), request);
-            long seconds = wait.toSeconds() + 1;
-            response.setHeader("Retry-After", Long.toString(seconds));
+            response.setHeader("Retry-After", Long.toString(wait.toSeconds() + 1));
             Refusal.write(
                     response,
                     HttpStatus.TOO_MANY_REQUESTS,
                     "too-many-attempts",
                     "Too many attempts",
-                    "That was tried in vain too often. Wait "
-                            + (seconds < 90 ? seconds + " seconds" : seconds / 60 + 1 + " minutes")
-                            + ", then try again.");
+                    Attempts.said(wait));
         }
     }
 
