@@ -16,8 +16,11 @@ import app.matsuri.core.session.Session;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
 
@@ -67,14 +70,18 @@ final class HoursAmiss {
     }
 
     private static void classes(Slots slots, SectionSchedule section, Consumer<Finding> found) {
+        Map<LocalDate, List<Session>> on = new HashMap<>();
+        for (Session session : section.sessions().all()) {
+            if (session.origin() != Session.Origin.BEAT) {
+                days(session.start(), session.end(), on, session);
+            }
+        }
         List<Slot> during = new ArrayList<>();
         boolean place = false;
+        boolean own = section.section().instructor().isEmpty();
         for (Slot slot : slots.all()) {
-            for (Session session : section.sessions().all()) {
-                if (session.origin() != Session.Origin.BEAT
-                        && session.start().isBefore(slot.end())
-                        && slot.start().isBefore(session.end())) {
-                    boolean own = section.section().instructor().isEmpty();
+            for (Session session : at(slot, on)) {
+                if (session.start().isBefore(slot.end()) && slot.start().isBefore(session.end())) {
                     boolean there = !slot.place().isEmpty() && slot.place().equalsIgnoreCase(session.place());
                     place |= there && !own;
                     if ((own || there) && !slot.blocked()) {
@@ -94,9 +101,25 @@ final class HoursAmiss {
         }
     }
 
+    /** Puts what goes on from a moment until another under each of its days. */
+    private static <T> void days(LocalDateTime start, LocalDateTime end, Map<LocalDate, List<T>> on, T what) {
+        for (LocalDate day = start.toLocalDate(); day.atStartOfDay().isBefore(end); day = day.plusDays(1)) {
+            on.computeIfAbsent(day, d -> new ArrayList<>()).add(what);
+        }
+    }
+
+    /** What goes on on the days of a slot. */
+    private static <T> Set<T> at(Slot slot, Map<LocalDate, List<T>> on) {
+        Set<T> all = new LinkedHashSet<>(on.getOrDefault(slot.date(), List.of()));
+        all.addAll(on.getOrDefault(slot.end().toLocalDate(), List.of()));
+        return all;
+    }
+
     private static void others(Slots one, Slots other, Consumer<Finding> found) {
+        Map<LocalDate, List<Slot>> on = new HashMap<>();
+        other.all().forEach(b -> days(b.start(), b.end(), on, b));
         List<Slot> during = one.all().stream()
-                .filter(a -> other.all().stream()
+                .filter(a -> at(a, on).stream()
                         .anyMatch(b -> b.start().isBefore(a.end()) && a.start().isBefore(b.end())))
                 .toList();
         if (!during.isEmpty()) {

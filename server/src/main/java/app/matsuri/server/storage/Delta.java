@@ -68,7 +68,7 @@ public record Delta(List<Step> steps) {
     }
 
     private static boolean same(Row a, Row b) {
-        return a == b || Json.MAPPER.valueToTree(a).equals(Json.MAPPER.<JsonNode>valueToTree(b));
+        return a == b || Columns.same(a, b);
     }
 
     public boolean isEmpty() {
