@@ -181,10 +181,7 @@ public class ChangeService {
         if (before.whatIf() != null) {
             throw nothing("return to");
         }
-        History.Line line = history.lines(termId).stream()
-                .filter(l -> l.seq() == seq)
-                .findFirst()
-                .orElseThrow(() -> nothing("return to"));
+        History.Line line = history.line(termId, seq).orElseThrow(() -> nothing("return to"));
         var rows = before.rows();
         for (Delta delta : history.deltasAfter(termId, seq)) {
             rows = delta.inverse().applyTo(rows);

@@ -1,5 +1,6 @@
 package app.matsuri.server.history;
 
+import app.matsuri.core.calendar.Known;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.history.HistoryEntry.Kind;
@@ -11,9 +12,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -33,6 +32,10 @@ import tools.jackson.databind.node.ObjectNode;
 public class History {
 
     private static final Logger LOG = LoggerFactory.getLogger(History.class);
+
+    private static final String LINES =
+            "select new app.matsuri.server.history.History$Line(seq, madeAt, accountName, kind, ofSeq, sentence, name)"
+                    + " from HistoryEntry where termId = :t";
 
     private final EntityManager entities;
     private final Clock clock;
@@ -57,34 +60,83 @@ public class History {
     @Transactional(propagation = Propagation.MANDATORY)
     public void append(long termId, SignedIn by, Kind kind, @Nullable Long ofSeq, String sentence, Delta delta) {
         HistoryEntry entry = new HistoryEntry();
+        HistoryEntry last = last(termId);
         entry.termId = termId;
-        entry.seq = last(termId) + 1;
+        entry.seq = last == null ? 1 : last.seq + 1;
         entry.madeAt = Instant.now(clock);
         entry.accountId = by.accountId();
         entry.accountName = by.displayName();
         entry.kind = kind;
         entry.ofSeq = ofSeq;
         entry.sentence = sentence;
-        entry.delta = delta.json();
+        entry.delta(delta.json());
+        stands(entry, last);
         entry.ofOneself = delta.ofOneself();
         entities.persist(entry);
         entities.flush();
         entities.clear();
     }
 
-    private long last(long termId) {
-        return entities.createQuery("select coalesce(max(seq), 0) from HistoryEntry where termId = :t", Long.class)
+    private @Nullable HistoryEntry last(long termId) {
+        return entities.createQuery("from HistoryEntry where termId = :t order by seq desc", HistoryEntry.class)
                 .setParameter("t", termId)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** Says what an undo and a redo would do after an entry: from those before it, without reading them all. */
+    private void stands(HistoryEntry entry, @Nullable HistoryEntry last) {
+        Long of = entry.ofSeq;
+        Long undo;
+        Long redo;
+        if (of == null) {
+            undo = entry.kind == Kind.CHANGE ? entry.seq : 0;
+            redo = Long.valueOf(0);
+        } else if (entry.kind == Kind.UNDO) { // what stood before that change was made stands again
+            undo = Known.there(entry(entry.termId, of - 1), "what is before a change").undoSeq;
+            redo = of;
+        } else { // what had been taken back before that change was
+            undo = of;
+            redo = Known.there(entry(entry.termId, undone(entry.termId, of) - 1), "what is before an undo").redoSeq;
+        }
+        if (undo == null || redo == null || (last != null && last.undoSeq == null)) {
+            Standing standing = standing(entry.termId);
+            standing.add(entry.kind, entry.seq, of);
+            undo = standing.undo();
+            redo = standing.redo();
+        }
+        entry.undoSeq = undo;
+        entry.redoSeq = redo;
+    }
+
+    private @Nullable HistoryEntry entry(long termId, long seq) {
+        return entities.find(HistoryEntry.class, new HistoryEntry.Key(termId, seq));
+    }
+
+    /** The last entry that took a change back. */
+    private long undone(long termId, long of) {
+        return entities.createQuery(
+                        "select max(seq) from HistoryEntry where termId = :t and ofSeq = :of and kind = :undo",
+                        Long.class)
+                .setParameter("t", termId)
+                .setParameter("of", of)
+                .setParameter("undo", Kind.UNDO)
                 .getSingleResult();
+    }
+
+    /** Out of all entries, where they are from before it was kept with each. */
+    private Standing standing(long termId) {
+        Standing standing = new Standing();
+        lines(termId).forEach(l -> standing.add(l.kind(), l.seq(), l.ofSeq()));
+        return standing;
     }
 
     /** All lines, oldest first. */
     @Transactional(readOnly = true)
     public List<Line> lines(long termId) {
-        return entities.createQuery(
-                        "select new app.matsuri.server.history.History$Line(seq, madeAt, accountName, kind, ofSeq,"
-                                + " sentence, name) from HistoryEntry where termId = :t order by seq",
-                        Line.class)
+        return entities.createQuery(LINES + " order by seq", Line.class)
                 .setParameter("t", termId)
                 .getResultList();
     }
@@ -110,18 +162,22 @@ public class History {
     /** The delta of an entry. */
     @Transactional(readOnly = true)
     public Delta delta(long termId, long seq) {
-        return Delta.of(entities.find(HistoryEntry.class, new HistoryEntry.Key(termId, seq)).delta);
+        return Delta.of(
+                Known.there(entry(termId, seq), "an entry of the history").delta());
     }
 
     /** The deltas of all entries after one, newest first. */
     @Transactional(readOnly = true)
     public List<Delta> deltasAfter(long termId, long seq) {
         return entities.createQuery(
-                        "select delta from HistoryEntry where termId = :t and seq > :s order by seq desc", String.class)
+                        "from HistoryEntry where termId = :t and seq > :s order by seq desc", HistoryEntry.class)
                 .setParameter("t", termId)
                 .setParameter("s", seq)
                 .getResultStream()
-                .map(Delta::of)
+                .map(entry -> {
+                    entities.detach(entry);
+                    return Delta.of(entry.delta());
+                })
                 .toList();
     }
 
@@ -145,7 +201,7 @@ public class History {
                     if (e.name != null) {
                         node.put("name", e.name);
                     }
-                    node.set("delta", Json.read(e.delta));
+                    node.set("delta", Json.read(e.delta()));
                     entities.detach(e);
                 });
         return Json.write(all);
@@ -159,8 +215,7 @@ public class History {
     @Transactional(propagation = Propagation.MANDATORY)
     public boolean bring(Stored stored, SignedIn by, String json) {
         List<HistoryEntry> entries = new ArrayList<>();
-        int done = 0;
-        int undone = 0;
+        Standing standing = new Standing();
         try {
             for (JsonNode node : Json.read(json)) {
                 node.path("delta").path("steps").forEach(step -> {
@@ -177,20 +232,19 @@ public class History {
                 entry.ofSeq = node.has("of") ? Long.valueOf(node.path("of").longValue()) : null;
                 entry.sentence = node.path("sentence").stringValue();
                 entry.name = node.has("name") ? node.path("name").stringValue() : null;
-                entry.delta = Json.write(node.get("delta"));
-                entry.ofOneself = Delta.of(entry.delta).ofOneself();
+                entry.delta(Json.write(node.get("delta")));
+                entry.ofOneself = Delta.of(entry.delta()).ofOneself();
                 entries.add(entry);
-                undone = entry.kind == Kind.CHANGE ? 0 : undone + (entry.kind == Kind.UNDO ? 1 : 0);
-                undone -= entry.kind == Kind.REDO ? 1 : 0;
-                done += entry.kind == Kind.BEGIN ? 0 : entry.kind == Kind.UNDO ? -1 : 1;
                 boolean begins = entry.kind == Kind.BEGIN == (entries.size() == 1);
-                if (entry.seq != entries.size() || !begins || done < 0 || undone < 0) {
+                if (entry.seq != entries.size() || !begins || !standing.add(entry.kind, entry.seq, entry.ofSeq)) {
                     return false;
                 }
+                entry.undoSeq = standing.undo();
+                entry.redoSeq = standing.redo();
             }
             Rows rows = stored.rows();
             for (int i = entries.size() - 1; i >= 0; i--) {
-                Delta delta = Delta.of(entries.get(i).delta);
+                Delta delta = Delta.of(entries.get(i).delta());
                 if (!delta.leadsTo(rows)) {
                     return false;
                 }
@@ -221,7 +275,7 @@ public class History {
     /** Gives a moment a name, or takes it away (null). */
     @Transactional
     public boolean name(long termId, long seq, @Nullable String name) {
-        HistoryEntry entry = entities.find(HistoryEntry.class, new HistoryEntry.Key(termId, seq));
+        HistoryEntry entry = entry(termId, seq);
         if (entry == null) {
             return false;
         }
@@ -254,22 +308,28 @@ public class History {
     /** What can be undone and done again in the plan. */
     @Transactional(readOnly = true)
     public Ends ends(long termId) {
-        Deque<Line> done = new ArrayDeque<>();
-        Deque<Line> undone = new ArrayDeque<>();
-        List<Line> lines = new ArrayList<>(lines(termId));
-        for (Line line : lines) {
-            switch (line.kind()) {
-                case CHANGE -> {
-                    done.push(line);
-                    undone.clear();
-                }
-                case UNDO -> undone.push(done.pop());
-                case REDO -> done.push(undone.pop());
-                default -> {
-                    // the beginning stays
-                }
-            }
+        HistoryEntry last = last(termId);
+        if (last == null) {
+            return new Ends(Optional.empty(), Optional.empty());
         }
-        return new Ends(Optional.ofNullable(done.peek()), Optional.ofNullable(undone.peek()));
+        Long undo = last.undoSeq;
+        Long redo = last.redoSeq;
+        if (undo == null || redo == null) {
+            Standing standing = standing(termId);
+            return new Ends(line(termId, standing.undo()), line(termId, standing.redo()));
+        }
+        return new Ends(line(termId, undo), line(termId, redo));
+    }
+
+    /** One line; empty where there is none. */
+    @Transactional(readOnly = true)
+    public Optional<Line> line(long termId, long seq) {
+        return seq == 0
+                ? Optional.empty()
+                : entities.createQuery(LINES + " and seq = :s", Line.class)
+                        .setParameter("t", termId)
+                        .setParameter("s", seq)
+                        .getResultStream()
+                        .findFirst();
     }
 }

@@ -1,5 +1,7 @@
 package app.matsuri.server.history;
 
+import app.matsuri.core.calendar.Known;
+import app.matsuri.server.storage.Packed;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -45,12 +47,32 @@ public class HistoryEntry {
 
     public String sentence;
 
-    @Column(columnDefinition = "clob")
-    public String delta;
+    /** As it was kept before deltas were packed; null in newer entries. */
+    @Column(name = "delta", columnDefinition = "clob")
+    private @Nullable String plain;
+
+    @Column(columnDefinition = "binary large object")
+    private byte @Nullable [] packed;
+
+    /** The change that an undo takes back after this entry; 0 for none, null in entries from before it was kept. */
+    public @Nullable Long undoSeq;
+
+    /** The change that a redo makes again after this entry; likewise. */
+    public @Nullable Long redoSeq;
 
     /** Whether it is of something for oneself, or of one student's own dates. */
     public boolean ofOneself;
 
     /** What a person called this moment; null for nothing. */
     public @Nullable String name;
+
+    /** The delta, see {@link app.matsuri.server.storage.Delta#json()}. */
+    public String delta() {
+        return packed == null ? Known.there(plain, "an entry's delta") : Packed.text(packed);
+    }
+
+    void delta(String json) {
+        plain = null;
+        packed = Packed.of(json);
+    }
 }
