@@ -4,18 +4,15 @@ import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
+import org.junit.jupiter.api.Tag;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 
-/** The whole server on a database in memory, its day pinned to 7 October 2026. */
+/** The whole server on a database of its own (see {@link TestDatabase}), its day pinned to 7 October 2026. */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
-@SpringBootTest(
-        properties = {
-            "spring.datasource.url=jdbc:h2:mem:test;DB_CLOSE_DELAY=-1",
-            "matsuri.today=2026-10-07",
-            "springdoc.api-docs.enabled=true"
-        })
+@Tag("database")
+@SpringBootTest(properties = {"matsuri.test.name=test", "matsuri.today=2026-10-07", "springdoc.api-docs.enabled=true"})
 @AutoConfigureMockMvc
 public @interface ServerTest {
 

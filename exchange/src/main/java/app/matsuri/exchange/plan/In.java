@@ -27,6 +27,9 @@ import tools.jackson.databind.JsonNode;
  */
 public final class In {
 
+    /** What is said of a text that no database keeps whole. */
+    public static final String NUL = "In this text stands a character that is none (NUL). Take it out.";
+
     /** The years in which dates are taken. */
     private static final int FIRST_YEAR = 1900;
 
@@ -116,6 +119,10 @@ public final class In {
         }
         if (value.isString() && value.stringValue().length() > Bounds.text(field)) {
             faults.fatal(at(field), tooLong(value.stringValue(), Bounds.text(field)));
+            return null;
+        }
+        if (value.isString() && value.stringValue().indexOf(0) >= 0) {
+            faults.fatal(at(field), NUL);
             return null;
         }
         return value.isString() ? value.stringValue() : wrong(field, value, "a text in quotes");

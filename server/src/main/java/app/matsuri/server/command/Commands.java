@@ -9,6 +9,7 @@ import app.matsuri.server.account.Accounts;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.bundle.Bundles;
 import app.matsuri.server.disk.Copies;
+import app.matsuri.server.disk.Room;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.settings.MatsuriProperties;
 import app.matsuri.server.storage.Stored;
@@ -39,6 +40,7 @@ public class Commands {
     private final Accounts accounts;
     private final Administration administration;
     private final DataSource connections;
+    private final Room room;
     private final MatsuriProperties settings;
 
     Commands(
@@ -47,7 +49,9 @@ public class Commands {
             Accounts accounts,
             Administration administration,
             DataSource connections,
+            Room room,
             MatsuriProperties settings) {
+        this.room = room;
         this.administration = administration;
         this.connections = connections;
         this.settings = settings;
@@ -154,6 +158,11 @@ public class Commands {
     private Result backup(List<String> arguments) throws IOException {
         if (arguments.size() != 1) {
             return Result.wrong("Usage: ./matsuri backup FILE.zip");
+        }
+        if (!room.database()) {
+            return Result.wrong(
+                    "The database is on another server; copy it with that server's own tool, such as pg_dump."
+                            + " Nothing was copied.");
         }
         try {
             Copies.write(connections, Path.of(settings.data()).toAbsolutePath(), Path.of(arguments.get(0)));

@@ -43,7 +43,7 @@ class DailyCopies {
     /** Makes the one of today where there is none yet. */
     @Scheduled(initialDelayString = "PT10M", fixedDelayString = "PT1H")
     void today() {
-        if (kept == 0 || !Files.exists(folder.resolve(DataFolder.DATABASE)) || !room.enough()) {
+        if (kept == 0 || !room.database() || !Files.exists(folder.resolve(DataFolder.DATABASE)) || !room.enough()) {
             return;
         }
         Path copies = folder.resolve(FOLDER);

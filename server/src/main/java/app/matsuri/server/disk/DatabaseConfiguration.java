@@ -8,14 +8,16 @@ import java.util.Set;
 import org.h2.api.ErrorCode;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnExpression;
+import org.springframework.boot.flyway.autoconfigure.FlywayConfigurationCustomizer;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The connections where the database is H2: what it closed is not handed out again. */
+/** The database's scripts, and its connections where it is H2: what that closed is not handed out again. */
 @Configuration
-@ConditionalOnExpression("'${spring.datasource.url}'.startsWith('jdbc:h2:')")
 class DatabaseConfiguration {
+
+    private static final String ELSEWHERE = "jdbc:postgresql:";
 
     private static final Set<Integer> CLOSED = Set.of(
             ErrorCode.DATABASE_IS_CLOSED,
@@ -27,6 +29,16 @@ class DatabaseConfiguration {
             ErrorCode.DATABASE_CALLED_AT_SHUTDOWN);
 
     @Bean
+    FlywayConfigurationCustomizer scripts(@Value("${spring.datasource.url}") String url) {
+        return flyway -> {
+            if (url.startsWith(ELSEWHERE)) {
+                flyway.resourceProvider(new Scripts());
+            }
+        };
+    }
+
+    @Bean
+    @ConditionalOnExpression("'${spring.datasource.url}'.startsWith('jdbc:h2:')")
     HikariDataSource dataSource(
             DataSourceProperties properties,
             Room room,

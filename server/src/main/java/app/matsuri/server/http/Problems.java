@@ -6,6 +6,7 @@ import app.matsuri.core.change.NoSuch;
 import app.matsuri.core.change.Refused;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
+import app.matsuri.exchange.plan.In;
 import app.matsuri.exchange.plan.WrongWord;
 import app.matsuri.server.disk.NoRoom;
 import app.matsuri.server.storage.StaleVersion;
@@ -98,6 +99,9 @@ class Problems {
     @ExceptionHandler({DataAccessException.class, PersistenceException.class, TransactionException.class})
     ResponseEntity<ProblemDetail> storing(RuntimeException e, HttpServletRequest request) throws Exception {
         String state = state(e);
+        if (state.equals("22021")) {
+            return answer(HttpStatus.UNPROCESSABLE_CONTENT, "no-character", "This cannot be kept", In.NUL, List.of());
+        }
         if (state.startsWith("22")) {
             LOG.warn("not stored, as a value does not fit its column: {}", request.getRequestURI());
             return answer(

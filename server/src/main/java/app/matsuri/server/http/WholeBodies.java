@@ -3,6 +3,7 @@ package app.matsuri.server.http;
 import app.matsuri.exchange.file.Given;
 import app.matsuri.exchange.file.Unreadable;
 import app.matsuri.exchange.plan.Fault;
+import app.matsuri.exchange.plan.In;
 import jakarta.validation.constraints.Size;
 import java.lang.reflect.AnnotatedElement;
 import java.lang.reflect.RecordComponent;
@@ -100,6 +101,8 @@ class WholeBodies extends RequestBodyAdviceAdapter {
                                         + " at a time.",
                                 text.length(),
                                 most)));
+            } else if (text.indexOf(0) >= 0) {
+                faults.add(fault(pointer, In.NUL));
             } else if (!WHOLE.newEncoder().canEncode(text)) {
                 faults.add(fault(pointer, "In this text half of a character stands alone. Type it again."));
             }

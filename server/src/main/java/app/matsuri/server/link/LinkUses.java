@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** On which day links were opened last, written together a little later, so that a class that opens its links at once waits for none. */
@@ -18,9 +20,11 @@ class LinkUses {
     private final TransactionTemplate step;
     private final Map<Long, LocalDate> opened = new ConcurrentHashMap<>();
 
-    LinkUses(EntityManager entities, TransactionTemplate step) {
+    LinkUses(EntityManager entities, PlatformTransactionManager transactions) {
         this.entities = entities;
-        this.step = step;
+        this.step = new TransactionTemplate(transactions);
+        // also where it is asked for by who only reads
+        step.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
     }
 
     /** That a link was opened on a day. */

@@ -180,7 +180,7 @@ class ColleagueHttpTest {
     @Test
     void anInvitationIsTooOldAfterTwoWeeks() throws Exception {
         String token = invite("reader", "");
-        sql.update("update colleague set invited_at = dateadd(day, -15, invited_at) where term_id = ?", term);
+        sql.update("update colleague set invited_at = invited_at - interval '15' day where term_id = ?", term);
         Browser.Answer old = other.post("/api/invitations/" + token + "/take", "{}");
         assertThat(old.status()).isEqualTo(404);
         assertThat(old.body().path("detail").stringValue()).contains("too old");

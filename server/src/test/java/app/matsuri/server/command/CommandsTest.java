@@ -24,6 +24,7 @@ import app.matsuri.server.account.Sessions;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.bundle.Bundles;
 import app.matsuri.server.command.Commands.Result;
+import app.matsuri.server.disk.Room;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.settings.MatsuriProperties;
 import app.matsuri.server.storage.Rows;
@@ -57,7 +58,7 @@ class CommandsTest {
     private final Administration administration = new Administration(
             accounts, mock(Sessions.class), mock(AccessLog.class), mock(EntityManager.class), SETTINGS);
     private final Commands commands =
-            new Commands(store, bundles, accounts, administration, mock(DataSource.class), SETTINGS);
+            new Commands(store, bundles, accounts, administration, mock(DataSource.class), mock(Room.class), SETTINGS);
 
     private static Stored stored() {
         Decisions demo = PlanFile.read(Browser.demo()).decisions();
@@ -167,5 +168,10 @@ class CommandsTest {
         when(store.everywhere()).thenReturn(List.of(new TermStore.Owned(stored(), 5)));
         when(accounts.namesOf(5)).thenReturn("tolvanen");
         assertThat(run("admin", "terms").out()).isEqualTo("7\ttolvanen\tAutumn 2026\t2026-08-31\t2026-12-18\n");
+    }
+
+    @Test
+    void aDatabaseOnAnotherServerIsCopiedThere() {
+        wrong(run("backup", "/tmp/copy.zip"), "on another server", "pg_dump", "Nothing was copied.");
     }
 }

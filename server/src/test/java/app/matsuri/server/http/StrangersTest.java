@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.catalina.Context;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -20,9 +21,10 @@ import org.springframework.boot.web.server.servlet.context.ServletWebServerAppli
 import org.springframework.test.annotation.DirtiesContext;
 
 /** Strangers at the door of a real server: what they send costs next to nothing. */
+@Tag("database")
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"spring.datasource.url=jdbc:h2:mem:strangers;DB_CLOSE_DELAY=-1", "matsuri.today=2026-10-07"})
+        properties = {"matsuri.test.name=strangers", "matsuri.today=2026-10-07"})
 @DirtiesContext
 class StrangersTest {
 

@@ -23,6 +23,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -32,9 +33,10 @@ import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Letters by SMTP (RFC 5321), against GreenMail: each once, again where a server is down, and said where it is not known. */
+@Tag("database")
 @SpringBootTest(
         properties = {
-            "spring.datasource.url=jdbc:h2:mem:mail;DB_CLOSE_DELAY=-1",
+            "matsuri.test.name=mail",
             "matsuri.today=2026-10-07",
             "matsuri.mail.host=localhost",
             "spring.task.scheduling.pool.size=1"

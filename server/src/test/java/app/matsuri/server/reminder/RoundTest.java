@@ -13,6 +13,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.mockito.Mockito;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -24,7 +25,8 @@ import org.springframework.context.annotation.Primary;
 import org.springframework.test.web.servlet.MockMvc;
 
 /** Rounds by a clock that runs, which the test sets: nothing before its moment, nothing from a time in which nobody was reminded. */
-@SpringBootTest(properties = "spring.datasource.url=jdbc:h2:mem:rounds;DB_CLOSE_DELAY=-1")
+@Tag("database")
+@SpringBootTest(properties = "matsuri.test.name=rounds")
 @AutoConfigureMockMvc
 class RoundTest {
 
