@@ -168,7 +168,7 @@ class AccountController {
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(by, null, by.getAuthorities()));
         SecurityContextHolder.setContext(context);
         new HttpSessionSecurityContextRepository().saveContext(context, request, response);
-        sessions.begin(request, by);
+        sessions.begin(request);
         return me(by);
     }
 }

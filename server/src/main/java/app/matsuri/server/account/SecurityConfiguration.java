@@ -62,7 +62,7 @@ class SecurityConfiguration {
                         .passwordParameter("password")
                         .successHandler((request, response, who) -> {
                             if (who.getPrincipal() instanceof SignedIn by) {
-                                sessions.begin(request, by);
+                                sessions.begin(request);
                                 attempts.worked(by.signIn());
                                 log.say("signed in", by.signIn(), request);
                             }

@@ -1,31 +1,34 @@
 package app.matsuri.server.account;
 
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpSession;
-import jakarta.servlet.http.HttpSessionEvent;
-import jakarta.servlet.http.HttpSessionListener;
+import java.io.Serializable;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
-import org.jspecify.annotations.Nullable;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
 
 /** Where people are signed in. */
 @Component
-public class Sessions implements HttpSessionListener {
+public class Sessions {
 
     private static final String WHO = "matsuri.session";
 
     /** What a browser says of itself is kept up to so many characters. */
     private static final int MOST = 300;
 
-    private final Map<String, HttpSession> open = new ConcurrentHashMap<>();
+    private final FindByIndexNameSessionRepository<?> kept;
 
-    private record Who(long accountId, String name, String browser) {}
+    Sessions(FindByIndexNameSessionRepository<?> kept) {
+        this.kept = kept;
+    }
+
+    private record Who(String name, String browser) implements Serializable {}
 
     /**
      * Somewhere a person is signed in.
@@ -33,81 +36,62 @@ public class Sessions implements HttpSessionListener {
      * @param name names it, without giving it away
      * @param browser what the browser says of itself; may be empty
      * @param since when the person signed in there
-     * @param last when something was asked for there last
+     * @param last when something was asked for there last, to the minute
      * @param here whether it is the one that asks
      */
     public record OpenSession(String name, String browser, Instant since, Instant last, boolean here) {}
 
     /** Notes who signed in with the request. */
-    void begin(HttpServletRequest request, SignedIn by) {
+    void begin(HttpServletRequest request) {
         String browser = Objects.requireNonNullElse(request.getHeader("User-Agent"), "");
-        HttpSession session = request.getSession(true);
-        session.setAttribute(
-                WHO,
-                new Who(
-                        by.accountId(),
-                        UUID.randomUUID().toString(),
-                        browser.substring(0, Math.min(MOST, browser.length()))));
-        open.put(session.getId(), session);
-    }
-
-    @Override
-    public void sessionDestroyed(HttpSessionEvent event) {
-        open.remove(event.getSession().getId());
+        request.getSession(true)
+                .setAttribute(
+                        WHO,
+                        new Who(UUID.randomUUID().toString(), browser.substring(0, Math.min(MOST, browser.length()))));
     }
 
     /** Where a person is signed in, the last used first. */
     List<OpenSession> of(SignedIn by, HttpServletRequest request) {
-        Who here = who(request.getSession(false));
-        return open.values().stream()
-                .filter(session -> isOf(session, by))
-                .map(session -> said(session, here))
+        var session = request.getSession(false);
+        String here = session != null && session.getAttribute(WHO) instanceof Who who ? who.name() : "";
+        return all(by).stream()
+                .flatMap(one -> said(one, here).stream())
                 .sorted(Comparator.comparing(OpenSession::last).reversed())
                 .toList();
     }
 
-    private static OpenSession said(HttpSession session, @Nullable Who here) {
-        Who who = Objects.requireNonNull(who(session));
-        return new OpenSession(
-                who.name(),
-                who.browser(),
-                Instant.ofEpochMilli(session.getCreationTime()),
-                Instant.ofEpochMilli(session.getLastAccessedTime()),
-                here != null && here.name().equals(who.name()));
+    private static Optional<OpenSession> said(Session session, String here) {
+        return session.getAttribute(WHO) instanceof Who who
+                ? Optional.of(new OpenSession(
+                        who.name(),
+                        who.browser(),
+                        session.getCreationTime(),
+                        session.getLastAccessedTime(),
+                        here.equals(who.name())))
+                : Optional.empty();
+    }
+
+    private Collection<? extends Session> all(SignedIn by) {
+        return kept.findByPrincipalName(by.signIn()).values();
     }
 
     /** Ends one of a person's; false where there is none of that name. */
     boolean end(SignedIn by, String name) {
-        List<HttpSession> found = open.values().stream()
-                .filter(session -> isOf(session, by))
-                .filter(session -> Objects.requireNonNull(who(session)).name().equals(name))
+        List<? extends Session> found = all(by).stream()
+                .filter(one ->
+                        one.getAttribute(WHO) instanceof Who who && who.name().equals(name))
                 .toList();
-        found.forEach(HttpSession::invalidate);
+        found.forEach(one -> kept.deleteById(one.getId()));
         return !found.isEmpty();
     }
 
     /** Ends all of a person's. */
     public void endAll(SignedIn by) {
-        open.values().stream().filter(session -> isOf(session, by)).toList().forEach(HttpSession::invalidate);
+        all(by).forEach(one -> kept.deleteById(one.getId()));
     }
 
     /** Ends all of a person's but the one that asks. */
     void endOthers(SignedIn by, HttpServletRequest request) {
         of(by, request).stream().filter(one -> !one.here()).forEach(one -> end(by, one.name()));
-    }
-
-    private static boolean isOf(HttpSession session, SignedIn by) {
-        Who who = who(session);
-        return who != null && who.accountId() == by.accountId();
-    }
-
-    /** Who is signed in there; null where nobody is, or it is over. */
-    private static @Nullable Who who(@Nullable HttpSession session) {
-        try {
-            return session == null ? null : (Who) session.getAttribute(WHO);
-        } catch (IllegalStateException over) {
-            // it ended while it was looked at: nobody is signed in there any more
-            return null;
-        }
     }
 }

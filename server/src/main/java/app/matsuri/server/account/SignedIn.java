@@ -9,6 +9,11 @@ import org.springframework.security.core.userdetails.UserDetails;
 public record SignedIn(long accountId, long workspaceId, String signIn, String displayName, String passwordHash)
         implements UserDetails {
 
+    /** In a session that is kept stands no hash. */
+    private Object writeReplace() {
+        return passwordHash.isEmpty() ? this : new SignedIn(accountId, workspaceId, signIn, displayName, "");
+    }
+
     @Override
     public Collection<? extends GrantedAuthority> getAuthorities() {
         return List.of();

@@ -11,10 +11,10 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import app.matsuri.server.Browser;
 import app.matsuri.server.DemoTest;
+import jakarta.servlet.http.Cookie;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
-import org.springframework.mock.web.MockHttpSession;
 import tools.jackson.databind.JsonNode;
 
 /** What a person prefers, their password, and where they are signed in. */
@@ -60,58 +60,57 @@ class PreferencesHttpTest extends DemoTest {
         assertThat(accounts.reminded(workspace, "session")).hasSize(1);
     }
 
-    private MockHttpSession signIn(String password, int expected) throws Exception {
-        return (MockHttpSession) mvc.perform(post("/api/session")
+    private Cookie signIn(String password, int expected) throws Exception {
+        return Browser.cookie(mvc.perform(post("/api/session")
                         .with(csrf())
                         .header("User-Agent", "Some browser")
                         .param("signIn", browser.person().signIn())
                         .param("password", password))
                 .andExpect(status().is(expected))
                 .andReturn()
-                .getRequest()
-                .getSession();
+                .getResponse());
     }
 
     @Test
     void aPasswordIsChangedWithTheOneSoFarAndEndsAllOtherSignIns() throws Exception {
-        MockHttpSession here = signIn(PASSWORD, 204);
-        MockHttpSession there = signIn(PASSWORD, 204);
+        Cookie here = signIn(PASSWORD, 204);
+        Cookie there = signIn(PASSWORD, 204);
         mvc.perform(put("/api/me/password")
-                        .session(here)
+                        .cookie(here)
                         .with(csrf())
                         .contentType("application/json")
                         .content("{\"now\":\"wrong one\",\"password\":\"another of some length\"}"))
                 .andExpect(status().is(422))
                 .andExpect(jsonPath("$.type").value("/problems/wrong-password"));
         mvc.perform(put("/api/me/password")
-                        .session(here)
+                        .cookie(here)
                         .with(csrf())
                         .contentType("application/json")
                         .content("{\"now\":\"" + PASSWORD + "\",\"password\":\"" + "é".repeat(37) + "\"}"))
                 .andExpect(status().isBadRequest())
                 .andExpect(jsonPath("$.faults[0].pointer").value("/password"));
-        assertThat(there.isInvalid()).isFalse();
+        assertThat(Browser.in(mvc, there)).isTrue();
         mvc.perform(put("/api/me/password")
-                        .session(here)
+                        .cookie(here)
                         .with(csrf())
                         .contentType("application/json")
                         .content("{\"now\":\"" + PASSWORD + "\",\"password\":\"another of some length\"}"))
                 .andExpect(status().isNoContent());
-        assertThat(there.isInvalid()).isTrue();
-        assertThat(here.isInvalid()).isFalse();
+        assertThat(Browser.in(mvc, there)).isFalse();
+        assertThat(Browser.in(mvc, here)).isTrue();
         signIn(PASSWORD, 401);
         signIn("another of some length", 204);
     }
 
     @Test
     void signInsAreListedAndEndedOneByOneAndNobodyElsesAre() throws Exception {
-        MockHttpSession here = signIn(PASSWORD, 204);
-        MockHttpSession there = signIn(PASSWORD, 204);
-        mvc.perform(get("/api/me/sessions").session(here))
+        Cookie here = signIn(PASSWORD, 204);
+        Cookie there = signIn(PASSWORD, 204);
+        mvc.perform(get("/api/me/sessions").cookie(here))
                 .andExpect(jsonPath("$.length()").value(2))
                 .andExpect(jsonPath("$[?(@.here == true)].browser").value("Some browser"));
         String name = app.matsuri.exchange.plan.Json.MAPPER
-                .readTree(mvc.perform(get("/api/me/sessions").session(there))
+                .readTree(mvc.perform(get("/api/me/sessions").cookie(there))
                         .andReturn()
                         .getResponse()
                         .getContentAsString())
@@ -125,10 +124,10 @@ class PreferencesHttpTest extends DemoTest {
                         .ask(HttpMethod.DELETE, "/api/me/sessions/" + name, null, "application/json")
                         .status())
                 .isEqualTo(404);
-        assertThat(there.isInvalid()).isFalse();
-        mvc.perform(delete("/api/me/sessions/" + name).session(here).with(csrf()))
+        assertThat(Browser.in(mvc, there)).isTrue();
+        mvc.perform(delete("/api/me/sessions/" + name).cookie(here).with(csrf()))
                 .andExpect(status().isNoContent());
-        assertThat(there.isInvalid()).isTrue();
-        mvc.perform(get("/api/me").session(here)).andExpect(status().isOk());
+        assertThat(Browser.in(mvc, there)).isFalse();
+        mvc.perform(get("/api/me").cookie(here)).andExpect(status().isOk());
     }
 }

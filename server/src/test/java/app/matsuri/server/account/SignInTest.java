@@ -8,24 +8,26 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import app.matsuri.server.Browser;
 import jakarta.persistence.EntityManager;
+import jakarta.servlet.http.Cookie;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
 import org.hamcrest.Matchers;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.mock.web.MockHttpServletResponse;
-import org.springframework.mock.web.MockHttpSession;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.MvcResult;
 
 /** Signing in, the first account, and the headers of the page. */
-@SpringBootTest(
-        properties = {"spring.datasource.url=jdbc:h2:mem:sign-in;DB_CLOSE_DELAY=-1", "matsuri.first-code=WREN-2345"})
+@Tag("database")
+@SpringBootTest(properties = {"matsuri.test.name=sign-in", "matsuri.first-code=WREN-2345"})
 @AutoConfigureMockMvc
 @DirtiesContext
 class SignInTest {
@@ -42,7 +44,7 @@ class SignInTest {
     private static final String NEW =
             "{\"signIn\":\"Founder\",\"displayName\":\"F. Ounder\",\"password\":\"correct horse\",\"code\":\"wren 2345\"}";
 
-    private volatile MockHttpSession first;
+    private volatile Cookie first;
 
     private MockHttpServletResponse made(String account, int n) {
         try {
@@ -52,7 +54,7 @@ class SignInTest {
                             .content(account))
                     .andReturn();
             if (result.getResponse().getStatus() == 201) {
-                first = (MockHttpSession) result.getRequest().getSession();
+                first = Browser.cookie(result.getResponse());
             }
             return result.getResponse();
         } catch (Exception e) {
@@ -79,8 +81,7 @@ class SignInTest {
         assertThat(entities.createQuery("select count(*) from Account", Long.class)
                         .getSingleResult())
                 .isEqualTo(1);
-        MockHttpSession session = Objects.requireNonNull(first);
-        mvc.perform(get("/api/me").session(session))
+        mvc.perform(get("/api/me").cookie(Objects.requireNonNull(first)))
                 .andExpect(jsonPath("$.displayName").value("F. Ounder"));
         mvc.perform(post("/api/accounts")
                         .with(csrf())

@@ -2,17 +2,17 @@ package app.matsuri.server.command;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import app.matsuri.server.Browser;
 import app.matsuri.server.ServerTest;
 import app.matsuri.server.account.Accounts;
+import jakarta.servlet.http.Cookie;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.mock.web.MockHttpSession;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.MvcResult;
 
@@ -45,8 +45,8 @@ class AdministrationTest {
                 .andReturn();
     }
 
-    private MockHttpSession session() throws Exception {
-        return (MockHttpSession) signIn(PASSWORD).getRequest().getSession();
+    private Cookie session() throws Exception {
+        return Browser.cookie(signIn(PASSWORD).getResponse());
     }
 
     private Commands.Result admin(String... words) {
@@ -55,18 +55,13 @@ class AdministrationTest {
         return commands.run(arguments);
     }
 
-    private boolean in(MockHttpSession session) throws Exception {
-        return !session.isInvalid()
-                && mvc.perform(get("/api/me").session(session))
-                                .andReturn()
-                                .getResponse()
-                                .getStatus()
-                        == 200;
+    private boolean in(Cookie session) throws Exception {
+        return Browser.in(mvc, session);
     }
 
     @Test
     void whoIsLockedIsOutAtOnceAndHearsWhatAStrangerHears() throws Exception {
-        MockHttpSession session = session();
+        Cookie session = session();
         assertThat(in(session)).isTrue();
         assertThat(admin("lock", name).status()).isZero();
         assertThat(in(session)).isFalse();
@@ -80,7 +75,7 @@ class AdministrationTest {
 
     @Test
     void anotherPasswordIsPrintedOnceAndEndsWhatWasOpen() throws Exception {
-        MockHttpSession session = session();
+        Cookie session = session();
         String other = admin("reset", name).out().strip();
         assertThat(in(session)).isFalse();
         assertThat(signIn(PASSWORD).getResponse().getStatus()).isEqualTo(401);
