@@ -32,6 +32,7 @@ public class TestDatabase implements EnvironmentPostProcessor {
             return;
         }
         Map<String, Object> found = new HashMap<>();
+        found.put("spring.main.lazy-initialization", "false");
         if (POSTGRESQL) {
             found.put("spring.datasource.url", postgresql(name));
             found.put("spring.datasource.username", "postgres");

@@ -44,11 +44,13 @@ class RolloverController {
     private static final Pattern YEAR = Pattern.compile("\\b(?:19|20|21)\\d{2}\\b|(?<=\\b20\\d{2}[/–-])\\d{2}\\b");
 
     private final Rollovers rollovers;
+    private final RolloverSources sources;
     private final Access access;
     private final TermStore store;
 
-    RolloverController(Rollovers rollovers, Access access, TermStore store) {
+    RolloverController(Rollovers rollovers, RolloverSources sources, Access access, TermStore store) {
         this.rollovers = rollovers;
+        this.sources = sources;
         this.access = access;
         this.store = store;
     }
@@ -233,7 +235,7 @@ class RolloverController {
                         HttpStatus.UNPROCESSABLE_CONTENT, "table-at-fault", "The table cannot be read", e.getMessage());
             }
         }
-        String id = rollovers.keep(by, given.name(), decisions);
+        String id = sources.keep(by, given.name(), decisions);
         return new RolloverSource(
                 id,
                 given.name(),

@@ -16,9 +16,6 @@ import app.matsuri.server.change.ChangeService;
 import app.matsuri.server.http.ChangeGiven;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.storage.Stored;
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.HashMap;
@@ -27,7 +24,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -39,35 +35,12 @@ class Rollovers {
 
     private final Access access;
     private final ChangeService changes;
-    /** What was read from files, for a while, by who read it and a name of its own. */
-    private final Cache<String, Source> sources = Caffeine.newBuilder()
-            .maximumWeight(20_000)
-            .weigher((String id, Source source) -> weight(source.decisions()))
-            .softValues()
-            .expireAfterAccess(Duration.ofHours(2))
-            .build();
+    private final RolloverSources sources;
 
-    /** What a file came to. */
-    record Source(long workspaceId, String name, Decisions decisions) {}
-
-    Rollovers(Access access, ChangeService changes) {
+    Rollovers(Access access, ChangeService changes, RolloverSources sources) {
+        this.sources = sources;
         this.access = access;
         this.changes = changes;
-    }
-
-    /** In lessons and items, of which the largest files have thousands. */
-    private static int weight(Decisions decisions) {
-        return 50
-                + decisions.courses().stream()
-                        .flatMap(course -> course.units().stream())
-                        .mapToInt(unit -> unit.lessons().size() + unit.items().size())
-                        .sum();
-    }
-
-    String keep(SignedIn by, String name, Decisions decisions) {
-        String id = UUID.randomUUID().toString();
-        sources.put(id, new Source(by.workspaceId(), name, decisions));
-        return id;
     }
 
     /** Both ends of a rollover. */
@@ -97,14 +70,12 @@ class Rollovers {
         String name;
         Decisions from;
         if (form.source() != null) {
-            Source source = sources.getIfPresent(form.source());
-            if (source == null || source.workspaceId() != by.workspaceId()) {
-                throw new Problem(
-                        HttpStatus.NOT_FOUND,
-                        "no-such-source",
-                        "The file is no longer at hand",
-                        "Choose the file once more. Nothing was stored.");
-            }
+            RolloverSources.Source source = sources.find(by, form.source())
+                    .orElseThrow(() -> new Problem(
+                            HttpStatus.NOT_FOUND,
+                            "no-such-source",
+                            "The file is no longer at hand",
+                            "Choose the file once more. Nothing was stored."));
             name = source.name();
             from = source.decisions();
         } else {

@@ -237,6 +237,16 @@ public class TermStore {
         return new Stored(term.id, 1, rows, decisions);
     }
 
+    /** Decisions on their own, to be kept beside terms. */
+    public static byte[] packed(Decisions decisions) {
+        return Packed.of(Delta.between(new Rows(), RowWriter.rows(0, decisions)).json());
+    }
+
+    /** What was packed so. */
+    public static Decisions unpacked(byte[] packed) {
+        return RowReader.decisions(Delta.of(Packed.text(packed)).applyTo(new Rows()));
+    }
+
     /** What leads from what is stored to the decisions. */
     public Delta delta(Stored before, Decisions after) {
         return Delta.between(before.rows(), RowWriter.rows(before.termId(), after));
