@@ -3,6 +3,7 @@ package app.matsuri.server;
 import app.matsuri.server.command.CommandLine;
 import app.matsuri.server.disk.Copies;
 import app.matsuri.server.disk.DataFolder;
+import app.matsuri.server.disk.Move;
 import app.matsuri.server.settings.MatsuriProperties;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -11,6 +12,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -36,6 +38,9 @@ public class MatsuriApplication {
         if (arguments.length == 3 && arguments[0].equals("--restore")) {
             System.exit(restored(Path.of(arguments[1]), Path.of(arguments[2])));
         }
+        if (arguments.length == 3 && arguments[0].equals("--move")) {
+            System.exit(moved(Path.of(arguments[1]), arguments[2]));
+        }
         for (String argument : arguments) {
             Optional<String> wrong = argument.startsWith(DATA)
                     ? DataFolder.wrong(Path.of(argument.substring(DATA.length())))
@@ -52,6 +57,25 @@ public class MatsuriApplication {
         try {
             Path before = Copies.restore(copy, folder);
             System.out.println("Brought back from " + copy + ". What was there before lies in " + before + ".");
+            return 0;
+        } catch (Copies.NoCopy e) {
+            System.err.println("matsuri: " + e.getMessage());
+            return 2;
+        }
+    }
+
+    private static int moved(Path folder, String url) throws IOException {
+        Map<String, String> said = System.getenv();
+        try {
+            Map<String, Long> taken = Move.over(
+                    folder,
+                    url,
+                    said.getOrDefault("MATSURI_DATABASE_USER", ""),
+                    said.getOrDefault("MATSURI_DATABASE_PASSWORD", ""));
+            long rows = taken.values().stream().mapToLong(Long::longValue).sum();
+            System.out.println(rows + " rows of " + taken.size() + " tables were taken over, each table compared with"
+                    + " the folder's. Start with --database " + url + " and the same --data: the key of the links lies"
+                    + " there.");
             return 0;
         } catch (Copies.NoCopy e) {
             System.err.println("matsuri: " + e.getMessage());

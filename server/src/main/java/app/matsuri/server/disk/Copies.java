@@ -125,12 +125,12 @@ public final class Copies {
         }
     }
 
-    private static String url(Path database, String more) {
+    static String url(Path database, String more) {
         return "jdbc:h2:file:" + database.toAbsolutePath().toString().replace(".mv.db", "") + ";IFEXISTS=TRUE" + more;
     }
 
     /** Whether somebody holds the lock that a database puts on its file. */
-    private static boolean running(Path folder) throws IOException {
+    static boolean running(Path folder) throws IOException {
         Path database = folder.resolve(DataFolder.DATABASE);
         if (!Files.exists(database)) {
             return false;

@@ -17,7 +17,8 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class DatabaseConfiguration {
 
-    private static final String ELSEWHERE = "jdbc:postgresql:";
+    /** How the address of a database on another server begins. */
+    static final String ELSEWHERE = "jdbc:postgresql:";
 
     private static final Set<Integer> CLOSED = Set.of(
             ErrorCode.DATABASE_IS_CLOSED,

@@ -161,6 +161,7 @@ class CopiesTest {
     void aCopyADayIsMadeAndTheLastFewAreKept() throws Exception {
         Room room = mock(Room.class);
         when(room.enough()).thenReturn(true);
+        when(room.database()).thenReturn(true);
         for (int day = 1; day <= 5; day++) {
             Clock clock = Clock.fixed(Instant.parse("2026-10-0" + day + "T03:00:00Z"), ZoneOffset.UTC);
             DailyCopies copies = new DailyCopies(
