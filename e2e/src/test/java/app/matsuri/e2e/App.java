@@ -24,12 +24,14 @@ final class App implements AutoCloseable {
 
     private final Path data;
     private final boolean demo;
+    private final List<String> more;
     private Process process;
     private int port;
 
-    private App(Path data, boolean demo) {
+    private App(Path data, boolean demo, String... more) {
         this.data = data;
         this.demo = demo;
+        this.more = List.of(more);
     }
 
     /** The demo, started once for all journeys; each opens plans of its own in it. */
@@ -43,8 +45,8 @@ final class App implements AutoCloseable {
         return shared;
     }
 
-    static App over(Path data, boolean demo) throws Exception {
-        App app = new App(data, demo);
+    static App over(Path data, boolean demo, String... more) throws Exception {
+        App app = new App(data, demo, more);
         app.start();
         return app;
     }
@@ -77,6 +79,7 @@ final class App implements AutoCloseable {
         if (demo) {
             command.add("--matsuri.demo=" + Path.of("..", "demo"));
         }
+        command.addAll(more);
         process = new ProcessBuilder(command)
                 .redirectErrorStream(true)
                 .redirectOutput(data.resolve("server.log").toFile())

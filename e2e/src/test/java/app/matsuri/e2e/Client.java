@@ -19,14 +19,17 @@ import java.util.List;
 /** One signed-in person of the demo at the running application, without a browser. */
 final class Client {
 
-    private final CookieManager cookies = new CookieManager();
-    private final HttpClient http =
-            HttpClient.newBuilder().cookieHandler(cookies).build();
-    private final App app;
+    private final CookieManager cookies;
+    private final HttpClient http;
+    private final String base;
 
-    /** Signs in. */
-    Client(App app, String signIn) throws IOException, InterruptedException {
-        this.app = app;
+    /**
+     * Signs in.
+     *
+     * @param base the address without a path
+     */
+    Client(String base, String signIn) throws IOException, InterruptedException {
+        this(base, new CookieManager());
         get("/api/welcome");
         send(
                 "/api/session",
@@ -35,9 +38,23 @@ final class Client {
         get("/api/me");
     }
 
+    private Client(String base, CookieManager cookies) {
+        this.base = base;
+        this.cookies = cookies;
+        this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    }
+
+    /** The same person at another address, without signing in again. */
+    Client at(String another) {
+        return new Client(another, cookies);
+    }
+
     String get(String path) throws IOException, InterruptedException {
-        return http.send(HttpRequest.newBuilder(URI.create(app.url(path))).build(), BodyHandlers.ofString())
-                .body();
+        return tried(path).body();
+    }
+
+    HttpResponse<String> tried(String path) throws IOException, InterruptedException {
+        return http.send(HttpRequest.newBuilder(URI.create(base + path)).build(), BodyHandlers.ofString());
     }
 
     HttpResponse<String> send(String path, String type, String body) throws IOException, InterruptedException {
@@ -51,7 +68,7 @@ final class Client {
                 .findFirst()
                 .orElseThrow()
                 .getValue();
-        HttpRequest request = HttpRequest.newBuilder(URI.create(app.url(path)))
+        HttpRequest request = HttpRequest.newBuilder(URI.create(base + path))
                 .header("Content-Type", type)
                 .header("X-XSRF-TOKEN", token)
                 .POST(body)

@@ -32,7 +32,7 @@ class HoursJourneysTest {
     @Test
     void aStudentBooksInTwoActionsAndADayOffSaysWhom() throws Exception {
         try (Page page = Page.open(App.demo()).withPlan("I. Tolvanen", "autumn-2026.json")) {
-            String address = new Client(App.demo(), "tolvanen")
+            String address = new Client(App.demo().url(""), "tolvanen")
                     .send(
                             "/api/terms/" + page.term() + "/links",
                             "application/json",

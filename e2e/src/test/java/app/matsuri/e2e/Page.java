@@ -125,8 +125,8 @@ final class Page implements AutoCloseable {
 
     /** Likewise with any plan file. What leads there is not walked through each time: signing in and opening have tests of their own. */
     Page withPlan(String name, Path file) throws Exception {
-        Client client =
-                new Client(app, name.substring(name.lastIndexOf(' ') + 1).toLowerCase(Locale.ROOT));
+        Client client = new Client(
+                app.url(""), name.substring(name.lastIndexOf(' ') + 1).toLowerCase(Locale.ROOT));
         for (HttpCookie cookie : client.cookies()) {
             driver.executeCdpCommand(
                     "Network.setCookie",

@@ -32,7 +32,7 @@ class SchoolJourneysTest {
             page.type("#school-link", link);
             page.press("Follow");
             page.seeText(".sec", "Follows Quillmarsh 2026");
-            new Client(App.demo(), "aldous")
+            new Client(App.demo().url(""), "aldous")
                     .send(
                             "/api/terms/" + kept + "/changes",
                             "application/json",

@@ -59,7 +59,7 @@ class SheetJourneysTest {
             page.seeText(".so-far", "The term so far");
             page.press("Take 22 days"); // 6
             page.seeText(".notice", "Take 22 days");
-            String plan = new Client(App.demo(), "tolvanen").get("/api/terms/" + page.term() + "/plan");
+            String plan = new Client(App.demo().url(""), "tolvanen").get("/api/terms/" + page.term() + "/plan");
             Term term = PlanFile.read(plan).decisions().term();
             assertThat(term.last()).hasToString("2027-05-28");
             assertThat(term.closures())
@@ -107,7 +107,7 @@ class SheetJourneysTest {
             page.seeText(".rows", "Firn notes");
             page.press("Add 1 unit, 2 lessons, 2 things");
             page.apply("Add 1 unit to GLA 140");
-            assertThat(new Client(App.demo(), "tolvanen").get("/api/terms/" + page.term() + "/plan"))
+            assertThat(new Client(App.demo().url(""), "tolvanen").get("/api/terms/" + page.term() + "/plan"))
                     .contains("https://ice.example/firn");
         }
     }

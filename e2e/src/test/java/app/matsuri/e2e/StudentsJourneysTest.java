@@ -176,7 +176,7 @@ class StudentsJourneysTest {
     private record Teacher(Client client, String term) {
 
         static Teacher of(Page page) throws Exception {
-            return new Teacher(new Client(App.demo(), "tolvanen"), page.term());
+            return new Teacher(new Client(App.demo().url(""), "tolvanen"), page.term());
         }
 
         void change(String change) throws Exception {
