@@ -38,4 +38,13 @@ public class Account {
 
     /** A {@link Display} as JSON; null for the usual one. */
     public @Nullable String display;
+
+    /** The key of the second factor in base 32; null where it is off. */
+    public @Nullable String factorKey;
+
+    /** One of which no code was typed yet; null for none. */
+    public @Nullable String factorBegun;
+
+    /** The last half minute of which a code was taken, counted from 1970. */
+    public long factorStep;
 }

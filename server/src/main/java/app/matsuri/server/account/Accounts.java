@@ -202,15 +202,36 @@ public class Accounts implements UserDetailsService {
      */
     @Transactional
     public void password(SignedIn by, String now, String other) {
-        Account account = entities.find(Account.class, by.accountId());
-        if (!encoder.matches(now, account.passwordHash)) {
+        password(by, now);
+        reset(by, other);
+    }
+
+    /**
+     * Makes sure that it is the person, once more.
+     *
+     * @throws Problem when the password is not theirs
+     */
+    @Transactional(readOnly = true)
+    void password(SignedIn by, String now) {
+        if (!encoder.matches(now, entities.find(Account.class, by.accountId()).passwordHash)) {
             throw new Problem(
                     HttpStatus.UNPROCESSABLE_CONTENT,
                     "wrong-password",
                     "That is not your password",
-                    "The password that you have now was not typed right. It is as it was; try again.");
+                    "The password that you have now was not typed right. Nothing was changed; try again.");
         }
-        account.passwordHash = encoder.encode(other);
+    }
+
+    /** Whose an account is. */
+    @Transactional(readOnly = true)
+    public SignedIn byId(long accountId) {
+        return signedIn(entities.find(Account.class, accountId));
+    }
+
+    /** Where a person is written to; empty for nowhere. */
+    @Transactional(readOnly = true)
+    public String mail(SignedIn by) {
+        return entities.find(Account.class, by.accountId()).mail;
     }
 
     /** Somebody who teaches and is written to. */

@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
  * one has to wait, each time twice as long.
  */
 @Component
-class Attempts {
+public class Attempts {
 
     /** Free attempts of a sign-in name. */
     static final int FREE_OF_NAME = 5;
@@ -58,7 +58,7 @@ class Attempts {
      *
      * @throws Problem where one has to wait
      */
-    void look(String signIn, String address) {
+    public void look(String signIn, String address) {
         Duration wait = wait(signIn, address);
         if (!wait.isZero()) {
             throw new Problem(HttpStatus.TOO_MANY_REQUESTS, "too-many-attempts", "Too many attempts", said(wait));
@@ -84,7 +84,7 @@ class Attempts {
     }
 
     /** One more in vain. */
-    void failed(String signIn, String address) {
+    public void failed(String signIn, String address) {
         for (String key : new String[] {name(signIn), "from " + address}) {
             tried.asMap().merge(key, new Tried(1, Instant.now(clock)), (a, b) -> new Tried(a.times() + 1, b.last()));
         }

@@ -49,7 +49,7 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/accounts")
                         .permitAll()
-                        .requestMatchers("/api/invitations/**")
+                        .requestMatchers("/api/invitations/**", "/api/password-resets/**")
                         .permitAll()
                         .requestMatchers("/api/**", "/v3/**", "/actuator/**", "/preview/**")
                         .authenticated()
@@ -60,6 +60,7 @@ class SecurityConfiguration {
                         .loginProcessingUrl("/api/session")
                         .usernameParameter("signIn")
                         .passwordParameter("password")
+                        .authenticationDetailsSource(TwoSteps.Details::new)
                         .successHandler((request, response, who) -> {
                             if (who.getPrincipal() instanceof SignedIn by) {
                                 sessions.begin(request);
@@ -79,6 +80,15 @@ class SecurityConfiguration {
                                                 + " Try again later.");
                                 return;
                             }
+                            if (why instanceof TwoSteps.CodeWanted) {
+                                Refusal.write(
+                                        response,
+                                        HttpStatus.UNAUTHORIZED,
+                                        "code-wanted",
+                                        "A code is wanted",
+                                        "Type the code that your phone shows for Matsuri, or one of your recovery codes.");
+                                return;
+                            }
                             attempts.failed(tried(request), request.getRemoteAddr());
                             log.say("sign-in refused", tried(request), request);
                             Refusal.write(
@@ -86,7 +96,11 @@ class SecurityConfiguration {
                                     HttpStatus.UNAUTHORIZED,
                                     "sign-in-refused",
                                     "Not signed in",
-                                    "That sign-in name and password do not belong together. Check both and try again.");
+                                    request.getParameter("code") == null
+                                            ? "That sign-in name and password do not belong together. Check both and"
+                                                    + " try again."
+                                            : "Name, password and code do not belong together. A code is taken once"
+                                                    + " and for a minute; wait for the next one.");
                         }))
                 .addFilterBefore(new TooManyAttempts(attempts, log), UsernamePasswordAuthenticationFilter.class)
                 // a request that is refused is forgotten: kept, each would be a session of half a day

@@ -2,6 +2,7 @@ package app.matsuri.server.command;
 
 import app.matsuri.server.account.AccessLog;
 import app.matsuri.server.account.Accounts;
+import app.matsuri.server.account.SecondFactor;
 import app.matsuri.server.account.Sessions;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.command.Commands.Result;
@@ -29,14 +30,21 @@ class Administration {
                     + " reset NAME; NAME is what a person signs in with.";
 
     private final Accounts accounts;
+    private final SecondFactor factor;
     private final Sessions sessions;
     private final AccessLog log;
     private final EntityManager entities;
     private final MatsuriProperties settings;
 
     Administration(
-            Accounts accounts, Sessions sessions, AccessLog log, EntityManager entities, MatsuriProperties settings) {
+            Accounts accounts,
+            SecondFactor factor,
+            Sessions sessions,
+            AccessLog log,
+            EntityManager entities,
+            MatsuriProperties settings) {
         this.accounts = accounts;
+        this.factor = factor;
         this.sessions = sessions;
         this.log = log;
         this.entities = entities;
@@ -67,6 +75,7 @@ class Administration {
         if (what.equals("reset")) {
             String password = Tokens.fresh();
             accounts.reset(by, password);
+            factor.takeAway(by);
             said = password + "\n";
         } else {
             accounts.lock(by, what.equals("lock"));

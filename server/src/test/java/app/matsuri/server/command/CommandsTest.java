@@ -20,6 +20,7 @@ import app.matsuri.exchange.plan.PlanFile;
 import app.matsuri.server.Browser;
 import app.matsuri.server.account.AccessLog;
 import app.matsuri.server.account.Accounts;
+import app.matsuri.server.account.SecondFactor;
 import app.matsuri.server.account.Sessions;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.bundle.Bundles;
@@ -56,7 +57,12 @@ class CommandsTest {
     private static final MatsuriProperties SETTINGS = new MatsuriProperties(null, null, "data", 7, null, 10);
 
     private final Administration administration = new Administration(
-            accounts, mock(Sessions.class), mock(AccessLog.class), mock(EntityManager.class), SETTINGS);
+            accounts,
+            mock(SecondFactor.class),
+            mock(Sessions.class),
+            mock(AccessLog.class),
+            mock(EntityManager.class),
+            SETTINGS);
     private final Commands commands =
             new Commands(store, bundles, accounts, administration, mock(DataSource.class), mock(Room.class), SETTINGS);
 
