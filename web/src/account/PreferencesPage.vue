@@ -7,6 +7,7 @@ import Band from "../frame/Band.vue";
 import CoursesLinks from "../frame/CoursesLinks.vue";
 import { count } from "../ui/say";
 import { useDoing } from "../ui/useDoing";
+import SecondFactor from "./SecondFactor.vue";
 
 /** How a person reads times and weeks, what they are shown and reminded of, their password and where they are signed in. */
 const { problem, doing } = useDoing();
@@ -227,6 +228,7 @@ const LANDINGS: [string, string][] = [
         <button type="submit" class="btn">Change the password</button>
       </form>
     </section>
+    <SecondFactor />
     <section aria-labelledby="p-sess">
       <h2 id="p-sess">Signed in</h2>
       <p v-if="!sessions.length" class="soft">Nowhere that is known of.</p>
@@ -246,6 +248,7 @@ const LANDINGS: [string, string][] = [
 .prefs {
   max-width: 880px;
 }
+:deep(section),
 section {
   border-top: 1px solid var(--ink);
   padding: 8px 0 14px;
@@ -270,6 +273,7 @@ fieldset label {
   align-items: center;
   min-height: 28px;
 }
+:deep(.line),
 .line {
   display: flex;
   gap: 0 16px;
@@ -277,9 +281,11 @@ fieldset label {
   min-height: 34px;
   flex-wrap: wrap;
 }
+:deep(.line > span),
 .line > span {
   width: 190px;
 }
+:deep(.line .field),
 .line .field {
   min-width: 240px;
 }

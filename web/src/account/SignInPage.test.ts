@@ -78,6 +78,21 @@ describe("signing in", () => {
     expect(gate.find("[type=submit]").attributes("disabled")).toBeUndefined();
   });
 
+  it("asks for the code of the phone where the password was right, and keeps what was typed", async () => {
+    let wanted = true;
+    const { gate, asked, router, send } = await page(DEMO, {
+      "POST session": () => (wanted ? ((wanted = false), new Refused("A code.", "/problems/code-wanted")) : {}),
+    });
+    await gate.find("#sign-in").setValue("tolvanen");
+    await gate.find("#password").setValue("lantern-paper");
+    expect(gate.find("#factor").exists()).toBe(false);
+    await send();
+    await gate.find("#factor").setValue(" 123456 ");
+    await send();
+    expect(String(asked.filter((a) => a.key === "POST session").pop()!.body)).toContain("code=123456");
+    expect(router.currentRoute.value.path).toBe("/");
+  });
+
   it("says that the server does not answer", async () => {
     const { gate } = await page(new Refused("The server does not answer."));
     expect(gate.find("[role=alert]").text()).toContain("does not answer");

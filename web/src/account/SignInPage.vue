@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from "vue";
+import { computed, nextTick, onMounted, ref, shallowRef } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { ProblemError, type Schemas, api, ask, signIn } from "../api/client";
 import Lantern from "../frame/Lantern.vue";
@@ -12,6 +12,9 @@ const name = ref("");
 const shownName = ref("");
 const password = ref("");
 const code = ref("");
+/** Whether the password was right and the phone's code is asked for. */
+const wanted = ref(false);
+const factor = ref("");
 const problem = ref("");
 const busy = ref(false);
 const first = computed(() => welcome.value?.firstVisit === true);
@@ -32,10 +35,17 @@ async function enter(action: () => Promise<unknown>) {
     const to = route.query.to;
     await router.push(typeof to === "string" && to.startsWith("/") && !to.startsWith("//") ? to : "/");
   } catch (e) {
+    if (e instanceof ProblemError && e.type.endsWith("/code-wanted")) return askForCode();
     problem.value = e instanceof ProblemError ? e.message : "Signing in did not work. Try again.";
   } finally {
     busy.value = false;
   }
+}
+
+async function askForCode() {
+  wanted.value = true;
+  await nextTick();
+  document.getElementById("factor")?.focus();
 }
 
 function submit() {
@@ -46,7 +56,7 @@ function submit() {
             body: { signIn: name.value, displayName: shownName.value, password: password.value, code: code.value },
           }),
         )
-      : signIn(name.value, password.value),
+      : signIn(name.value, password.value, factor.value.trim()),
   );
 }
 </script>
@@ -99,9 +109,23 @@ function submit() {
           <input id="code" v-model="code" class="field" autocomplete="off" required maxlength="100" />
           <p class="wide soft">The server printed it when it started, such as ABCD-2345.</p>
         </template>
+        <template v-if="wanted">
+          <p class="wide">Type the code that your phone shows for Matsuri, or one of your recovery codes.</p>
+          <label for="factor">Code</label>
+          <input
+            id="factor"
+            v-model="factor"
+            class="field"
+            inputmode="numeric"
+            autocomplete="one-time-code"
+            required
+            maxlength="30"
+          />
+        </template>
         <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
         <div class="wide actions">
           <button type="submit" class="btn go" :disabled="busy">{{ first ? "Make the account" : "Sign in" }}</button>
+          <RouterLink v-if="!first" to="/password-reset" class="soft">Password forgotten?</RouterLink>
         </div>
       </form>
     </section>

@@ -103,17 +103,21 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
   return answer.data as T;
 }
 
-/** Signs in; the session lives in a cookie. */
-export async function signIn(name: string, password: string): Promise<void> {
+/** Signs in; the session lives in a cookie. Who has a second factor gives its code as well. */
+export async function signIn(name: string, password: string, code = ""): Promise<void> {
   await ask(api.GET("/api/welcome"));
   const response = await fetch("/api/session", {
     method: "POST",
     headers: { "X-XSRF-TOKEN": cookie("XSRF-TOKEN") },
-    body: new URLSearchParams({ signIn: name, password }),
+    body: new URLSearchParams(code ? { signIn: name, password, code } : { signIn: name, password }),
   });
   if (!response.ok) {
-    const problem = (await response.json().catch(() => ({}))) as { detail?: string };
-    throw new ProblemError(response.status, "sign-in-refused", problem.detail ?? "Signing in did not work. Try again.");
+    const problem = (await response.json().catch(() => ({}))) as { type?: string; detail?: string };
+    throw new ProblemError(
+      response.status,
+      problem.type ?? "sign-in-refused",
+      problem.detail ?? "Signing in did not work. Try again.",
+    );
   }
 }
 

@@ -11,6 +11,11 @@ export const router = createRouter({
     { path: "/days", component: () => import("../courses/CoursesPage.vue"), props: { by: "days" } },
     { path: "/due", component: () => import("../due/DuePage.vue") },
     { path: "/shelf", component: () => import("../shelf/ShelfPage.vue") },
+    {
+      path: "/password-reset/:token?",
+      component: () => import("../account/PasswordResetPage.vue"),
+      meta: { open: true },
+    },
     { path: "/preferences", component: () => import("../account/PreferencesPage.vue") },
     { path: "/new", component: () => import("../start/StartPage.vue") },
     { path: "/invitation/:token", component: () => import("../account/InvitationPage.vue"), meta: { open: true } },

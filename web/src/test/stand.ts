@@ -28,7 +28,11 @@ export function server(answers: Record<string, (asked: Asked) => unknown>): Aske
     const answer = answers[key]?.(one);
     const refused = answer instanceof Refused;
     const body =
-      answer === undefined ? { detail: `nobody expects ${key}` } : refused ? { detail: answer.detail } : answer;
+      answer === undefined
+        ? { detail: `nobody expects ${key}` }
+        : refused
+          ? { detail: answer.detail, type: answer.type }
+          : answer;
     return new Response(JSON.stringify(body), {
       status: answer === undefined ? 404 : refused ? 422 : 200,
       headers: { "Content-Type": "application/json" },
@@ -39,7 +43,10 @@ export function server(answers: Record<string, (asked: Asked) => unknown>): Aske
 
 /** An answer that refuses, with why. */
 export class Refused {
-  constructor(readonly detail: string) {}
+  constructor(
+    readonly detail: string,
+    readonly type = "",
+  ) {}
 }
 
 /** The state of a view whose changes are only noted; a change is refused where `refuses` says why. */

@@ -46,7 +46,7 @@ final class RoundRobin implements AutoCloseable {
 
     private void pass(HttpExchange exchange) throws IOException {
         App to = servers.get(Math.floorMod(next.getAndIncrement(), servers.size()));
-        try (exchange) {
+        try {
             HttpRequest.Builder request = HttpRequest.newBuilder(
                             URI.create(to.url(exchange.getRequestURI().toString())))
                     .method(
@@ -69,6 +69,8 @@ final class RoundRobin implements AutoCloseable {
             exchange.sendResponseHeaders(502, -1);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
+        } finally {
+            exchange.close();
         }
     }
 
