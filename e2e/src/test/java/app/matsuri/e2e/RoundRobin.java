@@ -11,15 +11,24 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
 
-/** Stands before several servers and gives each request to the next one; 502 where that one does not answer. */
+/**
+ * Stands before several servers and gives each request to the next one; 502 where that one does not answer, which is then left
+ * out for a while.
+ */
 final class RoundRobin implements AutoCloseable {
+
+    /** How long one is left out, in nanoseconds. */
+    private static final long A_WHILE = Duration.ofSeconds(2).toNanos();
 
     /** Headers that belong to one connection. */
     private static final Set<String> OWN =
@@ -27,6 +36,7 @@ final class RoundRobin implements AutoCloseable {
 
     private final List<App> servers;
     private final AtomicInteger next = new AtomicInteger();
+    private final Map<App, Long> leftOut = new ConcurrentHashMap<>();
     private final HttpClient http =
             HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
     private final ExecutorService threads = Executors.newCachedThreadPool();
@@ -44,8 +54,20 @@ final class RoundRobin implements AutoCloseable {
         return "http://localhost:" + server.getAddress().getPort();
     }
 
+    private App next() {
+        App to = servers.get(0);
+        for (int n = 0; n < servers.size(); n++) {
+            to = servers.get(Math.floorMod(next.getAndIncrement(), servers.size()));
+            Long since = leftOut.get(to);
+            if (since == null || System.nanoTime() - since > A_WHILE) {
+                break;
+            }
+        }
+        return to;
+    }
+
     private void pass(HttpExchange exchange) throws IOException {
-        App to = servers.get(Math.floorMod(next.getAndIncrement(), servers.size()));
+        App to = next();
         try {
             HttpRequest.Builder request = HttpRequest.newBuilder(
                             URI.create(to.url(exchange.getRequestURI().toString())))
@@ -66,6 +88,7 @@ final class RoundRobin implements AutoCloseable {
             exchange.sendResponseHeaders(answer.statusCode(), body.length == 0 ? -1 : body.length);
             exchange.getResponseBody().write(body);
         } catch (IOException gone) {
+            leftOut.put(to, System.nanoTime());
             exchange.sendResponseHeaders(502, -1);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
