@@ -18,7 +18,6 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Primary;
 import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The server: HTTP, accounts, storage and history around the rules. */
@@ -85,7 +84,6 @@ public class MatsuriApplication {
 
     /** The one clock; set to the pinned day where there is one, its time of day going on. */
     @Bean
-    @Primary
     Clock clock(MatsuriProperties properties) {
         Clock system = machine();
         if (properties.today() == null) {
@@ -96,7 +94,7 @@ public class MatsuriApplication {
     }
 
     /** The machine's own time, for what has nothing to do with plans: how long somebody is signed in. */
-    @Bean
+    @Bean(defaultCandidate = false)
     Clock machine() {
         return Clock.systemUTC();
     }

@@ -26,12 +26,14 @@ public class Access {
     private final EntityManager entities;
     private final TermStore store;
     private final WhatIfs whatIfs;
+    private final Looks looks;
 
     /** Looked up by being the same, not by being equal. */
     private final Cache<Stored, Stored> shortened =
             Caffeine.newBuilder().weakKeys().softValues().build();
 
-    Access(EntityManager entities, TermStore store, WhatIfs whatIfs) {
+    Access(EntityManager entities, TermStore store, WhatIfs whatIfs, Looks looks) {
+        this.looks = looks;
         this.entities = entities;
         this.store = store;
         this.whatIfs = whatIfs;
@@ -58,6 +60,7 @@ public class Access {
         return colleague(by, termId)
                 .filter(c -> c.role != Role.SUBSTITUTE)
                 .map(c -> {
+                    looks.saw(by.accountId(), termId);
                     Stored stored = store.load(owner(termId), termId);
                     return c.role == Role.READER ? shortened.get(stored, Stored::forReaders) : stored;
                 })
@@ -92,6 +95,7 @@ public class Access {
     public Substitution substitute(SignedIn by, long termId) {
         Colleague c =
                 colleague(by, termId).filter(one -> one.role == Role.SUBSTITUTE).orElseThrow(() -> NoSuch.term(termId));
+        looks.saw(by.accountId(), termId);
         return new Substitution(
                 store.load(owner(termId), termId),
                 Known.there(c.course, "a course"),

@@ -133,6 +133,22 @@ public class Accounts implements UserDetailsService {
         entities.find(Account.class, by.accountId()).locked = locked;
     }
 
+    /** Takes everything of the person out of their account, with which nobody signs in any more. */
+    @Transactional
+    public void close(SignedIn by) {
+        Account account = entities.find(Account.class, by.accountId());
+        account.signIn = "closed account " + account.id;
+        account.displayName = "Closed account " + account.id;
+        account.passwordHash = "{closed}";
+        account.mail = "";
+        account.display = null;
+        account.classReminder = null;
+        account.factorKey = null;
+        account.factorBegun = null;
+        account.locked = true;
+        entities.find(Workspace.class, account.workspaceId).name = account.displayName;
+    }
+
     /** Gives a person another password, whatever the one so far is. */
     @Transactional
     public void reset(SignedIn by, String other) {
@@ -212,7 +228,7 @@ public class Accounts implements UserDetailsService {
      * @throws Problem when the password is not theirs
      */
     @Transactional(readOnly = true)
-    void password(SignedIn by, String now) {
+    public void password(SignedIn by, String now) {
         if (!encoder.matches(now, entities.find(Account.class, by.accountId()).passwordHash)) {
             throw new Problem(
                     HttpStatus.UNPROCESSABLE_CONTENT,

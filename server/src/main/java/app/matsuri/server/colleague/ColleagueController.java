@@ -3,7 +3,10 @@ package app.matsuri.server.colleague;
 import app.matsuri.core.calendar.Say;
 import app.matsuri.server.access.Colleague;
 import app.matsuri.server.access.Colleague.Role;
+import app.matsuri.server.access.Looks;
 import app.matsuri.server.account.AccessLog;
+import app.matsuri.server.account.Accounts;
+import app.matsuri.server.account.Attempts;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.mail.Letters;
@@ -11,6 +14,7 @@ import app.matsuri.server.settings.Tokens;
 import app.matsuri.server.storage.Stored;
 import app.matsuri.server.storage.TermStore;
 import jakarta.persistence.EntityManager;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
@@ -43,13 +47,29 @@ class ColleagueController {
 
     private static final int MOST_OF_SUBJECT = 200;
 
+    private static final int MOST_LOOKS = 500;
+
     private final EntityManager entities;
     private final TermStore store;
     private final Letters letters;
+    private final Accounts accounts;
+    private final Attempts attempts;
+    private final Looks looks;
     private final AccessLog log;
     private final Clock clock;
 
-    ColleagueController(EntityManager entities, TermStore store, Letters letters, AccessLog log, Clock clock) {
+    ColleagueController(
+            EntityManager entities,
+            TermStore store,
+            Letters letters,
+            Accounts accounts,
+            Attempts attempts,
+            Looks looks,
+            AccessLog log,
+            Clock clock) {
+        this.accounts = accounts;
+        this.attempts = attempts;
+        this.looks = looks;
         this.log = log;
         this.entities = entities;
         this.store = store;
@@ -217,5 +237,57 @@ class ColleagueController {
                     HttpStatus.NOT_FOUND, "no-such-colleague", "No such colleague", "That invitation is gone already.");
         }
         log.say("invitation withdrawn of term " + termId + " by " + by.signIn(), "colleague " + colleagueId);
+    }
+
+    /** Who looked at a term of one's own, by day, the last first. */
+    @GetMapping("/terms/{termId}/looks")
+    List<Looks.Look> looks(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
+        store.load(by.workspaceId(), termId);
+        return looks.of(termId, MOST_LOOKS);
+    }
+
+    /** The password, asked for once more before a term becomes another's. */
+    record HandingOver(
+            @NotBlank(message = "Give your password.") @Size(max = 1000, message = "At most 1000 characters.")
+            String password) {}
+
+    /** Makes a co-teacher the owner; who was becomes a co-teacher. */
+    @PostMapping(path = "/terms/{termId}/colleagues/{colleagueId}/ownership", consumes = "application/json")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Transactional
+    public void handOver(
+            @AuthenticationPrincipal SignedIn by,
+            @PathVariable long termId,
+            @PathVariable long colleagueId,
+            @Valid @RequestBody HandingOver asked,
+            HttpServletRequest request) {
+        store.load(by.workspaceId(), termId);
+        attempts.look(by.signIn(), request.getRemoteAddr());
+        try {
+            accounts.password(by, asked.password());
+        } catch (Problem e) {
+            attempts.failed(by.signIn(), request.getRemoteAddr());
+            throw e;
+        }
+        Colleague colleague = entities.find(Colleague.class, colleagueId);
+        if (colleague == null
+                || colleague.termId != termId
+                || colleague.withdrawn
+                || colleague.role != Role.CO_TEACHER
+                || colleague.accountId == null) {
+            throw new Problem(
+                    HttpStatus.CONFLICT,
+                    "no-co-teacher",
+                    "Hand it to a co-teacher",
+                    "A term is handed over to a co-teacher who took the invitation. Nothing was changed.");
+        }
+        SignedIn to = accounts.byId(colleague.accountId);
+        accounts.makesTerms(to);
+        store.handOver(by.workspaceId(), termId, to.workspaceId());
+        // the two change places
+        colleague.accountId = by.accountId();
+        colleague.name = by.displayName();
+        colleague.mail = accounts.mail(by);
+        log.say("term " + termId + " handed over by " + by.signIn(), to.signIn(), request);
     }
 }

@@ -7,6 +7,7 @@ import app.matsuri.server.account.Sessions;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.command.Commands.Result;
 import app.matsuri.server.disk.DataFolder;
+import app.matsuri.server.person.PersonalData;
 import app.matsuri.server.settings.MatsuriProperties;
 import app.matsuri.server.settings.Tokens;
 import jakarta.persistence.EntityManager;
@@ -27,13 +28,14 @@ class Administration {
 
     private static final String USAGE =
             "Usage: ./matsuri admin terms | accounts | statistics | lock NAME | unlock NAME |"
-                    + " reset NAME; NAME is what a person signs in with.";
+                    + " reset NAME | delete NAME [--to OTHER]; NAME is what a person signs in with.";
 
     private final Accounts accounts;
     private final SecondFactor factor;
     private final Sessions sessions;
     private final AccessLog log;
     private final EntityManager entities;
+    private final PersonalData personal;
     private final MatsuriProperties settings;
 
     Administration(
@@ -42,7 +44,9 @@ class Administration {
             Sessions sessions,
             AccessLog log,
             EntityManager entities,
+            PersonalData personal,
             MatsuriProperties settings) {
+        this.personal = personal;
         this.accounts = accounts;
         this.factor = factor;
         this.sessions = sessions;
@@ -62,7 +66,12 @@ class Administration {
         if (arguments.size() == 1 && what.equals("statistics")) {
             return new Result(0, statistics(), "");
         }
-        if (arguments.size() != 2 || !List.of("lock", "unlock", "reset").contains(what)) {
+        boolean deletes = what.equals("delete")
+                && arguments.size() == 4
+                && arguments.get(2).equals("--to");
+        if (!deletes
+                && (arguments.size() != 2
+                        || !List.of("lock", "unlock", "reset", "delete").contains(what))) {
             return Result.wrong(USAGE);
         }
         Optional<SignedIn> found = accounts.find(arguments.get(1));
@@ -72,6 +81,15 @@ class Administration {
         }
         SignedIn by = found.get();
         String said = "";
+        if (what.equals("delete")) {
+            Optional<SignedIn> to = deletes ? accounts.find(arguments.get(3)) : Optional.empty();
+            if (deletes && to.isEmpty()) {
+                return Result.wrong("There is no account “" + arguments.get(3) + "” here. Nothing was changed.");
+            }
+            personal.close(by, to.orElse(null));
+            log.say("account: closed by whoever runs the server", by.signIn());
+            return new Result(0, "", "");
+        }
         if (what.equals("reset")) {
             String password = Tokens.fresh();
             accounts.reset(by, password);

@@ -8,6 +8,7 @@ import app.matsuri.server.storage.Delta;
 import app.matsuri.server.storage.InWhatIf;
 import app.matsuri.server.storage.Rows;
 import app.matsuri.server.storage.Stored;
+import app.matsuri.server.storage.row.Row;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
@@ -17,6 +18,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -270,6 +272,27 @@ public class History {
         if (row instanceof ObjectNode object && object.has("termId")) {
             object.put("termId", termId);
         }
+    }
+
+    /**
+     * Takes rows out of every entry for good, as if they had never been.
+     *
+     * @param name that stands in no sentence any more
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void forget(long termId, Predicate<Row> rows, String name) {
+        for (HistoryEntry entry : entities.createQuery("from HistoryEntry where termId = :t", HistoryEntry.class)
+                .setParameter("t", termId)
+                .getResultList()) {
+            Delta delta = Delta.of(entry.delta());
+            Delta without = delta.without(rows);
+            if (without.steps().size() < delta.steps().size()) {
+                entry.delta(without.json());
+            }
+            entry.sentence = entry.sentence.replace(name, "a student");
+        }
+        entities.flush();
+        entities.clear();
     }
 
     /** Gives a moment a name, or takes it away (null). */

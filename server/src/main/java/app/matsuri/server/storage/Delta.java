@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
@@ -103,6 +104,11 @@ public record Delta(List<Step> steps) {
             }
         }
         return changed;
+    }
+
+    /** Without the rows that are of some kind, as if they had never been. */
+    public Delta without(Predicate<Row> rows) {
+        return new Delta(steps.stream().filter(step -> !rows.test(step.row())).toList());
     }
 
     /** Whether anything of it is for oneself, or of a single student. */

@@ -25,8 +25,15 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 public class TermStore {
 
     /** What is kept beside a term's decisions, each before what it refers to. */
-    private static final List<String> BESIDE =
-            List.of("HistoryEntry", "SourceFile", "Colleague", "StoredFile", "HandInRecord", "WhatIf", "PublicLink");
+    private static final List<String> BESIDE = List.of(
+            "HistoryEntry",
+            "SourceFile",
+            "Colleague",
+            "StoredFile",
+            "HandInRecord",
+            "TermLook",
+            "WhatIf",
+            "PublicLink");
 
     private final EntityManager entities;
     private final Clock clock;
@@ -166,6 +173,16 @@ public class TermStore {
     @Transactional
     public void archive(long workspaceId, long termId, boolean archived) {
         record(workspaceId, termId).archived = archived;
+    }
+
+    /** Gives a term to another workspace, with its links. */
+    @Transactional
+    public void handOver(long workspaceId, long termId, long to) {
+        record(workspaceId, termId).workspaceId = to;
+        entities.createQuery("update PublicLink set workspaceId = :w where termId = :t")
+                .setParameter("w", to)
+                .setParameter("t", termId)
+                .executeUpdate();
     }
 
     /** Deletes a term: it is as if it were not, and can be brought back for {@link #DAYS_KEPT} days. */

@@ -215,4 +215,57 @@ class ColleagueHttpTest {
         at = "/api/terms/" + term;
         assertThat(invite("reader", "")).isNotBlank();
     }
+
+    @Test
+    void theOwnerSeesWhoLookedAndWhenAndNobodyElseDoes() throws Exception {
+        assertThat(owner.get(at + "/looks").body()).isEmpty();
+        other.post("/api/invitations/" + invite("reader", "") + "/take", "{}");
+        owner.get(at + "/wall");
+        for (int n = 0; n < 3; n++) {
+            assertThat(other.get(at + "/wall").status()).isEqualTo(200);
+        }
+        JsonNode looks = owner.get(at + "/looks").body();
+        assertThat(looks).hasSize(1);
+        assertThat(looks.get(0).path("name").stringValue())
+                .isEqualTo(other.person().displayName());
+        assertThat(looks.get(0).path("day").stringValue()).isEqualTo("2026-10-07");
+        int before = looks.get(0).path("times").intValue();
+        assertThat(before).isGreaterThanOrEqualTo(3);
+        other.get(at + "/dates");
+        assertThat(owner.get(at + "/looks").body().get(0).path("times").intValue())
+                .isGreaterThan(before);
+        assertThat(other.get(at + "/looks").status()).isEqualTo(404);
+    }
+
+    private Browser.Answer handOver(long colleague, String password) throws Exception {
+        return owner.post(at + "/colleagues/" + colleague + "/ownership", "{\"password\":\"" + password + "\"}");
+    }
+
+    @Test
+    void aTermIsHandedOverToACoTeacherAndWhoHadItBecomesOne() throws Exception {
+        String token = invite("co-teacher", "");
+        long colleague = owner.get(at + "/colleagues").body().get(0).path("id").longValue();
+        String password = "a password of some length";
+        assertThat(handOver(colleague, password).status()).as("not taken yet").isEqualTo(409);
+        other.post("/api/invitations/" + token + "/take", "{}");
+        assertThat(handOver(colleague, "another").status()).isEqualTo(422);
+        String plan = owner.plan(term);
+        assertThat(handOver(colleague, password).status()).isEqualTo(204);
+        assertThat(other.get(at + "/colleagues").body().get(0).path("name").stringValue())
+                .isEqualTo(owner.person().displayName());
+        assertThat(owner.get(at + "/colleagues").status()).isEqualTo(404);
+        assertThat(owner.plan(term)).isEqualTo(plan).isEqualTo(other.plan(term));
+        assertThat(owner.change(term, 1, ServerTest.FLOOD).status()).isEqualTo(200);
+        assertThat(other.post(at + "/undo", "{\"version\":2}").status()).isEqualTo(200);
+        assertThat(handOver(colleague, password).status())
+                .as("it is not theirs")
+                .isEqualTo(404);
+    }
+
+    @Test
+    void aTermIsNotHandedToWhoMayOnlyLook() throws Exception {
+        other.post("/api/invitations/" + invite("reader", "") + "/take", "{}");
+        long colleague = owner.get(at + "/colleagues").body().get(0).path("id").longValue();
+        assertThat(handOver(colleague, "a password of some length").status()).isEqualTo(409);
+    }
 }

@@ -86,8 +86,27 @@ class AdministrationTest {
     void whatIsThereIsCountedAndWhatIsNoneIsSaid() {
         assertThat(admin("statistics").out()).containsPattern("accounts\t[1-9]").contains("bytes of the database\t");
         assertThat(admin("lock", "nobody").err()).contains("There is no account “nobody”");
-        for (List<String> wrong : List.of(List.of("lock"), List.of("delete", name), List.<String>of())) {
+        for (List<String> wrong : List.of(List.of("lock"), List.of("delete", name, "--for", "x"), List.<String>of())) {
             assertThat(admin(wrong.toArray(String[]::new)).err()).startsWith("Usage:");
         }
+    }
+
+    @Test
+    void anAccountIsDeletedAndItsTermsGoToAnother() throws Exception {
+        Browser other = Browser.of(mvc, accounts);
+        Browser leaves = Browser.of(mvc, accounts);
+        long term = leaves.open(Browser.demo());
+        String gone = leaves.person().signIn();
+        assertThat(admin("delete", gone).err()).contains("Say who has them");
+        assertThat(admin("delete", gone, "--to", "nobody at all").err()).contains("There is no account");
+        String plan = leaves.plan(term);
+        assertThat(admin("delete", gone, "--to", other.person().signIn()).status())
+                .isZero();
+        assertThat(leaves.get("/api/me").status()).isEqualTo(401);
+        assertThat(other.plan(term)).isEqualTo(plan);
+        assertThat(other.get("/api/terms/" + term + "/history").body().toString())
+                .contains("Closed account")
+                .doesNotContain(leaves.person().displayName());
+        assertThat(accounts.find(gone)).isEmpty();
     }
 }

@@ -27,6 +27,7 @@ import app.matsuri.server.bundle.Bundles;
 import app.matsuri.server.command.Commands.Result;
 import app.matsuri.server.disk.Room;
 import app.matsuri.server.http.Problem;
+import app.matsuri.server.person.PersonalData;
 import app.matsuri.server.settings.MatsuriProperties;
 import app.matsuri.server.storage.Rows;
 import app.matsuri.server.storage.Stored;
@@ -62,6 +63,7 @@ class CommandsTest {
             mock(Sessions.class),
             mock(AccessLog.class),
             mock(EntityManager.class),
+            mock(PersonalData.class),
             SETTINGS);
     private final Commands commands =
             new Commands(store, bundles, accounts, administration, mock(DataSource.class), mock(Room.class), SETTINGS);

@@ -16,6 +16,8 @@ import app.matsuri.server.http.ChangeGiven;
 import app.matsuri.server.storage.TermStore;
 import java.nio.file.Path;
 import java.sql.DriverManager;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -31,13 +33,13 @@ class MoveTest {
     Path folder;
 
     private ConfigurableApplicationContext started(String... more) {
-        return new SpringApplicationBuilder(MatsuriApplication.class)
-                .properties(Map.of(
-                        "matsuri.data", folder.toString(),
-                        "matsuri.today", "2026-10-07",
-                        "server.port", "0",
-                        "matsuri.password-strength", "4"))
-                .run(more);
+        List<String> all = new ArrayList<>(List.of(
+                "--matsuri.data=" + folder,
+                "--matsuri.today=2026-10-07",
+                "--server.port=0",
+                "--matsuri.password-strength=4"));
+        all.addAll(List.of(more));
+        return new SpringApplicationBuilder(MatsuriApplication.class).run(all.toArray(String[]::new));
     }
 
     @Test

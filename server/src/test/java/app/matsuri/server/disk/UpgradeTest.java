@@ -17,7 +17,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.DriverManager;
-import java.util.Map;
 import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -52,9 +51,7 @@ class UpgradeTest {
             old.createStatement().execute("runscript from '" + script + "' compression gzip");
         }
         try (var server = new SpringApplicationBuilder(MatsuriApplication.class)
-                .properties(
-                        Map.of("matsuri.data", folder.toString(), "matsuri.today", "2026-10-07", "server.port", "0"))
-                .run()) {
+                .run("--matsuri.data=" + folder, "--matsuri.today=2026-10-07", "--server.port=0")) {
             TermStore store = server.getBean(TermStore.class);
             ChangeService changes = server.getBean(ChangeService.class);
             History history = server.getBean(History.class);
