@@ -7,6 +7,7 @@ import Band from "../frame/Band.vue";
 import CoursesLinks from "../frame/CoursesLinks.vue";
 import { count } from "../ui/say";
 import { useDoing } from "../ui/useDoing";
+import OwnData from "./OwnData.vue";
 import SecondFactor from "./SecondFactor.vue";
 
 /** How a person reads times and weeks, what they are shown and reminded of, their password and where they are signed in. */
@@ -241,6 +242,7 @@ const LANDINGS: [string, string][] = [
         </li>
       </ul>
     </section>
+    <OwnData />
   </main>
 </template>
 

@@ -103,4 +103,37 @@ describe("colleagues", () => {
     expect(at.find("article .body a").attributes("href")).toBe("/invitation/abc-1");
     expect(at.find("article .body").text()).toBe("Take it at /invitation/abc-1 within a week.");
   });
+
+  it("tells the owner who looked and when", async () => {
+    const LOOK = {
+      name: "B. Sayer",
+      day: "2026-10-07",
+      first: "2026-10-07T09:00:00Z",
+      last: "2026-10-07T10:30:00Z",
+      times: 3,
+    };
+    const { at, button } = await panel(LINES, { "GET looks": () => [LOOK] });
+    await button("who looked").trigger("click");
+    await settled();
+    expect(at.find("[aria-label='Who looked']").text()).toContain("Wed 7 Oct");
+    expect(at.text()).toContain("09:00 to 10:30 UTC, 3 requests");
+    await button("who looked").trigger("click");
+    await settled();
+    expect(at.find("[aria-label='Who looked']").exists()).toBe(false);
+  });
+
+  it("hands the term over to a co-teacher who came, with the password", async () => {
+    let mine = true;
+    const { at, asked, button } = await panel(LINES, {
+      "GET colleagues": () => (mine ? LINES : new Refused("It is not your term.")),
+      "POST ownership": () => ((mine = false), {}),
+    });
+    expect(at.findAll("button").filter((b) => b.text().startsWith("hand over"))).toHaveLength(1);
+    await button("hand over").trigger("click");
+    await at.find("#col-password").setValue("my password");
+    await at.find("form").trigger("submit");
+    await settled();
+    expect(asked.find((a) => a.key === "POST ownership")!.body).toEqual({ password: "my password" });
+    expect(at.find("[role=status]").text()).toContain("The term is B. Sayer’s now");
+  });
 });

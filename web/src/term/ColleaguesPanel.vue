@@ -3,7 +3,7 @@ import { computed, onMounted, ref, shallowRef } from "vue";
 import { type CalendarView, type Schemas, api, ask } from "../api/client";
 import OutboxDialog from "../mail/OutboxDialog.vue";
 import DateField from "../ui/DateField.vue";
-import { span } from "../ui/say";
+import { count, span, weekdayDay } from "../ui/say";
 
 /** Who else may change or see this term, and the simulated outbox with their invitations. */
 const props = defineProps<{ term: CalendarView }>();
@@ -25,6 +25,11 @@ const SAID: Record<string, string> = {
   reader: "may look",
   substitute: "sees the classes of",
 };
+
+const handing = shallowRef<Line | null>(null);
+const password = ref("");
+const said = ref("");
+const looks = shallowRef<Schemas["Look"][] | null>(null);
 
 async function load() {
   // a colleague sees the term, not who else does
@@ -73,6 +78,29 @@ async function invite() {
     mail.value = "";
   }
 }
+async function look() {
+  looks.value = looks.value ? null : await ask(api.GET("/api/terms/{termId}/looks", { params: { path: path.value } }));
+}
+function hand(line: Line | null) {
+  handing.value = line;
+  password.value = "";
+  said.value = "";
+}
+async function handOver() {
+  const to = handing.value!;
+  const ok = await doing(() =>
+    ask(
+      api.POST("/api/terms/{termId}/colleagues/{colleagueId}/ownership", {
+        params: { path: { ...path.value, colleagueId: to.id } },
+        body: { password: password.value },
+      }),
+    ),
+  );
+  if (!ok) return;
+  hand(null);
+  said.value = `The term is ${to.name}’s now; you teach it together as before.`;
+}
+const clock = (iso: string) => iso.slice(11, 16);
 function withdraw(line: Line) {
   return doing(() =>
     ask(
@@ -85,11 +113,15 @@ function withdraw(line: Line) {
 </script>
 
 <template>
+  <p v-if="said" role="status">{{ said }}</p>
   <section v-if="lines" class="sec">
     <h2>
       Colleagues
       <span class="side">
-        <button type="button" class="do" @click="outbox = true">outbox</button>
+        <button v-if="lines.length" type="button" class="do" :aria-expanded="!!looks" @click="doing(look)">
+          who looked
+        </button>
+        <button type="button" class="do more" @click="outbox = true">outbox</button>
         <button type="button" class="do more" @click="inviting = !inviting">invite someone</button>
       </span>
     </h2>
@@ -108,13 +140,56 @@ function withdraw(line: Line) {
           </td>
           <td class="soft">{{ l.accepted ? "joined" : "invited" }}</td>
           <td class="r">
-            <button type="button" class="do" :disabled="busy" @click="withdraw(l)">
+            <button
+              v-if="l.accepted && l.role === 'co-teacher'"
+              type="button"
+              class="do"
+              :disabled="busy"
+              @click="hand(l)"
+            >
+              hand over…<span class="vh"> the term to {{ l.name }}</span>
+            </button>
+            <button type="button" class="do more" :disabled="busy" @click="withdraw(l)">
               take back<span class="vh"> the invitation of {{ l.name }}</span>
             </button>
           </td>
         </tr>
       </tbody>
     </table>
+    <form v-if="handing" class="form" @submit.prevent="handOver">
+      <p class="wide">
+        The term becomes <b>{{ handing.name }}</b>’s, with its links and its history; you stay as a co-teacher, and only
+        they can hand it back.
+      </p>
+      <label for="col-password">Your password</label>
+      <input
+        id="col-password"
+        v-model="password"
+        class="field"
+        type="password"
+        autocomplete="current-password"
+        required
+      />
+      <div class="wide actions">
+        <button type="button" class="btn quiet" @click="hand(null)">Leave it</button>
+        <button type="submit" class="btn go" :disabled="busy">Hand it over</button>
+      </div>
+    </form>
+    <template v-if="looks">
+      <p v-if="!looks.length" class="soft">Nobody but you has looked at it yet.</p>
+      <table v-else aria-label="Who looked">
+        <tbody>
+          <tr v-for="l in looks" :key="l.name + l.day">
+            <td>
+              <b>{{ l.name }}</b>
+            </td>
+            <td>{{ weekdayDay(l.day) }}</td>
+            <td class="soft">{{ clock(l.first) }} to {{ clock(l.last) }} UTC, {{ count(l.times, "request") }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft">Kept for 400 days. Who changed what stands in the history.</p>
+    </template>
     <form v-if="inviting" class="form" @submit.prevent="invite">
       <label for="col-name">Name</label>
       <input id="col-name" v-model="name" class="field" required maxlength="100" />

@@ -122,4 +122,21 @@ describe("the students of a section", () => {
     await settled();
     expect(at.find("[role=alert]").text()).toBe("This is no list of names.");
   });
+
+  it("gives out what is kept about one, and takes them out for good", async () => {
+    let there: object[] = [WREN, TOVE];
+    const { at, asked, state, press } = await dialog([], {
+      "GET roster": () => there,
+      "POST student-removal": () => ((there = [TOVE]), { version: 2 }),
+    });
+    await press("what is kept… about Wren Oakes");
+    expect(at.find(".good a").attributes("href")).toBe("/api/terms/7/student-data?student=1");
+    expect(at.text()).toContain("Undo does not bring that back.");
+    await press("Take out for good");
+    await settled();
+    expect(asked.find((a) => a.key === "POST student-removal")!.body).toEqual({ version: 1, student: "1" });
+    expect(state.load).toHaveBeenCalled();
+    expect(at.find(".good").exists()).toBe(false);
+    expect(at.text()).not.toContain("Wren Oakes");
+  });
 });

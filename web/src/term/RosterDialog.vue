@@ -68,6 +68,24 @@ const put = (list: Student[], section = props.section, course = props.course): C
 function without(id: string) {
   return propose(put(students.value.filter((s) => s.id !== id)));
 }
+/** Who is taken out for good, out of the history too. */
+const forGood = shallowRef<Student | null>(null);
+const dataOf = (s: Student) => `/api/terms/${state.termId}/student-data?student=${encodeURIComponent(s.id)}`;
+async function forget(student: Student) {
+  try {
+    await ask(
+      api.POST("/api/terms/{termId}/student-removal", {
+        params: { path: { termId: state.termId } },
+        body: { version: state.version.value, student: student.id },
+      }),
+    );
+    forGood.value = null;
+    await state.load();
+    await load();
+  } catch (e) {
+    problem.value = (e as Error).message;
+  }
+}
 /** One look at who they all are, before a course's people are removed. */
 async function lookAtCourse() {
   const codes = props.term.sections.filter((s) => s.course === props.course).map((s) => s.section);
@@ -167,12 +185,31 @@ Tove Lindqvist <tove@quillmarsh.example>"
               <option :value="undefined">no half-group</option>
               <option v-for="h in halves" :key="h.course + h.section" :value="h.section">{{ h.section }}</option>
             </select>
-            <button v-else type="button" class="do" :disabled="busy" @click="without(s.id)">
-              remove<span class="vh">{{ ` ${s.name}` }}</span>
-            </button>
+            <span v-else>
+              <button type="button" class="do" :disabled="busy" @click="without(s.id)">
+                remove<span class="vh">{{ ` ${s.name}` }}</span>
+              </button>
+              <button type="button" class="do more" :disabled="busy" @click="forGood = s">
+                what is kept…<span class="vh">{{ ` about ${s.name}` }}</span>
+              </button>
+            </span>
           </li>
         </ul>
-        <div v-if="students.length" class="actions">
+        <div v-if="forGood" class="good" role="group" :aria-label="`What is kept about ${forGood.name}`">
+          <p>
+            <b>{{ forGood.name }}</b>:
+            <a :href="dataOf(forGood)" download>all that this term keeps about them, as a file</a>.
+          </p>
+          <p>
+            Taken out for good they leave every roster of the term, with dates of their own, what they handed in,
+            bookings, links and letters, and every earlier step of the history. <b>Undo does not bring that back.</b>
+          </p>
+          <div class="actions">
+            <button type="button" class="btn quiet" @click="forGood = null">Keep them</button>
+            <button type="button" class="btn" :disabled="busy" @click="forget(forGood)">Take out for good</button>
+          </div>
+        </div>
+        <div v-else-if="students.length" class="actions">
           <template v-if="splitting">
             <button type="button" class="btn" @click="evenly">Deal them out evenly</button>
             <button type="button" class="btn quiet" @click="splitting = false">Leave it</button>
@@ -227,6 +264,16 @@ Tove Lindqvist <tove@quillmarsh.example>"
   border-bottom: 1px solid var(--rule);
   align-items: center;
   min-height: 27px;
+}
+.more {
+  margin-left: 10px;
+}
+.good {
+  border-top: 1px solid var(--ink);
+  padding-top: 6px;
+}
+.good a {
+  color: inherit;
 }
 @media (max-width: 760px) {
   .two {
