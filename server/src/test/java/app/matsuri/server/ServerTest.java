@@ -12,7 +12,13 @@ import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
 @Tag("database")
-@SpringBootTest(properties = {"matsuri.test.name=test", "matsuri.today=2026-10-07", "springdoc.api-docs.enabled=true"})
+@SpringBootTest(
+        properties = {
+            "matsuri.test.name=test",
+            "matsuri.today=2026-10-07",
+            "springdoc.api-docs.enabled=true",
+            "matsuri.metrics-token=a-long-token"
+        })
 @AutoConfigureMockMvc
 public @interface ServerTest {
 

@@ -8,30 +8,18 @@ import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.reset;
 
 import app.matsuri.server.Browser;
-import app.matsuri.server.DemoTest;
 import app.matsuri.server.ServerTest;
-import app.matsuri.server.gradebook.GradeBook;
+import app.matsuri.server.SpiedTest;
 import app.matsuri.server.history.History;
-import app.matsuri.server.mail.Letters;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessResourceFailureException;
-import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
 import org.springframework.test.util.AopTestUtils;
 
 /** What stands outside fails: a plain answer, nothing of the inside in it, and nothing stored by half. */
-class WhenThingsFailHttpTest extends DemoTest {
+class WhenThingsFailHttpTest extends SpiedTest {
 
     private static final String INSIDE = "disk at /srv/secret is full";
-
-    @MockitoSpyBean
-    History history;
-
-    @MockitoSpyBean
-    Letters letters;
-
-    @MockitoSpyBean
-    GradeBook book;
 
     @AfterEach
     void works() {

@@ -7,10 +7,8 @@ import app.matsuri.server.DemoTest;
 import app.matsuri.server.ServerTest;
 import org.junit.jupiter.api.Test;
 import org.springframework.mock.web.MockHttpServletResponse;
-import org.springframework.test.context.TestPropertySource;
 
 /** What is measured is told to who has the token, and to nobody else, signed in or not. */
-@TestPropertySource(properties = "matsuri.metrics-token=a-long-token")
 class MetricsHttpTest extends DemoTest {
 
     private MockHttpServletResponse asked(String authorization) throws Exception {

@@ -7,9 +7,8 @@ import static org.mockito.Mockito.when;
 
 import app.matsuri.core.schedule.Schedule;
 import app.matsuri.server.Browser;
-import app.matsuri.server.DemoTest;
+import app.matsuri.server.SpiedTest;
 import app.matsuri.server.storage.TermStore;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -17,16 +16,12 @@ import org.junit.jupiter.api.Test;
 import org.mockito.MockedStatic;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
-import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
 
 /** Terms that are deleted, archived, or cannot be worked out any more. */
-class PutAwayHttpTest extends DemoTest {
+class PutAwayHttpTest extends SpiedTest {
 
     @Autowired
     TermStore store;
-
-    @MockitoSpyBean
-    Clock clock;
 
     private int asked(HttpMethod method, String path, String body) throws Exception {
         return browser.ask(method, path, body == null ? null : body.getBytes(), "application/json")
