@@ -26,7 +26,7 @@ class RolesHttpTest extends DemoTest {
 
     /** What only who owns the term is asked about. */
     private static final List<String> OWNERS =
-            List.of("/colleagues", "/goes", "/links/students.csv?course=HYD%20210&section=A");
+            List.of("/colleagues", "/looks", "/goes", "/links/students.csv?course=HYD%20210&section=A");
 
     private Browser reader;
     private Browser substitute;

@@ -62,7 +62,7 @@ class IsolationTest {
                             .replace("{linkId}", "1")
                             .replace("{uid}", "abc")
                             .replace("{file}", "abc")
-                    + "?text=today&name=x&course=HYD%20210&section=A&ids=1&past=1";
+                    + "?text=today&name=x&course=HYD%20210&section=A&ids=1&past=1&student=x";
             String type = endpoint.path().endsWith("}/files") ? "application/octet-stream" : "application/json";
             byte[] content = endpoint.method() == HttpMethod.GET
                     ? null
