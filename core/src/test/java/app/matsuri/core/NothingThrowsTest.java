@@ -31,6 +31,9 @@ import org.junit.jupiter.api.Test;
 /** Over plans with every combination of flags: nothing that follows from decisions throws. */
 class NothingThrowsTest {
 
+    /** How many: {@code -Dmatsuri.plans=600} for a long look. */
+    private static final int PLANS = Integer.getInteger("matsuri.plans", 150);
+
     /** Changes that a person could make next. */
     private static List<Change> changes(SectionSchedule in, Random random) {
         List<Change> changes = new ArrayList<>();
@@ -101,7 +104,7 @@ class NothingThrowsTest {
 
     @Test
     void noScheduleFindingProposalOrWayThrows() {
-        for (int seed = 0; seed < 600; seed++) {
+        for (int seed = 0; seed < 2 * PLANS; seed++) {
             Decisions plan = new RandomPlans(seed).plan();
             try {
                 look(plan, new Random(seed));
@@ -113,7 +116,7 @@ class NothingThrowsTest {
 
     @Test
     void noRolloverThrows() {
-        for (int seed = 0; seed < 150; seed++) {
+        for (int seed = 0; seed < PLANS; seed++) {
             Decisions plan = new RandomPlans(seed).plan();
             Decisions into = Decisions.of(new RandomPlans(seed + 1000L).plan().term(), List.of());
             for (RollBy by : Plans.WAYS) {

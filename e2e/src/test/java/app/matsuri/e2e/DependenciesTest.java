@@ -33,8 +33,8 @@ class DependenciesTest {
         }
         JsonNode packages = Json.read(Files.readString(LOCK)).path("packages");
         for (String at : packages.propertyNames()) {
-            String name = at.substring(at.lastIndexOf("node_modules/") + "node_modules/".length());
-            if (!at.isEmpty()) {
+            if (!at.isEmpty()) { // the page itself
+                String name = at.substring(at.lastIndexOf("node_modules/") + "node_modules/".length());
                 parts.add(
                         new Part("npm", name, packages.path(at).path("version").stringValue("")));
             }

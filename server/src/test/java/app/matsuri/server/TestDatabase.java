@@ -36,6 +36,8 @@ public class TestDatabase implements EnvironmentPostProcessor {
         if (POSTGRESQL) {
             found.put("spring.datasource.url", postgresql(name));
             found.put("spring.datasource.username", "postgres");
+            // at the end the database may be gone before who still has something to write
+            found.put("spring.datasource.hikari.connection-timeout", "5000");
         } else {
             found.put("spring.datasource.url", "jdbc:h2:mem:" + name + ";DB_CLOSE_DELAY=-1");
         }
