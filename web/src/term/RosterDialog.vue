@@ -177,7 +177,7 @@ Tove Lindqvist <tove@quillmarsh.example>"
       <div>
         <h2>{{ count(students.length, "student") }}</h2>
         <p v-if="!students.length" class="soft">Nobody yet. Names stay with you: students’ pages never show them.</p>
-        <ul v-else class="list">
+        <ul v-else class="list" :class="{ short: forGood }">
           <li v-for="s in students" :key="s.id">
             <span>{{ s.name }}</span>
             <span class="soft">{{ s.mail }}</span>
@@ -252,6 +252,9 @@ Tove Lindqvist <tove@quillmarsh.example>"
   padding: 0;
   max-height: 380px;
   overflow: auto;
+}
+.list.short {
+  max-height: 230px;
 }
 .understood {
   max-height: 150px;
