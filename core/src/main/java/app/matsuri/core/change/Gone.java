@@ -64,10 +64,9 @@ public final class Gone {
         }
         out = out.withSections(out.sections().stream().map(this::section).toList());
         out = out.withBesides(out.besides()
+                .withoutRemindersOf(items)
                 .withNotices(out.besides().notices().stream().map(this::notice).toList())
                 .withRhythms(out.besides().rhythms().stream().map(this::rhythm).toList())
-                .withReminders(
-                        With.without(out.besides().reminders(), r -> r.item() != null && items.contains(r.item())))
                 .withTook(With.without(out.besides().took(), t -> units.contains(t.unit())))
                 .withWaits(With.without(
                         out.besides().waits(),
@@ -224,10 +223,12 @@ public final class Gone {
         for (Map.Entry<String, NoticeTime> own : notice.sections().entrySet()) {
             out = out.withWhen(own.getKey(), time(notice, own.getValue(), own.getKey()));
         }
-        return hangs(notice.hiddenUntil())
-                ? out.hiddenUntil(
-                        at(view(notice, first).map(n -> moment(n.hiddenUntil())).orElse(null)))
-                : out;
+        if (!hangs(notice.hiddenUntil())) {
+            return out;
+        }
+        fixed.add("“" + notice.title() + "”");
+        return out.hiddenUntil(
+                at(view(notice, first).map(n -> moment(n.hiddenUntil())).orElse(null)));
     }
 
     private Optional<NoticeDates> view(Notice notice, @Nullable String section) {

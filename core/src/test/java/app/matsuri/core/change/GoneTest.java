@@ -7,6 +7,7 @@ import static app.matsuri.core.Plans.sectionA;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.matsuri.core.RandomPlans;
+import app.matsuri.core.change.plan.RemoveItem;
 import app.matsuri.core.change.plan.RemoveLesson;
 import app.matsuri.core.change.plan.RemoveUnit;
 import app.matsuri.core.plan.Adjustment;
@@ -107,6 +108,46 @@ class GoneTest {
                 assertThat(texts(after)).as("seed %d", seed).doesNotContainAnyElementsOf(ids);
             }
         }
+    }
+
+    @Test
+    void aPieceOfWorkTakenOutLeavesItsIdNowhere() {
+        int taken = 0;
+        for (int seed = 0; seed < 300; seed++) {
+            Decisions plan = new RandomPlans(seed).plan();
+            for (Item item : plan.courses().get(0).items()) {
+                if (item.details().within() == null) {
+                    Decisions after =
+                            Change.make(new RemoveItem(HYD, item.id()), plan).decisions();
+                    assertThat(texts(after)).as("seed %d", seed).doesNotContain(item.id());
+                    taken++;
+                }
+            }
+        }
+        assertThat(taken).isGreaterThan(300);
+    }
+
+    @Test
+    void aNoticeThatSpannedToWorkEndsWhereTheWorkStood() {
+        Unit unit = Unit.of(
+                "U",
+                "Unit",
+                List.of(Lesson.of("L1", "Rain", 1), Lesson.of("L2", "Floods", 1)),
+                List.of(Item.of("I", "L2", "report", "Report", with("L2"))));
+        DateRule due = DateRule.of(new Anchor.OfItem("I", Which.DUE));
+        Decisions before = plan(sectionA(), unit)
+                .withCourse(
+                        HYD,
+                        c -> c.withNotice(Notice.of("N", "Work on it", NoticeTime.once(false, with("L1"), due)))
+                                .withNotice(Notice.of("S", "Sheet", NoticeTime.once(false, with("L1"), null))
+                                        .hiddenUntil(due)));
+        Change.Outcome after = Change.make(new RemoveItem(HYD, "I"), before);
+        var course = after.decisions().courses().get(0);
+        assertThat(course.notice("N").orElseThrow().when())
+                .isEqualTo(NoticeTime.once(false, with("L1"), DateRule.at(at("2026-09-02T10:00"))));
+        assertThat(course.notice("S").orElseThrow().hiddenUntil()).isEqualTo(DateRule.at(at("2026-09-02T10:00")));
+        assertThat(after.notes())
+                .containsExactly("2 things that hung on it are fixed where they stood: “Work on it”, “Sheet”.");
     }
 
     @Test

@@ -2,15 +2,18 @@ package app.matsuri.core.change.plan;
 
 import app.matsuri.core.change.Change;
 import app.matsuri.core.change.Find;
+import app.matsuri.core.change.Gone;
 import app.matsuri.core.change.Hand;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.With;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Takes an item, and whatever lies in it, out of the plan, with the dates that sections and students have for it. */
+/** Takes an item, and whatever lies in it, out of the plan, with the dates that sections and students have for it; what hangs on it is fixed. */
 public record RemoveItem(String course, String item) implements Change {
 
     @Override
@@ -21,10 +24,9 @@ public record RemoveItem(String course, String item) implements Change {
         Course without = in.withUnits(in.units().stream()
                 .map(u -> u.withItems(With.without(u.items(), i -> gone.contains(i.id()))))
                 .toList());
-        Course out = without.withSections(without.sections().stream()
-                .map(s -> s.withAdjustments(With.without(s.adjustments(), a -> gone.contains(a.item()))))
-                .toList());
-        return Outcome.of(before.withCourse(out.withBesides(out.besides().withoutRemindersOf(gone))));
+        List<String> notes = new ArrayList<>();
+        Course out = new Gone(before, course, Set.of(), Set.of(), gone).from(without, notes);
+        return new Outcome(before.withCourse(out), notes);
     }
 
     private Set<String> inside(Course in) {
