@@ -1,5 +1,6 @@
 package app.matsuri.server.account;
 
+import app.matsuri.server.settings.DatabaseAddress;
 import java.io.IOException;
 import java.io.ObjectInputFilter;
 import java.io.ObjectInputStream;
@@ -56,7 +57,7 @@ class SessionConfiguration {
         stored.setCleanupCron(CLEANED);
         stored.setDefaultMaxInactiveInterval(idle);
         stored.setConversionService(conversions());
-        if (url.startsWith("jdbc:postgresql:")) {
+        if (DatabaseAddress.elsewhere(url)) {
             new PostgreSqlJdbcIndexedSessionRepositoryCustomizer().customize(stored);
         }
         return stored;

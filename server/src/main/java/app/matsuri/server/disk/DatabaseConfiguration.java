@@ -1,5 +1,6 @@
 package app.matsuri.server.disk;
 
+import app.matsuri.server.settings.DatabaseAddress;
 import com.zaxxer.hikari.HikariDataSource;
 import com.zaxxer.hikari.SQLExceptionOverride;
 import java.sql.SQLException;
@@ -17,9 +18,6 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class DatabaseConfiguration {
 
-    /** How the address of a database on another server begins. */
-    static final String ELSEWHERE = "jdbc:postgresql:";
-
     private static final Set<Integer> CLOSED = Set.of(
             ErrorCode.DATABASE_IS_CLOSED,
             ErrorCode.CONNECTION_BROKEN_1,
@@ -32,7 +30,7 @@ class DatabaseConfiguration {
     @Bean
     FlywayConfigurationCustomizer scripts(@Value("${spring.datasource.url}") String url) {
         return flyway -> {
-            if (url.startsWith(ELSEWHERE)) {
+            if (DatabaseAddress.elsewhere(url)) {
                 flyway.resourceProvider(new Scripts());
             }
         };
@@ -55,6 +53,7 @@ class DatabaseConfiguration {
         pool.setPoolName("matsuri");
         pool.setConnectionTestQuery("values 1");
         pool.setExceptionOverride(new Closed());
+        pool.setAllowPoolSuspension(true); // see NightlyShrinking
         return pool;
     }
 

@@ -1,5 +1,6 @@
 package app.matsuri.server.disk;
 
+import app.matsuri.server.settings.DatabaseAddress;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.math.BigInteger;
@@ -54,7 +55,7 @@ public final class Move {
      */
     public static Map<String, Long> over(Path folder, String url, String user, String password)
             throws IOException, Copies.NoCopy {
-        if (!url.startsWith(DatabaseConfiguration.ELSEWHERE)) {
+        if (!DatabaseAddress.elsewhere(url)) {
             throw new Copies.NoCopy("“" + url + "” is no address of a PostgreSQL database: give one such as"
                     + " jdbc:postgresql://localhost/matsuri. Nothing was changed.");
         }

@@ -1,6 +1,7 @@
 package app.matsuri.server.metrics;
 
 import app.matsuri.server.disk.DataFolder;
+import app.matsuri.server.settings.DatabaseAddress;
 import app.matsuri.server.settings.MatsuriProperties;
 import io.micrometer.core.instrument.Gauge;
 import io.micrometer.core.instrument.MeterRegistry;
@@ -54,7 +55,7 @@ class MetricsConfiguration {
     @Bean
     MeterBinder ours(JdbcTemplate sql, MatsuriProperties settings, @Value("${spring.datasource.url}") String url) {
         Path file = Path.of(settings.data()).resolve(DataFolder.DATABASE);
-        boolean elsewhere = url.startsWith("jdbc:postgresql:");
+        boolean elsewhere = DatabaseAddress.elsewhere(url);
         return registry -> {
             gauge(
                     registry,
