@@ -46,6 +46,8 @@ export class ProblemError extends Error {
     readonly type: string,
     detail: string,
     readonly faults: Place[] = [],
+    /** What the change that was asked for does now, where something else was changed meanwhile. */
+    readonly fresh: ProposalView | null = null,
   ) {
     super(detail);
   }
@@ -91,13 +93,19 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
     );
   }
   if (!answer.response.ok) {
-    const problem = (answer.error ?? {}) as { type?: string; detail?: string; faults?: Place[] };
+    const problem = (answer.error ?? {}) as {
+      type?: string;
+      detail?: string;
+      faults?: Place[];
+      proposal?: ProposalView;
+    };
     if (problem.type?.endsWith("/term-stuck")) stuck(problem.detail ?? "");
     throw new ProblemError(
       answer.response.status,
       problem.type ?? "",
       problem.detail ?? (answer.response.status === 401 ? "You are signed out. Sign in again." : "The server refused."),
       problem.faults ?? [],
+      problem.proposal ?? null,
     );
   }
   return answer.data as T;

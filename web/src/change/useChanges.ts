@@ -109,7 +109,7 @@ export function useChanges<V extends { version: number }>(termId: number, source
       problem.value = e instanceof Error ? e.message : String(e);
       if (e instanceof ProblemError && e.status === 409) {
         await reload().catch(() => undefined);
-        await proposeAgain();
+        await proposeAgain(e.fresh);
       }
       return false;
     } finally {
@@ -141,15 +141,21 @@ export function useChanges<V extends { version: number }>(termId: number, source
         body: change,
       }),
     );
+    return drawn(found);
+  }
+
+  /** A proposal whose view keeps what is the same in it. */
+  function drawn(found: ProposalView): ProposalView {
     const base = shown.value;
     const fresh = source.of(found);
     return base && fresh ? source.into(found, kept(base, fresh)) : found;
   }
 
-  async function proposeAgain() {
+  /** Shows what is proposed as it is now; the answer that refused it may have said so already. */
+  async function proposeAgain(fresh: ProposalView | null) {
     if (!pending.value) return;
     try {
-      proposal.value = await fetchProposal(pending.value);
+      proposal.value = fresh && source.of(fresh) ? drawn(fresh) : await fetchProposal(pending.value);
     } catch (e) {
       proposal.value = null;
       pending.value = null;

@@ -123,6 +123,21 @@ describe("the wall and its changes", () => {
     expect(state.proposal.value?.version).toBe(2);
   });
 
+  it("takes what the change does now from the answer that refused it", async () => {
+    answers["POST proposals"] = () => ({ body: proposal(false) });
+    answers["POST changes"] = () => ({
+      status: 409,
+      body: { type: "/problems/version-conflict", detail: "Changed elsewhere.", proposal: proposal(false, 2) },
+    });
+    const asked = server(answers);
+    const state = useWall(7);
+    await state.load();
+    await state.propose(change);
+    await state.apply();
+    expect(state.proposal.value?.version).toBe(2);
+    expect(asked.filter((a) => a.key === "POST proposals")).toHaveLength(1);
+  });
+
   it("says a refusal and keeps the wall", async () => {
     answers["POST proposals"] = () => ({ status: 422, body: { detail: "It cannot come earlier." } });
     server(answers);

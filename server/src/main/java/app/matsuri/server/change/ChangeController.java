@@ -1,5 +1,6 @@
 package app.matsuri.server.change;
 
+import app.matsuri.core.change.Refused;
 import app.matsuri.core.gradebook.Lateness;
 import app.matsuri.core.plan.Decisions;
 import app.matsuri.core.proposal.Moved;
@@ -11,6 +12,8 @@ import app.matsuri.server.clock.Today;
 import app.matsuri.server.findings.FindingView;
 import app.matsuri.server.gradebook.GradeBook;
 import app.matsuri.server.http.ChangeGiven;
+import app.matsuri.server.http.Problem;
+import app.matsuri.server.storage.StaleVersion;
 import app.matsuri.server.storage.Stored;
 import com.fasterxml.jackson.annotation.JsonAnyGetter;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -18,6 +21,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -213,7 +217,21 @@ class ChangeController {
         boolean seen = !Boolean.FALSE.equals(request.seen());
         ChangeGiven given = ChangeGiven.read(request.change());
         ChangeService.Telling telling = new ChangeService.Telling(seen, Boolean.TRUE.equals(request.digest()));
-        return made(changes.make(by, termId, request.version(), given, telling), looked);
+        try {
+            return made(changes.make(by, termId, request.version(), given, telling), looked);
+        } catch (StaleVersion stale) {
+            throw fresh(stale, () -> propose(by, termId, looked, seen, request.change()));
+        }
+    }
+
+    /** With what the change does on top of what was changed elsewhere, where it can still be made. */
+    private static StaleVersion fresh(StaleVersion stale, Supplier<ProposalView> proposal) {
+        try {
+            return stale.with(proposal.get());
+        } catch (Problem | Refused no) {
+            stale.addSuppressed(no);
+            return stale;
+        }
     }
 
     @PostMapping(path = "/undo", consumes = "application/json")

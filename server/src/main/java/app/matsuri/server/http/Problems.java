@@ -152,7 +152,11 @@ class Problems {
                 "Changed elsewhere",
                 stale.getMessage() + " Nothing was stored. Look at what the change does now and apply it again.",
                 List.of());
-        Known.there(answer.getBody(), "a problem").setProperty("version", stale.version());
+        ProblemDetail problem = Known.there(answer.getBody(), "a problem");
+        problem.setProperty("version", stale.version());
+        if (stale.proposal() != null) {
+            problem.setProperty("proposal", stale.proposal());
+        }
         return answer;
     }
 

@@ -169,6 +169,13 @@ class ChangeHttpTest {
         assertThat(late.status()).isEqualTo(409);
         assertThat(late.type()).isEqualTo("/problems/version-conflict");
         assertThat(late.body().path("version").asLong()).isEqualTo(2);
+        // with what it does now; not where it can no longer be made
+        assertThat(late.body().path("proposal").path("version").asLong()).isEqualTo(2);
+        assertThat(late.body().path("proposal").path("does").stringValue()).contains("16 Oct");
+        Browser.Answer gone = browser.change(
+                term, 1, "{\"kind\":\"remove-lesson\",\"course\":\"HYD 210\",\"lesson\":\"no such lesson\"}");
+        assertThat(gone.type()).isEqualTo("/problems/version-conflict");
+        assertThat(gone.body().has("proposal")).isFalse();
         assertThat(browser.get("/api/terms/" + term + "/history")
                         .body()
                         .path("lines")
