@@ -3,7 +3,7 @@ import { onMounted, ref, shallowRef } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { type Schemas, api, ask, signIn } from "../api/client";
 import { me } from "../api/me";
-import Lantern from "../frame/Lantern.vue";
+import OpenPage from "./OpenPage.vue";
 
 /** An invitation to a colleague's term: taken with one's account, or with a new one. */
 const route = useRoute();
@@ -56,12 +56,7 @@ const takeWithAccount = () =>
 </script>
 
 <template>
-  <header class="band">
-    <RouterLink to="/" class="brand"><Lantern /><span>Matsuri</span></RouterLink>
-  </header>
-  <main class="page">
-    <h1>Invitation</h1>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  <OpenPage home="/" title="Invitation" :problem="problem">
     <template v-if="invitation">
       <p>
         Dear {{ invitation.name }}, {{ invitation.by }} invites you to <b>{{ invitation.term || "a term" }}</b>,
@@ -96,17 +91,5 @@ const takeWithAccount = () =>
         </div>
       </form>
     </template>
-  </main>
+  </OpenPage>
 </template>
-
-<style scoped>
-form {
-  max-width: 460px;
-}
-a {
-  color: inherit;
-}
-.band a {
-  color: var(--on-cloth);
-}
-</style>

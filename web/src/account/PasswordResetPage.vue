@@ -2,8 +2,8 @@
 import { onMounted, ref } from "vue";
 import { useRoute } from "vue-router";
 import { api, ask } from "../api/client";
-import Lantern from "../frame/Lantern.vue";
 import { useDoing } from "../ui/useDoing";
+import OpenPage from "./OpenPage.vue";
 
 /** A forgotten password: a letter is asked for, and with its address another one is chosen. */
 const route = useRoute();
@@ -34,12 +34,7 @@ async function replace() {
 </script>
 
 <template>
-  <header class="band">
-    <RouterLink to="/sign-in" class="brand"><Lantern /><span>Matsuri</span></RouterLink>
-  </header>
-  <main class="page">
-    <h1>Another password</h1>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  <OpenPage home="/sign-in" title="Another password" :problem="problem">
     <template v-if="done">
       <p v-if="token" role="status">
         It is changed, and you are signed out everywhere. <RouterLink to="/sign-in">Sign in</RouterLink> with it.
@@ -75,17 +70,5 @@ async function replace() {
       <div class="wide actions"><button type="submit" class="btn go">Change the password</button></div>
     </form>
     <p v-else-if="problem"><RouterLink to="/password-reset">Ask for another letter</RouterLink></p>
-  </main>
+  </OpenPage>
 </template>
-
-<style scoped>
-form {
-  max-width: 460px;
-}
-a {
-  color: inherit;
-}
-.band a {
-  color: var(--on-cloth);
-}
-</style>

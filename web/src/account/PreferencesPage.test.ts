@@ -19,7 +19,9 @@ async function page(answers: Parameters<typeof server>[0] = {}) {
     "PUT preferences": (a) => ({ signIn: "t", displayName: "T", preferences: a.body }),
     ...answers,
   });
-  const at = mount(PreferencesPage, { global: { stubs: { ...stubs, Band: true, SecondFactor: true, OwnData: true } } });
+  const at = mount(PreferencesPage, {
+    global: { stubs: { ...stubs, Band: true, SecondFactor: true, SignInElsewhere: true, OwnData: true } },
+  });
   await settled();
   const last = () => asked.filter((a) => a.key === "PUT preferences").pop()?.body;
   return { at, asked, last };

@@ -9,6 +9,7 @@ import { count } from "../ui/say";
 import { useDoing } from "../ui/useDoing";
 import OwnData from "./OwnData.vue";
 import SecondFactor from "./SecondFactor.vue";
+import SignInElsewhere from "./SignInElsewhere.vue";
 
 /** How a person reads times and weeks, what they are shown and reminded of, their password and where they are signed in. */
 const { problem, doing } = useDoing();
@@ -230,6 +231,7 @@ const LANDINGS: [string, string][] = [
       </form>
     </section>
     <SecondFactor />
+    <SignInElsewhere />
     <section aria-labelledby="p-sess">
       <h2 id="p-sess">Signed in</h2>
       <p v-if="!sessions.length" class="soft">Nowhere that is known of.</p>

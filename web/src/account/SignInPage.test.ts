@@ -93,6 +93,17 @@ describe("signing in", () => {
     expect(router.currentRoute.value.path).toBe("/");
   });
 
+  it("goes to sign in elsewhere, where there is an elsewhere, and says why it came back", async () => {
+    const without = await page(DEMO);
+    expect(without.gate.find(".elsewhere").exists()).toBe(false);
+    const there = { ...DEMO, elsewhere: "Quillmarsh" };
+    const { gate } = await page(there, {}, "/sign-in?to=/terms/3/dates&elsewhere=no-account");
+    expect(gate.find(".elsewhere").text()).toBe("Sign in with Quillmarsh");
+    expect(gate.find(".elsewhere").attributes("href")).toBe("/api/openid/begin/provider?to=%2Fterms%2F3%2Fdates");
+    expect(gate.find("[role=alert]").text()).toContain("no account here");
+    expect((await page({ ...FIRST, elsewhere: "Quillmarsh" })).gate.find(".elsewhere").exists()).toBe(false);
+  });
+
   it("says that the server does not answer", async () => {
     const { gate } = await page(new Refused("The server does not answer."));
     expect(gate.find("[role=alert]").text()).toContain("does not answer");

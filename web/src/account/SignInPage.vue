@@ -18,8 +18,24 @@ const factor = ref("");
 const problem = ref("");
 const busy = ref(false);
 const first = computed(() => welcome.value?.firstVisit === true);
+/** Why nobody was signed in who came back from elsewhere. */
+const CAME_BACK: Record<string, string> = {
+  refused: "You were not signed in there. Try again, or sign in here.",
+  unavailable: "It cannot be reached just now. Try again later, or sign in here.",
+  "no-account":
+    "Whoever signed in there has no account here. If you have one, sign in here and connect it in Preferences; else ask whoever runs this Matsuri.",
+  locked: "Whoever runs this Matsuri keeps your account out. Ask them.",
+};
+const begin = computed(() => `/api/openid/begin/provider?to=${encodeURIComponent(to())}`);
+
+/** Where one was going, if that is one of our pages. */
+function to(): string {
+  const wanted = route.query.to;
+  return typeof wanted === "string" && wanted.startsWith("/") && !wanted.startsWith("//") ? wanted : "/";
+}
 
 onMounted(async () => {
+  problem.value = CAME_BACK[String(route.query.elsewhere ?? "")] ?? "";
   try {
     welcome.value = await ask(api.GET("/api/welcome"));
   } catch (e) {
@@ -32,8 +48,7 @@ async function enter(action: () => Promise<unknown>) {
   problem.value = "";
   try {
     await action();
-    const to = route.query.to;
-    await router.push(typeof to === "string" && to.startsWith("/") && !to.startsWith("//") ? to : "/");
+    await router.push(to());
   } catch (e) {
     if (e instanceof ProblemError && e.type.endsWith("/code-wanted")) return askForCode();
     problem.value = e instanceof ProblemError ? e.message : "Signing in did not work. Try again.";
@@ -82,6 +97,10 @@ function submit() {
           Enter as {{ who.displayName }} <span class="what">{{ who.what }}</span>
         </button>
         <p class="soft">or sign in by hand</p>
+      </template>
+      <template v-if="welcome?.elsewhere && !first">
+        <a :href="begin" class="btn go elsewhere">Sign in with {{ welcome.elsewhere }}</a>
+        <p class="soft">or with a name and password of this Matsuri</p>
       </template>
       <p v-if="first"><b>The first visit.</b> Make the account that this Matsuri belongs to.</p>
       <form class="form" @submit.prevent="submit">
@@ -173,6 +192,11 @@ p {
   width: 100%;
   margin-bottom: 6px;
   justify-content: space-between;
+}
+.elsewhere {
+  display: block;
+  text-align: center;
+  text-decoration: none;
 }
 .what {
   font-weight: 400;

@@ -245,6 +245,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/openid": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["state_1"];
+        put?: never;
+        post: operations["begin_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/openid/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["end_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/password": {
         parameters: {
             query?: never;
@@ -2894,9 +2926,6 @@ export interface components {
             /** Format: int32 */
             withoutAddress: number;
         };
-        HandingOver: {
-            password: string;
-        };
         HistoryLine: {
             accountName: string;
             /** @enum {string} */
@@ -3577,6 +3606,14 @@ export interface components {
             size: number;
             /** Format: date-time */
             storedAt: string;
+        };
+        OpenIdBegun: {
+            address: string;
+        };
+        OpenIdState: {
+            connected: boolean;
+            password: boolean;
+            provider?: string | null;
         };
         OpenSession: {
             browser: string;
@@ -5363,6 +5400,7 @@ export interface components {
         Welcome: {
             demo: boolean;
             demoSignIns: components["schemas"]["DemoSignIn"][];
+            elsewhere?: string | null;
             firstVisit: boolean;
             /** Format: date */
             today: string;
@@ -5955,6 +5993,99 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["NextClass"];
                 };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    state_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenIdState"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordAgain"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenIdBegun"];
+                };
+            };
+            /** @description What went wrong, as RFC 9457 has it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    end_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordAgain"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description What went wrong, as RFC 9457 has it */
             default: {
@@ -7400,7 +7531,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["HandingOver"];
+                "application/json": components["schemas"]["PasswordAgain"];
             };
         };
         responses: {

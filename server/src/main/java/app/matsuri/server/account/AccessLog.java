@@ -23,7 +23,7 @@ public class AccessLog {
     }
 
     /** Nothing that somebody typed begins a line of its own, or turns one round. */
-    static String oneLine(String text) {
+    public static String oneLine(String text) {
         String plain = text.replaceAll("[\\p{Cntrl}\\p{Cf}\\u2028\\u2029\\uD800-\\uDFFF]", "?");
         return plain.length() > MOST ? plain.substring(0, MOST) + "…" : plain;
     }

@@ -1,5 +1,6 @@
 package app.matsuri.server.account;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -44,6 +45,17 @@ public class Account {
 
     /** One of which no code was typed yet; null for none. */
     public @Nullable String factorBegun;
+
+    /** Where the person signs in by OpenID Connect; null for nowhere else than here. */
+    @Column(name = "openid_issuer")
+    public @Nullable String openIdIssuer;
+
+    /** What the person is there. */
+    @Column(name = "openid_subject")
+    public @Nullable String openIdSubject;
+
+    /** Whether the password is one that nobody knows. */
+    public boolean noPassword;
 
     /** The last half minute of which a code was taken, counted from 1970. */
     public long factorStep;

@@ -3,6 +3,7 @@ package app.matsuri.server.account;
 import app.matsuri.server.clock.Today;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.settings.MatsuriProperties;
+import app.matsuri.server.settings.OpenIdProperties;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
@@ -11,12 +12,9 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -36,8 +34,10 @@ class AccountController {
     private final FirstAccount first;
     private final Sessions sessions;
     private final Attempts attempts;
+    private final Confirmation confirmation;
     private final AccessLog log;
     private final MatsuriProperties properties;
+    private final OpenIdProperties elsewhere;
     private final Today today;
 
     AccountController(
@@ -45,23 +45,36 @@ class AccountController {
             FirstAccount first,
             Sessions sessions,
             Attempts attempts,
+            Confirmation confirmation,
             AccessLog log,
             MatsuriProperties properties,
+            OpenIdProperties elsewhere,
             Today today) {
         this.accounts = accounts;
         this.first = first;
         this.attempts = attempts;
+        this.confirmation = confirmation;
         this.log = log;
         this.sessions = sessions;
         this.properties = properties;
+        this.elsewhere = elsewhere;
         this.today = today;
     }
 
     /** A sign-in of the demo. */
     record DemoSignIn(String signIn, String displayName, String password, String what) {}
 
-    /** What the sign-in page shows. */
-    record Welcome(boolean firstVisit, boolean demo, LocalDate today, List<DemoSignIn> demoSignIns) {}
+    /**
+     * What the sign-in page shows.
+     *
+     * @param elsewhere what the provider is called at which one signs in as well; null for none
+     */
+    record Welcome(
+            boolean firstVisit,
+            boolean demo,
+            LocalDate today,
+            List<DemoSignIn> demoSignIns,
+            @Nullable String elsewhere) {}
 
     /** Who is signed in. */
     record Me(String signIn, String displayName, Preferences preferences) {}
@@ -92,7 +105,12 @@ class AccountController {
     @GetMapping("/welcome")
     Welcome welcome() {
         boolean demo = properties.demo() != null;
-        return new Welcome(accounts.none(), demo, today.in(ZoneOffset.UTC), demo ? DemoAccounts.SIGN_INS : List.of());
+        return new Welcome(
+                accounts.none(),
+                demo,
+                today.in(ZoneOffset.UTC),
+                demo ? DemoAccounts.SIGN_INS : List.of(),
+                elsewhere.issuer() == null ? null : elsewhere.name());
     }
 
     @GetMapping("/me")
@@ -112,14 +130,8 @@ class AccountController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void password(
             @AuthenticationPrincipal SignedIn by, @Valid @RequestBody OtherPassword other, HttpServletRequest request) {
-        attempts.look(by.signIn(), request.getRemoteAddr());
-        try {
-            accounts.password(by, other.now(), other.password());
-        } catch (Problem refused) {
-            attempts.failed(by.signIn(), request.getRemoteAddr());
-            log.say("change of password refused", by.signIn(), request);
-            throw refused;
-        }
+        confirmation.password(by, other.now(), request, "change of password");
+        accounts.reset(by, other.password());
         sessions.endOthers(by, request);
         log.say("password changed", by.signIn(), request);
     }
@@ -162,13 +174,7 @@ class AccountController {
             throw refused;
         }
         log.say("first account made", account.signIn(), request);
-        request.getSession(true);
-        request.changeSessionId();
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(by, null, by.getAuthorities()));
-        SecurityContextHolder.setContext(context);
-        new HttpSessionSecurityContextRepository().saveContext(context, request, response);
-        sessions.begin(request);
+        sessions.signIn(by, request, response);
         return me(by);
     }
 }

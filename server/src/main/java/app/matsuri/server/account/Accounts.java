@@ -1,6 +1,7 @@
 package app.matsuri.server.account;
 
 import app.matsuri.server.http.Problem;
+import app.matsuri.server.settings.Tokens;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
@@ -71,12 +72,58 @@ public class Accounts implements UserDetailsService {
         return signedIn(account);
     }
 
+    /** Likewise, for who signs in elsewhere; nobody knows its password. */
+    @Transactional
+    public SignedIn createElsewhere(String signIn, String displayName, String issuer, String subject, boolean guest) {
+        SignedIn made = create(signIn, displayName, Tokens.fresh(), guest);
+        connect(made, issuer, subject);
+        entities.find(Account.class, made.accountId()).noPassword = true;
+        return made;
+    }
+
+    /** Who signs in elsewhere so; empty for nobody. */
+    @Transactional(readOnly = true)
+    public Optional<SignedIn> known(String issuer, String subject) {
+        return entities.createQuery("from Account where openIdIssuer = :i and openIdSubject = :s", Account.class)
+                .setParameter("i", issuer)
+                .setParameter("s", subject)
+                .getResultStream()
+                .findFirst()
+                .map(Accounts::signedIn);
+    }
+
+    /** Where a person signs in from now on besides here; nulls for nowhere. */
+    @Transactional
+    public void connect(SignedIn by, @Nullable String issuer, @Nullable String subject) {
+        Account account = entities.find(Account.class, by.accountId());
+        account.openIdIssuer = issuer;
+        account.openIdSubject = subject;
+    }
+
+    /** Whether a person signs in elsewhere too. */
+    @Transactional(readOnly = true)
+    public boolean connected(SignedIn by) {
+        return entities.find(Account.class, by.accountId()).openIdIssuer != null;
+    }
+
+    /** Whether a person has a password here that they know. */
+    @Transactional(readOnly = true)
+    public boolean hasPassword(SignedIn by) {
+        return !entities.find(Account.class, by.accountId()).noPassword;
+    }
+
+    /** Whether a person is kept out. */
+    @Transactional(readOnly = true)
+    public boolean locked(SignedIn by) {
+        return entities.find(Account.class, by.accountId()).locked;
+    }
+
     @Override
     @Transactional(readOnly = true)
     public SignedIn loadUserByUsername(String signIn) {
         // who is kept out hears the same as who has no account
         return find(signIn)
-                .filter(by -> !entities.find(Account.class, by.accountId()).locked)
+                .filter(by -> !locked(by))
                 .orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
 
@@ -145,6 +192,8 @@ public class Accounts implements UserDetailsService {
         account.classReminder = null;
         account.factorKey = null;
         account.factorBegun = null;
+        account.openIdIssuer = null;
+        account.openIdSubject = null;
         account.locked = true;
         entities.find(Workspace.class, account.workspaceId).name = account.displayName;
     }
@@ -152,7 +201,9 @@ public class Accounts implements UserDetailsService {
     /** Gives a person another password, whatever the one so far is. */
     @Transactional
     public void reset(SignedIn by, String other) {
-        entities.find(Account.class, by.accountId()).passwordHash = encoder.encode(other);
+        Account account = entities.find(Account.class, by.accountId());
+        account.passwordHash = encoder.encode(other);
+        account.noPassword = false;
     }
 
     /** What the people of a workspace sign in with. */
@@ -212,24 +263,22 @@ public class Accounts implements UserDetailsService {
     }
 
     /**
-     * Changes the person's password.
-     *
-     * @throws Problem when the one so far is not theirs
-     */
-    @Transactional
-    public void password(SignedIn by, String now, String other) {
-        password(by, now);
-        reset(by, other);
-    }
-
-    /**
      * Makes sure that it is the person, once more.
      *
      * @throws Problem when the password is not theirs
      */
     @Transactional(readOnly = true)
     public void password(SignedIn by, String now) {
-        if (!encoder.matches(now, entities.find(Account.class, by.accountId()).passwordHash)) {
+        Account account = entities.find(Account.class, by.accountId());
+        if (account.noPassword) {
+            throw new Problem(
+                    HttpStatus.CONFLICT,
+                    "no-password",
+                    "You have no password here yet",
+                    "You sign in elsewhere. Sign out and ask for a password with “Password forgotten?”, or ask whoever"
+                            + " runs this server for one; then come back. Nothing was changed.");
+        }
+        if (!encoder.matches(now, account.passwordHash)) {
             throw new Problem(
                     HttpStatus.UNPROCESSABLE_CONTENT,
                     "wrong-password",
@@ -248,6 +297,12 @@ public class Accounts implements UserDetailsService {
     @Transactional(readOnly = true)
     public String mail(SignedIn by) {
         return entities.find(Account.class, by.accountId()).mail;
+    }
+
+    /** Where a person is written to from now on. */
+    @Transactional
+    public void writeTo(SignedIn by, String mail) {
+        entities.find(Account.class, by.accountId()).mail = mail.strip();
     }
 
     /** Somebody who teaches and is written to. */

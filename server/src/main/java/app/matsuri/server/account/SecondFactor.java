@@ -46,12 +46,10 @@ public class SecondFactor {
     private static final SecureRandom RANDOM = new SecureRandom();
 
     private final EntityManager entities;
-    private final Accounts accounts;
     private final Clock machine;
 
-    SecondFactor(EntityManager entities, Accounts accounts, @Qualifier("machine") Clock machine) {
+    SecondFactor(EntityManager entities, @Qualifier("machine") Clock machine) {
         this.entities = entities;
-        this.accounts = accounts;
         this.machine = machine;
     }
 
@@ -80,14 +78,9 @@ public class SecondFactor {
         return entities.find(Account.class, by.accountId());
     }
 
-    /**
-     * Makes a key; it counts when a code of it was typed.
-     *
-     * @throws Problem where the password is another
-     */
+    /** Makes a key; it counts when a code of it was typed. */
     @Transactional
-    Begun begin(SignedIn by, String password) {
-        accounts.password(by, password);
+    Begun begin(SignedIn by) {
         String key = new String(SecretGenerator.generate(), StandardCharsets.US_ASCII);
         account(by).factorBegun = key;
         try {
@@ -151,14 +144,7 @@ public class SecondFactor {
 
     /** Turns it off. */
     @Transactional
-    void end(SignedIn by, String password) {
-        accounts.password(by, password);
-        takeAway(by);
-    }
-
-    /** Turns it off, for who has neither phone nor paper any more. */
-    @Transactional
-    public void takeAway(SignedIn by) {
+    public void end(SignedIn by) {
         Account account = account(by);
         account.factorKey = null;
         account.factorBegun = null;

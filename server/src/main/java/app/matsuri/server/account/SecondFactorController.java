@@ -1,12 +1,10 @@
 package app.matsuri.server.account;
 
-import app.matsuri.server.http.Problem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
-import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,19 +21,14 @@ import org.springframework.web.bind.annotation.RestController;
 class SecondFactorController {
 
     private final SecondFactor factor;
-    private final Attempts attempts;
+    private final Confirmation confirmation;
     private final AccessLog log;
 
-    SecondFactorController(SecondFactor factor, Attempts attempts, AccessLog log) {
+    SecondFactorController(SecondFactor factor, Confirmation confirmation, AccessLog log) {
         this.factor = factor;
-        this.attempts = attempts;
+        this.confirmation = confirmation;
         this.log = log;
     }
-
-    /** The password, asked for once more. */
-    record PasswordAgain(
-            @NotBlank(message = "Give your password.") @Size(max = 1000, message = "At most 1000 characters.")
-            String password) {}
 
     /** A code of the phone. */
     record FactorCode(
@@ -59,14 +52,15 @@ class SecondFactorController {
     @PostMapping(consumes = "application/json")
     SecondFactor.Begun begin(
             @AuthenticationPrincipal SignedIn by, @Valid @RequestBody PasswordAgain again, HttpServletRequest request) {
-        return tried(by, request, "second factor refused", () -> factor.begin(by, again.password()));
+        confirmation.password(by, again.password(), request, "second factor");
+        return factor.begin(by);
     }
 
     /** Turns it on with a first code. */
     @PutMapping(consumes = "application/json")
     RecoveryCodes confirm(
             @AuthenticationPrincipal SignedIn by, @Valid @RequestBody FactorCode given, HttpServletRequest request) {
-        List<String> codes = tried(by, request, "second factor refused", () -> factor.confirm(by, given.code()));
+        List<String> codes = confirmation.counted(by, request, "second factor", () -> factor.confirm(by, given.code()));
         log.say("second factor on", by.signIn(), request);
         return new RecoveryCodes(codes);
     }
@@ -76,21 +70,8 @@ class SecondFactorController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void end(
             @AuthenticationPrincipal SignedIn by, @Valid @RequestBody PasswordAgain again, HttpServletRequest request) {
-        tried(by, request, "end of second factor refused", () -> {
-            factor.end(by, again.password());
-            return true;
-        });
+        confirmation.password(by, again.password(), request, "end of second factor");
+        factor.end(by);
         log.say("second factor off", by.signIn(), request);
-    }
-
-    private <T> T tried(SignedIn by, HttpServletRequest request, String refused, Supplier<T> what) {
-        attempts.look(by.signIn(), request.getRemoteAddr());
-        try {
-            return what.get();
-        } catch (Problem e) {
-            attempts.failed(by.signIn(), request.getRemoteAddr());
-            log.say(refused, by.signIn(), request);
-            throw e;
-        }
     }
 }

@@ -1,6 +1,7 @@
 package app.matsuri.server.account;
 
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.Serializable;
 import java.time.Instant;
 import java.util.Collection;
@@ -9,6 +10,10 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
@@ -40,6 +45,17 @@ public class Sessions {
      * @param here whether it is the one that asks
      */
     public record OpenSession(String name, String browser, Instant since, Instant last, boolean here) {}
+
+    /** Signs a person in with the request. */
+    public void signIn(SignedIn by, HttpServletRequest request, HttpServletResponse response) {
+        request.getSession(true);
+        request.changeSessionId();
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(by, null, by.getAuthorities()));
+        SecurityContextHolder.setContext(context);
+        new HttpSessionSecurityContextRepository().saveContext(context, request, response);
+        begin(request);
+    }
 
     /** Notes who signed in with the request. */
     void begin(HttpServletRequest request) {

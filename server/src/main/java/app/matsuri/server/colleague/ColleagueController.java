@@ -6,7 +6,8 @@ import app.matsuri.server.access.Colleague.Role;
 import app.matsuri.server.access.Looks;
 import app.matsuri.server.account.AccessLog;
 import app.matsuri.server.account.Accounts;
-import app.matsuri.server.account.Attempts;
+import app.matsuri.server.account.Confirmation;
+import app.matsuri.server.account.PasswordAgain;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
 import app.matsuri.server.mail.Letters;
@@ -53,7 +54,7 @@ class ColleagueController {
     private final TermStore store;
     private final Letters letters;
     private final Accounts accounts;
-    private final Attempts attempts;
+    private final Confirmation confirmation;
     private final Looks looks;
     private final AccessLog log;
     private final Clock clock;
@@ -63,12 +64,12 @@ class ColleagueController {
             TermStore store,
             Letters letters,
             Accounts accounts,
-            Attempts attempts,
+            Confirmation confirmation,
             Looks looks,
             AccessLog log,
             Clock clock) {
         this.accounts = accounts;
-        this.attempts = attempts;
+        this.confirmation = confirmation;
         this.looks = looks;
         this.log = log;
         this.entities = entities;
@@ -246,11 +247,6 @@ class ColleagueController {
         return looks.of(termId, MOST_LOOKS);
     }
 
-    /** The password, asked for once more before a term becomes another's. */
-    record HandingOver(
-            @NotBlank(message = "Give your password.") @Size(max = 1000, message = "At most 1000 characters.")
-            String password) {}
-
     /** Makes a co-teacher the owner; who was becomes a co-teacher. */
     @PostMapping(path = "/terms/{termId}/colleagues/{colleagueId}/ownership", consumes = "application/json")
     @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -259,16 +255,10 @@ class ColleagueController {
             @AuthenticationPrincipal SignedIn by,
             @PathVariable long termId,
             @PathVariable long colleagueId,
-            @Valid @RequestBody HandingOver asked,
+            @Valid @RequestBody PasswordAgain asked,
             HttpServletRequest request) {
         store.load(by.workspaceId(), termId);
-        attempts.look(by.signIn(), request.getRemoteAddr());
-        try {
-            accounts.password(by, asked.password());
-        } catch (Problem e) {
-            attempts.failed(by.signIn(), request.getRemoteAddr());
-            throw e;
-        }
+        confirmation.password(by, asked.password(), request, "handing over of term " + termId);
         Colleague colleague = entities.find(Colleague.class, colleagueId);
         if (colleague == null
                 || colleague.termId != termId

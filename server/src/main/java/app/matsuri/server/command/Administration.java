@@ -93,7 +93,7 @@ class Administration {
         if (what.equals("reset")) {
             String password = Tokens.fresh();
             accounts.reset(by, password);
-            factor.takeAway(by);
+            factor.end(by);
             said = password + "\n";
         } else {
             accounts.lock(by, what.equals("lock"));

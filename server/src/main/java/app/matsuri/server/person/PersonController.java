@@ -3,7 +3,7 @@ package app.matsuri.server.person;
 import app.matsuri.exchange.plan.Json;
 import app.matsuri.server.account.AccessLog;
 import app.matsuri.server.account.Accounts;
-import app.matsuri.server.account.Attempts;
+import app.matsuri.server.account.Confirmation;
 import app.matsuri.server.account.SignedIn;
 import app.matsuri.server.http.Problem;
 import jakarta.servlet.http.HttpServletRequest;
@@ -34,15 +34,19 @@ class PersonController {
     private final PersonalData personal;
     private final StudentRecords students;
     private final Accounts accounts;
-    private final Attempts attempts;
+    private final Confirmation confirmation;
     private final AccessLog log;
 
     PersonController(
-            PersonalData personal, StudentRecords students, Accounts accounts, Attempts attempts, AccessLog log) {
+            PersonalData personal,
+            StudentRecords students,
+            Accounts accounts,
+            Confirmation confirmation,
+            AccessLog log) {
         this.personal = personal;
         this.students = students;
         this.accounts = accounts;
-        this.attempts = attempts;
+        this.confirmation = confirmation;
         this.log = log;
     }
 
@@ -87,13 +91,7 @@ class PersonController {
     @PostMapping(path = "/me/closing", consumes = "application/json")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void close(@AuthenticationPrincipal SignedIn by, @Valid @RequestBody Closing closing, HttpServletRequest request) {
-        attempts.look(by.signIn(), request.getRemoteAddr());
-        try {
-            accounts.password(by, closing.password());
-        } catch (Problem e) {
-            attempts.failed(by.signIn(), request.getRemoteAddr());
-            throw e;
-        }
+        confirmation.password(by, closing.password(), request, "closing of account");
         String name = closing.to() == null ? "" : closing.to().strip();
         SignedIn to = name.isEmpty()
                 ? null

@@ -31,7 +31,7 @@ public class PersonalData {
                 "account",
                 new Question(
                         "select signIn, displayName, mail, createdAt, guest, twelveHours, weekStart, classReminder, display,"
-                                + " case when factorKey is null then false else true end from Account where id = :a",
+                                + " case when factorKey is null then false else true end, openIdIssuer, openIdSubject from Account where id = :a",
                         List.of(
                                 "signIn",
                                 "displayName",
@@ -42,7 +42,9 @@ public class PersonalData {
                                 "weekStart",
                                 "classReminder",
                                 "display",
-                                "secondFactor")));
+                                "secondFactor",
+                                "openIdIssuer",
+                                "openIdSubject")));
         ASKED.put(
                 "terms",
                 new Question(

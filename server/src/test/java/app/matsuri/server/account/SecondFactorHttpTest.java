@@ -153,7 +153,7 @@ class SecondFactorHttpTest {
                 .isEqualTo(204);
         assertThat(signIn(PASSWORD, null).getStatus()).isEqualTo(204);
         on(new ArrayList<>());
-        factor.takeAway(browser.person());
+        factor.end(browser.person());
         assertThat(signIn(PASSWORD, null).getStatus()).isEqualTo(204);
         assertThat(new String(browser.get(AT).response().getContentAsByteArray(), StandardCharsets.UTF_8))
                 .contains("\"codesLeft\":0");
