@@ -3,14 +3,14 @@ import { onMounted, ref, shallowRef } from "vue";
 import { type Schemas, api, ask } from "../api/client";
 import { count } from "../ui/say";
 import { useDoing } from "../ui/useDoing";
+import PasswordAgain from "./PasswordAgain.vue";
 
 /** The second factor of who is signed in: off, a key that waits for its first code, codes on paper, on. */
-const { problem, doing } = useDoing();
+const { busy, problem, doing } = useDoing();
 const state = shallowRef<Schemas["FactorState"] | null>(null);
 const begun = shallowRef<Schemas["Begun"] | null>(null);
 const paper = shallowRef<string[]>([]);
 const asking = ref(false);
-const password = ref("");
 const code = ref("");
 const said = ref("");
 
@@ -22,14 +22,12 @@ function afresh() {
   asking.value = false;
   begun.value = null;
   paper.value = [];
-  password.value = "";
   code.value = "";
   said.value = "";
 }
-const again = () => ({ body: { password: password.value } });
-async function begin() {
+async function begin(password: string) {
   await doing(async () => {
-    const made = await ask(api.POST("/api/me/second-factor", again()));
+    const made = await ask(api.POST("/api/me/second-factor", { body: { password } }));
     afresh();
     begun.value = made;
   });
@@ -42,9 +40,9 @@ async function confirm() {
     await load();
   });
 }
-async function end() {
+async function end(password: string) {
   await doing(async () => {
-    await ask(api.POST("/api/me/second-factor/end", again()));
+    await ask(api.POST("/api/me/second-factor/end", { body: { password } }));
     afresh();
     said.value = "It is off: name and password are enough again.";
     await load();
@@ -84,14 +82,13 @@ async function end() {
         <button type="button" class="btn quiet" @click="afresh">leave it off</button>
       </div>
     </form>
-    <form v-else-if="asking" @submit.prevent="state?.on ? end() : begin()">
-      <label class="line"
-        ><span>Your password, once more</span>
-        <input v-model="password" class="field" type="password" autocomplete="current-password" required
-      /></label>
-      <button type="submit" class="btn">{{ state?.on ? "Turn it off" : "Go on" }}</button>
-      <button type="button" class="btn quiet" @click="afresh">leave it as it is</button>
-    </form>
+    <PasswordAgain
+      v-else-if="asking"
+      :does="state?.on ? 'Turn it off' : 'Go on'"
+      :busy="busy"
+      @given="state?.on ? end($event) : begin($event)"
+      @leave="afresh"
+    />
     <template v-else-if="state">
       <p v-if="state.on">
         On: whoever signs in as you needs your phone as well. {{ count(state.codesLeft, "recovery code") }} left.

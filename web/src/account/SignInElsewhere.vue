@@ -3,13 +3,13 @@ import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRoute } from "vue-router";
 import { type Schemas, api, ask } from "../api/client";
 import { useDoing } from "../ui/useDoing";
+import PasswordAgain from "./PasswordAgain.vue";
 
 /** That one signs in elsewhere too, where there is an elsewhere: connecting the account with it, and taking that back. */
 const route = useRoute();
 const { busy, problem, doing } = useDoing();
 const state = shallowRef<Schemas["OpenIdState"] | null>(null);
 const asking = ref(false);
-const password = ref("");
 const said = ref("");
 const CAME_BACK: Record<string, string> = {
   connected: "It is connected: from now on you may sign in there.",
@@ -21,18 +21,13 @@ async function load() {
   state.value = await ask(api.GET("/api/me/openid"));
 }
 onMounted(() => doing(load));
-const again = () => ({ body: { password: password.value } });
-function leave() {
-  asking.value = false;
-  password.value = "";
+async function connect(password: string) {
+  await doing(async () => location.assign((await ask(api.POST("/api/me/openid", { body: { password } }))).address));
 }
-async function connect() {
-  await doing(async () => location.assign((await ask(api.POST("/api/me/openid", again()))).address));
-}
-async function end() {
+async function end(password: string) {
   await doing(async () => {
-    await ask(api.POST("/api/me/openid/end", again()));
-    leave();
+    await ask(api.POST("/api/me/openid/end", { body: { password } }));
+    asking.value = false;
     said.value = "It is not connected any more: you sign in here.";
     await load();
   });
@@ -44,14 +39,13 @@ async function end() {
     <h2 id="p-elsewhere">Signing in with {{ state.provider }}</h2>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-else-if="said || cameBack" role="status">{{ said || cameBack }}</p>
-    <form v-if="asking" @submit.prevent="state.connected ? end() : connect()">
-      <label class="line"
-        ><span>Your password, once more</span>
-        <input v-model="password" class="field" type="password" autocomplete="current-password" required
-      /></label>
-      <button type="submit" class="btn" :disabled="busy">{{ state.connected ? "Disconnect it" : "Go on" }}</button>
-      <button type="button" class="btn quiet" @click="leave">leave it as it is</button>
-    </form>
+    <PasswordAgain
+      v-if="asking"
+      :does="state.connected ? 'Disconnect it' : 'Go on'"
+      :busy="busy"
+      @given="state.connected ? end($event) : connect($event)"
+      @leave="asking = false"
+    />
     <template v-else>
       <p v-if="state.connected">
         Connected.

@@ -96,7 +96,7 @@ function submit() {
         >
           Enter as {{ who.displayName }} <span class="what">{{ who.what }}</span>
         </button>
-        <p class="soft">or sign in by hand</p>
+        <p v-if="!welcome.elsewhere" class="soft">or sign in by hand</p>
       </template>
       <template v-if="welcome?.elsewhere && !first">
         <a :href="begin" class="btn go elsewhere">Sign in with {{ welcome.elsewhere }}</a>
@@ -194,8 +194,9 @@ p {
   justify-content: space-between;
 }
 .elsewhere {
-  display: block;
-  text-align: center;
+  display: flex;
+  justify-content: center;
+  align-items: center;
   text-decoration: none;
 }
 .what {
