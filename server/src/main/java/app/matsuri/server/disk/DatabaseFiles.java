@@ -17,6 +17,10 @@ class DatabaseFiles extends AbstractDataSource {
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseFiles.class);
     private static final String ONLY_READ = ";ACCESS_MODE_DATA=r";
 
+    static {
+        FlushedFiles.register();
+    }
+
     private final String url;
     private final String user;
     private final String password;

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.util.concurrent.atomic.AtomicBoolean;
-import org.h2.store.fs.FileBaseDefault;
 import org.h2.store.fs.FilePath;
 import org.h2.store.fs.FilePathWrapper;
 
@@ -32,44 +31,13 @@ public final class FullDisk extends FilePathWrapper {
 
     @Override
     public FileChannel open(String mode) throws IOException {
-        FileChannel channel = super.open(mode);
-        return new FileBaseDefault() {
+        return new OverChannel(super.open(mode)) {
             @Override
             public int write(ByteBuffer bytes, long at) throws IOException {
                 if (FULL.get()) {
                     throw new IOException("No space left on device");
                 }
-                return channel.write(bytes, at);
-            }
-
-            @Override
-            public int read(ByteBuffer into, long at) throws IOException {
-                return channel.read(into, at);
-            }
-
-            @Override
-            public long size() throws IOException {
-                return channel.size();
-            }
-
-            @Override
-            protected void implTruncate(long size) throws IOException {
-                channel.truncate(size);
-            }
-
-            @Override
-            public void force(boolean metaData) throws IOException {
-                channel.force(metaData);
-            }
-
-            @Override
-            public java.nio.channels.FileLock tryLock(long position, long size, boolean shared) throws IOException {
-                return channel.tryLock(position, size, shared);
-            }
-
-            @Override
-            protected void implCloseChannel() throws IOException {
-                channel.close();
+                return super.write(bytes, at);
             }
         };
     }
