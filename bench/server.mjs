@@ -46,6 +46,8 @@ export class Server {
       [
         `-Xmx${this.heap}`,
         "-XX:+UseSerialGC",
+        "-XX:+IgnoreUnrecognizedVMOptions",
+        "-XX:TrimNativeHeapInterval=2000",
         "-XX:+ExitOnOutOfMemoryError",
         "-jar",
         this.jar,

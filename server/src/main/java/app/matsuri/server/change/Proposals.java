@@ -14,12 +14,24 @@ import java.time.Duration;
 import java.time.LocalDate;
 import org.springframework.stereotype.Component;
 
-/** Works out what changes would do. What was looked at last is kept, so that making it does not work it out again. */
+/**
+ * Works out what changes would do. What was looked at last is kept, so that making it does not work it out again; and what follows from
+ * plans as they stand, as whoever looks for a way asks for one proposal after the other.
+ */
 @Component
 class Proposals {
 
+    /** Rows of all plans of which that is kept, one for so many bytes of the heap: some 25 of the usual size with 256 MB. */
+    private static final long MOST_ROWS = Runtime.getRuntime().maxMemory() / 12_288;
+
     private final Moment moment;
     private final Computing computing;
+    private final Cache<Base, Kept> standing = Caffeine.newBuilder()
+            .maximumWeight(MOST_ROWS)
+            .weigher((Base base, Kept kept) -> kept.weight())
+            .softValues()
+            .expireAfterAccess(Duration.ofMinutes(10))
+            .build();
     private final Cache<Key, Proposal> looked = Caffeine.newBuilder()
             .maximumSize(4)
             .softValues()
@@ -32,20 +44,17 @@ class Proposals {
     }
 
     /**
-     * What a proposal follows from, and nothing else.
+     * A plan as it stands, on a day.
      *
      * @param clock whether its sentences are on a clock of 12 hours
      */
-    private record Key(
-            long termId,
-            long version,
-            long whatIf,
-            LocalDate day,
-            Change change,
-            boolean held,
-            boolean seen,
-            boolean clock,
-            boolean shortened) {}
+    private record Base(long termId, long version, long whatIf, LocalDate day, boolean clock, boolean shortened) {}
+
+    /** What follows from a plan as it stands. */
+    private record Kept(Proposal.Before before, int weight) {}
+
+    /** What a proposal follows from, and nothing else. */
+    private record Key(Base base, Change change, boolean held, boolean seen) {}
 
     /**
      * What a change would do now.
@@ -59,22 +68,22 @@ class Proposals {
         Change change = moment.now(given.change(), stored.decisions());
         InWhatIf whatIf = stored.whatIf();
         boolean plan = whatIf == null;
-        Key key = new Key(
+        Base base = new Base(
                 stored.termId(),
                 stored.version(),
                 whatIf == null ? 0 : whatIf.id(),
                 day,
-                change,
-                given.held(),
-                seen && plan,
                 Say.twelveHours(),
                 stored.shortened());
+        Key key = new Key(base, change, given.held(), seen && plan);
         return looked.get(key, k -> worked(stored, k));
     }
 
     private Proposal worked(Stored stored, Key key) {
         try {
-            return Proposal.of(Proposal.Before.of(stored.decisions(), key.day()), key.change(), key.seen(), key.held());
+            Kept kept = standing.get(
+                    key.base(), b -> new Kept(Proposal.Before.of(stored.decisions(), b.day()), stored.weight()));
+            return Proposal.of(kept.before(), key.change(), key.seen(), key.held());
         } catch (Refused e) {
             throw e;
         } catch (RuntimeException e) {

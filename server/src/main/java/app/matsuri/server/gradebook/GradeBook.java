@@ -16,29 +16,25 @@ public class GradeBook {
         this.entities = entities;
     }
 
+    /** Columns, not records: every look at a change of a term asks for all of them. */
+    private static final String READ =
+            "select new app.matsuri.core.gradebook.HandIn(course, item, student, handedIn) from HandInRecord where termId = :t";
+
     /** Everything that was handed in in a term. Callers have made sure that the person may look at it. */
     @Transactional(readOnly = true)
     public List<HandIn> of(long termId) {
-        return entities.createQuery("from HandInRecord where termId = :t", HandInRecord.class)
+        return entities.createQuery(READ, HandIn.class)
                 .setParameter("t", termId)
-                .getResultStream()
-                .map(GradeBook::handIn)
-                .toList();
+                .getResultList();
     }
 
     /** What one student handed in in a term: courses call the same id different students. */
     @Transactional(readOnly = true)
     public List<HandIn> of(long termId, String student) {
-        return entities.createQuery("from HandInRecord where termId = :t and student = :s", HandInRecord.class)
+        return entities.createQuery(READ + " and student = :s", HandIn.class)
                 .setParameter("t", termId)
                 .setParameter("s", student)
-                .getResultStream()
-                .map(GradeBook::handIn)
-                .toList();
-    }
-
-    private static HandIn handIn(HandInRecord of) {
-        return new HandIn(of.course, of.item, of.student, of.handedIn);
+                .getResultList();
     }
 
     /** Takes what a file says, in place of what was known of the same students' same work. */
