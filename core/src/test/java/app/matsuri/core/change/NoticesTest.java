@@ -108,12 +108,13 @@ class NoticesTest {
     }
 
     @Test
-    void withoutTheWorkThatItHangsOnItHasNoDateAndThatIsSaid() {
-        Proposal without = Proposal.of(make(plan(), new PutNotice(HYD, SPAN)), new RemoveItem(HYD, "set-1"));
+    void withoutTheWorkThatItHangsOnItStaysWhereItStoodAndThatIsSaid() {
+        Decisions before = make(plan(), new PutNotice(HYD, SPAN));
+        Proposal without = Proposal.of(before, new RemoveItem(HYD, "set-1"));
         assertThat(without.quiet()).isFalse();
-        assertThat(without.appear())
-                .extracting(f -> f.code() + " " + f.about().what())
-                .contains("unresolved-rule notice");
+        assertThat(without.notes())
+                .containsExactly("One thing that hung on it is fixed where it stood: “" + SPAN.title() + "”.");
+        assertThat(entries(without.after(), HYD, "A", "span")).isEqualTo(entries(before, HYD, "A", "span"));
     }
 
     private static Notice series() {

@@ -55,7 +55,8 @@ class OpenIdAccounts {
         if (known.isPresent()) {
             return accounts.locked(known.get()) ? Answer.refused(Refused.LOCKED) : Answer.of(known.get());
         }
-        if (settings.newAccounts() == NewAccounts.NOBODY) {
+        // the first account of all is made with the code that the start prints
+        if (settings.newAccounts() == NewAccounts.NOBODY || accounts.none()) {
             return Answer.refused(Refused.NO_ACCOUNT);
         }
         String name = free(who);

@@ -78,6 +78,9 @@ class OpenIdHttpTest {
         PROVIDER.forges(false);
         PROVIDER.down(false);
         when(settings.newAccounts()).thenReturn(NewAccounts.TEACHERS);
+        if (accounts.none()) {
+            accounts.create("first", "F. Irst", "a password of some length");
+        }
     }
 
     private MockHttpServletResponse ask(MockHttpServletRequestBuilder request) throws Exception {
