@@ -3,7 +3,7 @@ import { onMounted, ref, shallowRef } from "vue";
 import { type Schemas, api, ask } from "../api/client";
 import { count } from "../ui/say";
 import { useDoing } from "../ui/useDoing";
-import PasswordAgain from "./PasswordAgain.vue";
+import PasswordAgain from "../ui/PasswordAgain.vue";
 
 /** The second factor of who is signed in: off, a key that waits for its first code, codes on paper, on. */
 const { busy, problem, doing } = useDoing();

@@ -3,7 +3,7 @@ import { computed, onMounted, ref, shallowRef } from "vue";
 import { useRoute } from "vue-router";
 import { type Schemas, api, ask } from "../api/client";
 import { useDoing } from "../ui/useDoing";
-import PasswordAgain from "./PasswordAgain.vue";
+import PasswordAgain from "../ui/PasswordAgain.vue";
 
 /** That one signs in elsewhere too, where there is an elsewhere: connecting the account with it, and taking that back. */
 const route = useRoute();
@@ -48,7 +48,7 @@ async function end(password: string) {
     />
     <template v-else>
       <p v-if="state.connected">
-        Connected.
+        <template v-if="!said && !cameBack">Connected.</template>
         <template v-if="!state.password"
           >You have no password here; with one you could sign in when {{ state.provider }} is not to be reached. Ask for
           one with “Password forgotten?” on the sign-in page.</template

@@ -130,7 +130,7 @@ describe("colleagues", () => {
     });
     expect(at.findAll("button").filter((b) => b.text().startsWith("hand over"))).toHaveLength(1);
     await button("hand over").trigger("click");
-    await at.find("#col-password").setValue("my password");
+    await at.find("[type=password]").setValue("my password");
     await at.find("form").trigger("submit");
     await settled();
     expect(asked.find((a) => a.key === "POST ownership")!.body).toEqual({ password: "my password" });

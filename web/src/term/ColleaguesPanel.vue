@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef } from "vue";
 import { type CalendarView, type Schemas, api, ask } from "../api/client";
 import OutboxDialog from "../mail/OutboxDialog.vue";
 import DateField from "../ui/DateField.vue";
+import PasswordAgain from "../ui/PasswordAgain.vue";
 import { count, span, weekdayDay } from "../ui/say";
 
 /** Who else may change or see this term, and the simulated outbox with their invitations. */
@@ -27,7 +28,6 @@ const SAID: Record<string, string> = {
 };
 
 const handing = shallowRef<Line | null>(null);
-const password = ref("");
 const said = ref("");
 const looks = shallowRef<Schemas["Look"][] | null>(null);
 
@@ -83,16 +83,15 @@ async function look() {
 }
 function hand(line: Line | null) {
   handing.value = line;
-  password.value = "";
   said.value = "";
 }
-async function handOver() {
+async function handOver(password: string) {
   const to = handing.value!;
   const ok = await doing(() =>
     ask(
       api.POST("/api/terms/{termId}/colleagues/{colleagueId}/ownership", {
         params: { path: { ...path.value, colleagueId: to.id } },
-        body: { password: password.value },
+        body: { password },
       }),
     ),
   );
@@ -156,25 +155,13 @@ function withdraw(line: Line) {
         </tr>
       </tbody>
     </table>
-    <form v-if="handing" class="form" @submit.prevent="handOver">
-      <p class="wide">
+    <template v-if="handing">
+      <p>
         The term becomes <b>{{ handing.name }}</b>’s, with its links and its history; you stay as a co-teacher, and only
         they can hand it back.
       </p>
-      <label for="col-password">Your password</label>
-      <input
-        id="col-password"
-        v-model="password"
-        class="field"
-        type="password"
-        autocomplete="current-password"
-        required
-      />
-      <div class="wide actions">
-        <button type="button" class="btn quiet" @click="hand(null)">Leave it</button>
-        <button type="submit" class="btn go" :disabled="busy">Hand it over</button>
-      </div>
-    </form>
+      <PasswordAgain does="Hand it over" :busy="busy" @given="handOver" @leave="hand(null)" />
+    </template>
     <template v-if="looks">
       <p v-if="!looks.length" class="soft">Nobody but you has looked at it yet.</p>
       <table v-else aria-label="Who looked">
