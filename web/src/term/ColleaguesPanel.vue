@@ -155,6 +155,7 @@ function withdraw(line: Line) {
         </tr>
       </tbody>
     </table>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <template v-if="handing">
       <p>
         The term becomes <b>{{ handing.name }}</b>’s, with its links and its history; you stay as a co-teacher, and only
@@ -205,7 +206,6 @@ function withdraw(line: Line) {
         <button type="submit" class="btn go" :disabled="busy">Invite</button>
       </div>
     </form>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <OutboxDialog v-if="outbox" @close="outbox = false" />
   </section>
 </template>

@@ -19,3 +19,20 @@ onMounted(() => field.value?.focus());
     <button type="button" class="btn quiet" @click="emit('leave')">leave it as it is</button>
   </form>
 </template>
+
+<style scoped>
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 8px;
+  align-items: center;
+  margin: 4px 0 8px;
+}
+.line {
+  flex: 1 0 100%;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+}
+</style>
