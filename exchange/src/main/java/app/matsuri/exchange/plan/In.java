@@ -35,6 +35,9 @@ public final class In {
 
     private static final int LAST_YEAR = 2199;
 
+    /** How many letters the name of a field has that is kept though it is not known. */
+    private static final int MOST_NAME = 500;
+
     private final JsonNode node;
     private final String pointer;
     private final Faults faults;
@@ -467,11 +470,31 @@ public final class In {
         Map<String, String> unknown = new LinkedHashMap<>();
         asked.removeAll(List.of(kept));
         node.properties().forEach(e -> {
-            if (!asked.contains(e.getKey())) {
+            if (longNamed(e.getKey(), e.getValue())) {
+                faults.fatal(
+                        pointer,
+                        "A field in here has a name of more than " + MOST_NAME
+                                + " letters. Give it a shorter one, or leave it out.");
+            } else if (!asked.contains(e.getKey())) {
                 unknown.put(e.getKey(), e.getValue().toString());
                 faults.remark(at(e.getKey()), "“" + e.getKey() + "” is not known here; it is kept as it is.");
             }
         });
         return Extra.of(unknown);
+    }
+
+    /** Whether a field, or one within it, has a name that would not be read back. */
+    private static boolean longNamed(String name, JsonNode value) {
+        if (name.length() > MOST_NAME) {
+            return true;
+        }
+        if (value.isArray()) {
+            for (JsonNode one : value) {
+                if (longNamed("", one)) {
+                    return true;
+                }
+            }
+        }
+        return value.properties().stream().anyMatch(e -> longNamed(e.getKey(), e.getValue()));
     }
 }

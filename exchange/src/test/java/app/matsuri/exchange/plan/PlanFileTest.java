@@ -83,6 +83,16 @@ class PlanFileTest {
     }
 
     @Test
+    void aFieldWhoseNameWouldNotBeReadBackIsRefused() {
+        String name = "x".repeat(600);
+        for (String field : List.of("\"" + name + "\": 1", "\"bells\": [ { \"" + name + "\": 1 } ]")) {
+            PlanFile.Reading reading = read(TERM + ", " + field);
+            assertThat(reading.faulty()).isTrue();
+            assertThat(reading.faults()).extracting(Fault::message).anyMatch(m -> m.contains("more than 500 letters"));
+        }
+    }
+
+    @Test
     void everyFaultIsReportedAtOnceWithItsPointerAndLine() {
         PlanFile.Reading reading = PlanFile.read("""
                 { "matsuri": 1,

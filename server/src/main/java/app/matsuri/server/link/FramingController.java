@@ -25,6 +25,12 @@ class FramingController {
     private static final String HOST = "(https?://)?(\\*\\.)?[A-Za-z0-9-]+(\\.[A-Za-z0-9-]+)*(:\\d{1,5})?";
     private static final int MOST = 20;
 
+    /** Letters of a host, as names in the net have, with what may stand around it. */
+    private static final int LONGEST = 270;
+
+    /** Letters of all of them together. */
+    private static final int ALL = 2_000;
+
     private final EntityManager entities;
 
     FramingController(EntityManager entities) {
@@ -51,13 +57,17 @@ class FramingController {
     @PutMapping(consumes = "application/json")
     public Framing frame(@AuthenticationPrincipal SignedIn by, @Valid @RequestBody Framing form) {
         for (String host : form.hosts()) {
-            if (!host.matches(HOST) || form.hosts().size() > MOST) {
+            if (host.length() > LONGEST
+                    || !host.matches(HOST)
+                    || form.hosts().size() > MOST
+                    || String.join(" ", form.hosts()).length() > ALL) {
                 throw new Problem(
                         HttpStatus.UNPROCESSABLE_CONTENT,
                         "no-host",
                         "Not a host",
-                        "“" + host + "” is no host, or there are more than " + MOST
-                                + ". Write courses.quillmarsh.example, several parted by spaces. Nothing was stored.");
+                        "“" + host.substring(0, Math.min(LONGEST, host.length()))
+                                + "” is no host, or there are more than " + MOST + " or " + ALL
+                                + " letters of them. Write courses.quillmarsh.example, several parted by spaces. Nothing was stored.");
             }
         }
         Workspace workspace = entities.find(Workspace.class, by.workspaceId());
