@@ -14,6 +14,7 @@ const said = ref("");
 const CAME_BACK: Record<string, string> = {
   connected: "It is connected: from now on you may sign in there.",
   taken: "Nothing was connected: whoever signed in there has another account here.",
+  unavailable: "Nothing was connected: it could not be kept just now. Try again.",
 };
 
 const cameBack = computed(() => CAME_BACK[String(route.query.elsewhere ?? "")] ?? "");

@@ -24,6 +24,8 @@ const CAME_BACK: Record<string, string> = {
   unavailable: "It cannot be reached just now. Try again later, or sign in here.",
   "no-account":
     "Whoever signed in there has no account here. If you have one, sign in here and connect it in Preferences; else ask whoever runs this Matsuri.",
+  "no-room":
+    "This Matsuri has as many accounts as it is set to have. Ask whoever runs it for more room; nothing was stored.",
   locked: "Whoever runs this Matsuri keeps your account out. Ask them.",
 };
 const begin = computed(() => `/api/openid/begin/provider?to=${encodeURIComponent(to())}`);

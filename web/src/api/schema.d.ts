@@ -3351,8 +3351,6 @@ export interface components {
             text?: string | null;
         };
         Look: {
-            /** Format: date */
-            day: string;
             /** Format: date-time */
             first: string;
             /** Format: date-time */

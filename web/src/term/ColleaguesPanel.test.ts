@@ -107,16 +107,16 @@ describe("colleagues", () => {
   it("tells the owner who looked and when", async () => {
     const LOOK = {
       name: "B. Sayer",
-      day: "2026-10-07",
-      first: "2026-10-07T09:00:00Z",
-      last: "2026-10-07T10:30:00Z",
+      first: "2026-10-07T09:00:00",
+      last: "2026-10-07T10:30:00",
       times: 3,
     };
-    const { at, button } = await panel(LINES, { "GET looks": () => [LOOK] });
+    const { at, button } = await panel(LINES, { "GET looks": () => [{ ...LOOK, last: "2026-10-08T00:10:00" }, LOOK] });
     await button("who looked").trigger("click");
     await settled();
-    expect(at.find("[aria-label='Who looked']").text()).toContain("Wed 7 Oct");
-    expect(at.text()).toContain("09:00 to 10:30 UTC, 3 requests");
+    const said = at.findAll("[aria-label='Who looked'] tr").map((row) => row.text().replace(/\s+/g, " "));
+    expect(said[0]).toContain("Wed 7 Oct, 09:00 to Thu 8 Oct, 00:10");
+    expect(said[1]).toContain("Wed 7 Oct, 09:00 to 10:303 requests");
     await button("who looked").trigger("click");
     await settled();
     expect(at.find("[aria-label='Who looked']").exists()).toBe(false);

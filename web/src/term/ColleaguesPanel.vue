@@ -4,7 +4,7 @@ import { type CalendarView, type Schemas, api, ask } from "../api/client";
 import OutboxDialog from "../mail/OutboxDialog.vue";
 import DateField from "../ui/DateField.vue";
 import PasswordAgain from "../ui/PasswordAgain.vue";
-import { count, span, weekdayDay } from "../ui/say";
+import { clock, count, moment, span } from "../ui/say";
 
 /** Who else may change or see this term, and the simulated outbox with their invitations. */
 const props = defineProps<{ term: CalendarView }>();
@@ -99,7 +99,6 @@ async function handOver(password: string) {
   hand(null);
   said.value = `The term is ${to.name}’s now; you teach it together as before.`;
 }
-const clock = (iso: string) => iso.slice(11, 16);
 function withdraw(line: Line) {
   return doing(() =>
     ask(
@@ -167,12 +166,15 @@ function withdraw(line: Line) {
       <p v-if="!looks.length" class="soft">Nobody but you has looked at it yet.</p>
       <table v-else aria-label="Who looked">
         <tbody>
-          <tr v-for="l in looks" :key="l.name + l.day">
+          <tr v-for="l in looks" :key="l.name + l.first">
             <td>
               <b>{{ l.name }}</b>
             </td>
-            <td>{{ weekdayDay(l.day) }}</td>
-            <td class="soft">{{ clock(l.first) }} to {{ clock(l.last) }} UTC, {{ count(l.times, "request") }}</td>
+            <td>
+              {{ moment(l.first) }} to
+              {{ l.first.slice(0, 10) === l.last.slice(0, 10) ? clock(l.last) : moment(l.last) }}
+            </td>
+            <td class="soft">{{ count(l.times, "request") }}</td>
           </tr>
         </tbody>
       </table>

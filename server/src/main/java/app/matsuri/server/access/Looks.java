@@ -6,6 +6,8 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
@@ -94,24 +96,39 @@ public class Looks {
     }
 
     /**
-     * Who looked.
+     * Who looked, within a day (UTC).
      *
-     * @param day in UTC
+     * @param first in the zone of the term
+     * @param last likewise
      * @param times how many requests that were
      */
-    public record Look(String name, LocalDate day, Instant first, Instant last, int times) {}
+    public record Look(String name, LocalDateTime first, LocalDateTime last, int times) {}
 
-    /** Those of a term, the last first. Callers have made sure that it is the asker's own. */
-    public List<Look> of(long termId, int most) {
+    /**
+     * Those of a term, the last first. Callers have made sure that it is the asker's own.
+     *
+     * @param zone the term's
+     */
+    public List<Look> of(long termId, ZoneId zone, int most) {
         write();
-        return entities.createQuery(
-                        "select new app.matsuri.server.access.Looks$Look(a.displayName, l.onDay, l.firstAt, l.lastAt, l.times)"
-                                + " from TermLook l, Account a where l.termId = :t and a.id = l.accountId"
+        return entities
+                .createQuery(
+                        "select a.displayName, l from TermLook l, Account a where l.termId = :t and a.id = l.accountId"
                                 + " order by l.lastAt desc",
-                        Look.class)
+                        Object[].class)
                 .setParameter("t", termId)
                 .setMaxResults(most)
-                .getResultList();
+                .getResultList()
+                .stream()
+                .map(row -> {
+                    TermLook l = (TermLook) row[1];
+                    return new Look(
+                            (String) row[0],
+                            LocalDateTime.ofInstant(l.firstAt, zone),
+                            LocalDateTime.ofInstant(l.lastAt, zone),
+                            l.times);
+                })
+                .toList();
     }
 
     /** Takes out what was kept long enough. */

@@ -1,6 +1,7 @@
 package app.matsuri.server.account;
 
 import app.matsuri.server.http.Problem;
+import app.matsuri.server.settings.MatsuriProperties;
 import app.matsuri.server.settings.Tokens;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
@@ -23,14 +24,19 @@ public class Accounts implements UserDetailsService {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
+    /** In place of the hash of the password of who closed their account. */
+    private static final String CLOSED = "{closed}";
+
     private final EntityManager entities;
     private final PasswordEncoder encoder;
     private final Clock clock;
+    private final int most;
 
-    Accounts(EntityManager entities, PasswordEncoder encoder, Clock clock) {
+    Accounts(EntityManager entities, PasswordEncoder encoder, Clock clock, MatsuriProperties settings) {
         this.entities = entities;
         this.encoder = encoder;
         this.clock = clock;
+        this.most = settings.mostAccounts();
     }
 
     @Transactional(readOnly = true)
@@ -44,7 +50,20 @@ public class Accounts implements UserDetailsService {
         return find(signIn).isPresent();
     }
 
-    /** Makes an account with a workspace of its own. */
+    /** Whether there are as many accounts as there may be; closed ones are not counted. */
+    @Transactional(readOnly = true)
+    public boolean full() {
+        return entities.createQuery("select count(*) from Account where passwordHash <> :closed", Long.class)
+                        .setParameter("closed", CLOSED)
+                        .getSingleResult()
+                >= most;
+    }
+
+    /**
+     * Makes an account with a workspace of its own.
+     *
+     * @throws Problem where there are as many as there may be
+     */
     @Transactional
     public SignedIn create(String signIn, String displayName, String password) {
         return create(signIn, displayName, password, false);
@@ -54,9 +73,18 @@ public class Accounts implements UserDetailsService {
      * Likewise.
      *
      * @param guest whether it makes no terms
+     * @throws Problem where there are as many as there may be
      */
     @Transactional
     public SignedIn create(String signIn, String displayName, String password, boolean guest) {
+        if (full()) {
+            throw new Problem(
+                    HttpStatus.CONFLICT,
+                    "too-many-accounts",
+                    "No room for another account",
+                    "This server has " + most + " accounts, as many as it is set to have. Ask whoever runs it for more"
+                            + " room. Nothing was stored.");
+        }
         Workspace workspace = new Workspace();
         workspace.name = displayName;
         entities.persist(workspace);
@@ -186,7 +214,7 @@ public class Accounts implements UserDetailsService {
         Account account = entities.find(Account.class, by.accountId());
         account.signIn = "closed account " + account.id;
         account.displayName = "Closed account " + account.id;
-        account.passwordHash = "{closed}";
+        account.passwordHash = CLOSED;
         account.mail = "";
         account.display = null;
         account.classReminder = null;

@@ -24,6 +24,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -243,8 +244,8 @@ class ColleagueController {
     /** Who looked at a term of one's own, by day, the last first. */
     @GetMapping("/terms/{termId}/looks")
     List<Looks.Look> looks(@AuthenticationPrincipal SignedIn by, @PathVariable long termId) {
-        store.load(by.workspaceId(), termId);
-        return looks.of(termId, MOST_LOOKS);
+        ZoneId zone = store.load(by.workspaceId(), termId).decisions().term().zone();
+        return looks.of(termId, zone, MOST_LOOKS);
     }
 
     /** Makes a co-teacher the owner; who was becomes a co-teacher. */

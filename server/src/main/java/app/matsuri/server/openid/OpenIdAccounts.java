@@ -30,7 +30,8 @@ class OpenIdAccounts {
     enum Refused {
         NO_ACCOUNT,
         LOCKED,
-        TAKEN
+        TAKEN,
+        NO_ROOM
     }
 
     /** Somebody, or why nobody. */
@@ -58,6 +59,9 @@ class OpenIdAccounts {
         // the first account of all is made with the code that the start prints
         if (settings.newAccounts() == NewAccounts.NOBODY || accounts.none()) {
             return Answer.refused(Refused.NO_ACCOUNT);
+        }
+        if (accounts.full()) {
+            return Answer.refused(Refused.NO_ROOM);
         }
         String name = free(who);
         String shown = Stream.of(who.getFullName(), who.getPreferredUsername())

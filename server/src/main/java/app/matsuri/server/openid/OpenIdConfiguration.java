@@ -9,7 +9,10 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.http.HttpClient;
 import java.time.Duration;
+import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -127,26 +130,47 @@ class OpenIdConfiguration {
             throw new IllegalStateException("not by OpenID Connect");
         }
         Long account = connecting.taken(request);
+        if (account != null) {
+            Optional<SignedIn> by = answered(
+                    () -> people.connect(account, said), "/preferences", said.getName(), request, response, log);
+            if (by.isPresent()) {
+                log.say("connected with OpenID", by.get().signIn(), request);
+                response.sendRedirect("/preferences?elsewhere=connected");
+            }
+            return;
+        }
+        Optional<SignedIn> by =
+                answered(() -> people.signedIn(said), "/sign-in", said.getName(), request, response, log);
+        if (by.isPresent()) {
+            log.say("signed in by OpenID", by.get().signIn(), request);
+            sessions.signIn(by.get(), request, response);
+            response.sendRedirect(OpenIdCookie.to(request));
+        }
+    }
+
+    /** Whose account it is; empty where it was said at the page why it is nobody's. */
+    private static Optional<SignedIn> answered(
+            Supplier<OpenIdAccounts.Answer> asked,
+            String page,
+            String name,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            AccessLog log)
+            throws IOException {
         OpenIdAccounts.Answer answer;
         try {
-            answer = account == null ? people.signedIn(said) : people.connect(account, said);
+            answer = asked.get();
         } catch (DataAccessException e) {
             LOG.warn("a sign-in by OpenID was not kept", e); // as when it comes twice at once
-            response.sendRedirect("/sign-in?elsewhere=unavailable");
-            return;
+            response.sendRedirect(page + "?elsewhere=unavailable");
+            return Optional.empty();
         }
         if (answer.refused().isPresent()) {
-            String why = answer.refused().get().name().toLowerCase().replace('_', '-');
-            log.say("sign-in by OpenID refused, " + why, said.getName(), request);
-            response.sendRedirect((account == null ? "/sign-in" : "/preferences") + "?elsewhere=" + why);
-            return;
+            String why = answer.refused().get().name().toLowerCase(Locale.ROOT).replace('_', '-');
+            log.say("sign-in by OpenID refused, " + why, name, request);
+            response.sendRedirect(page + "?elsewhere=" + why);
         }
-        SignedIn by = answer.by().orElseThrow();
-        log.say(account == null ? "signed in by OpenID" : "connected with OpenID", by.signIn(), request);
-        if (account == null) {
-            sessions.signIn(by, request, response);
-        }
-        response.sendRedirect(account == null ? OpenIdCookie.to(request) : "/preferences?elsewhere=connected");
+        return answer.by();
     }
 
     private static RestClientAuthorizationCodeTokenResponseClient tokens() {

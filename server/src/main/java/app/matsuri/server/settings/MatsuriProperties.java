@@ -14,6 +14,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param keepCopies how many daily copies of the data are kept; 0 for none
  * @param firstCode the code with which the first account is made; null for one that the start makes up and prints
  * @param passwordStrength how much work it is to try a password, 4 to 31: each step doubles it
+ * @param mostAccounts how many accounts there may be, without closed ones
  */
 @ConfigurationProperties("matsuri")
 public record MatsuriProperties(
@@ -22,4 +23,5 @@ public record MatsuriProperties(
         @DefaultValue("data") String data,
         @DefaultValue("7") int keepCopies,
         @Nullable String firstCode,
-        @DefaultValue("10") int passwordStrength) {}
+        @DefaultValue("10") int passwordStrength,
+        @DefaultValue("20000") int mostAccounts) {}

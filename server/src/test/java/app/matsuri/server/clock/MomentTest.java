@@ -39,7 +39,7 @@ class MomentTest {
     private static Today at(String utc, LocalDate pinned) {
         return new Today(
                 Clock.fixed(Instant.parse(utc), ZoneOffset.UTC),
-                new MatsuriProperties(null, pinned, "data", 7, null, 10));
+                new MatsuriProperties(null, pinned, "data", 7, null, 10, 20000));
     }
 
     private static Moment moment(String utc) {
@@ -128,7 +128,7 @@ class MomentTest {
         Clock broken = mock(Clock.class);
         when(broken.withZone(any())).thenReturn(broken);
         when(broken.instant()).thenThrow(new DateTimeException("the clock is set to no year that there is"));
-        Moment moment = new Moment(new Today(broken, new MatsuriProperties(null, null, "data", 7, null, 10)));
+        Moment moment = new Moment(new Today(broken, new MatsuriProperties(null, null, "data", 7, null, 10, 20000)));
         when(broken.getZone()).thenReturn(HERE);
         assertThatThrownBy(() -> moment.now(record("2026-10-07T10:00"), DEMO))
                 .isInstanceOf(DateTimeException.class)

@@ -8,6 +8,10 @@ import app.matsuri.server.Browser;
 import app.matsuri.server.ServerTest;
 import app.matsuri.server.account.Accounts;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -230,7 +234,13 @@ class ColleagueHttpTest {
         assertThat(looks).hasSize(1);
         assertThat(looks.get(0).path("name").stringValue())
                 .isEqualTo(other.person().displayName());
-        assertThat(looks.get(0).path("day").stringValue()).isEqualTo("2026-10-07");
+        Instant first = sql.queryForObject(
+                "select first_at from term_look where term_id = ?",
+                (row, n) -> row.getObject(1, OffsetDateTime.class).toInstant(),
+                term);
+        assertThat(LocalDateTime.parse(looks.get(0).path("first").stringValue()))
+                .as("in the zone of the term")
+                .isEqualTo(LocalDateTime.ofInstant(first, ZoneId.of("America/Chicago")));
         int before = looks.get(0).path("times").intValue();
         assertThat(before).isGreaterThanOrEqualTo(3);
         other.get(at + "/dates");

@@ -55,7 +55,7 @@ class CommandsTest {
     private final TermStore store = mock(TermStore.class);
     private final Bundles bundles = mock(Bundles.class);
     private final Accounts accounts = mock(Accounts.class);
-    private static final MatsuriProperties SETTINGS = new MatsuriProperties(null, null, "data", 7, null, 10);
+    private static final MatsuriProperties SETTINGS = new MatsuriProperties(null, null, "data", 7, null, 10, 20000);
 
     private final Administration administration = new Administration(
             accounts,

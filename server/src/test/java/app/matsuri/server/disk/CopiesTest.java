@@ -165,7 +165,10 @@ class CopiesTest {
         for (int day = 1; day <= 5; day++) {
             Clock clock = Clock.fixed(Instant.parse("2026-10-0" + day + "T03:00:00Z"), ZoneOffset.UTC);
             DailyCopies copies = new DailyCopies(
-                    connections(), room, clock, new MatsuriProperties(null, null, folder.toString(), 3, null, 10));
+                    connections(),
+                    room,
+                    clock,
+                    new MatsuriProperties(null, null, folder.toString(), 3, null, 10, 20000));
             copies.today();
             copies.today();
         }

@@ -69,7 +69,7 @@ class NightlyShrinkingTest {
 
     private NightlyShrinking shrinking(Clock machine) {
         return new NightlyShrinking(
-                pool, room, new MatsuriProperties(null, null, folder.toString(), 7, null, 4), machine);
+                pool, room, new MatsuriProperties(null, null, folder.toString(), 7, null, 4, 20000), machine);
     }
 
     private long size() throws Exception {

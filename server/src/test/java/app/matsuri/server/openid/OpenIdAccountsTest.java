@@ -53,6 +53,14 @@ class OpenIdAccountsTest {
     }
 
     @Test
+    void noneIsMadeWhereThereIsNoRoom() {
+        when(accounts.known(anyString(), anyString())).thenReturn(Optional.empty());
+        when(accounts.full()).thenReturn(true);
+        assertThat(people.signedIn(somebody(Map.of())).refused()).contains(OpenIdAccounts.Refused.NO_ROOM);
+        verify(accounts, never()).createElsewhere(any(), any(), any(), any(), anyBoolean());
+    }
+
+    @Test
     void itIsCalledWhatNobodyElseIsCalled() {
         when(accounts.known("wren")).thenReturn(true);
         when(accounts.known("wren 2")).thenReturn(true);
