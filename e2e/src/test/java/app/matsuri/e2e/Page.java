@@ -36,6 +36,15 @@ final class Page implements AutoCloseable {
         Runtime.getRuntime().addShutdownHook(new Thread(() -> FREE.forEach(ChromeDriver::quit)));
     }
 
+    /** What says just these words and can be pressed, else the last that says them among more. */
+    private static final String TO_PRESS = """
+            const says = (e) => e.textContent.replace(/\\s+/g, ' ').trim();
+            const found = [...document.querySelectorAll('button, a, label')].filter((e) =>
+              !e.hasAttribute('disabled') && says(e).includes(arguments[0]) && e.getClientRects().length > 0 &&
+              e.checkVisibility({ opacityProperty: true, visibilityProperty: true }));
+            return found.find((e) => says(e) === arguments[0]) ?? found.at(-1);
+            """;
+
     final ChromeDriver driver;
     private final App app;
 
@@ -148,19 +157,17 @@ final class Page implements AutoCloseable {
     }
 
     WebElement see(String css) {
-        return waiting()
-                .until(d ->
-                        d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
+        return waiting().withMessage("see " + css).until(d -> first(css));
     }
 
     /** Goes into a frame, again where it was drawn anew in between. */
     void into(String css) {
         waiting().withMessage("into " + css).until(d -> {
-            List<WebElement> found = d.findElements(By.cssSelector(css));
-            if (!found.isEmpty()) {
-                d.switchTo().frame(found.get(0));
+            WebElement found = first(css);
+            if (found != null) {
+                d.switchTo().frame(found);
             }
-            return !found.isEmpty();
+            return found != null;
         });
     }
 
@@ -172,7 +179,12 @@ final class Page implements AutoCloseable {
     }
 
     void gone(String css) {
-        waiting().until(d -> d.findElements(By.cssSelector(css)).isEmpty());
+        waiting().withMessage("gone " + css).until(d -> first(css) == null);
+    }
+
+    /** The first such thing in the page or the frame that is looked at; null where there is none. */
+    private WebElement first(String css) {
+        return (WebElement) js("return document.querySelector(arguments[0])", css);
     }
 
     private WebDriverWait waiting() {
@@ -183,35 +195,24 @@ final class Page implements AutoCloseable {
     }
 
     String text(String css) {
-        return String.join(
-                " ",
-                driver.findElements(By.cssSelector(css)).stream()
-                        .map(WebElement::getText)
-                        .toList());
+        return (String) js(
+                "return [...document.querySelectorAll(arguments[0])].filter((e) => e.checkVisibility())"
+                        + ".map((e) => e.innerText.trim()).join(' ')",
+                css);
     }
 
     int count(String css) {
-        return driver.findElements(By.cssSelector(css)).size();
+        return ((Long) js("return document.querySelectorAll(arguments[0]).length", css)).intValue();
     }
 
     /** Presses the button or link that says just this, else the last one that says it among more. */
     void press(String words) {
-        By by = By.xpath("//*[self::button or self::a or self::label][contains(normalize-space(.), \"" + words
-                + "\")][not(@disabled)]");
         waiting().withMessage("press “" + words + "”").until(d -> {
-            List<WebElement> found =
-                    d.findElements(by).stream().filter(WebElement::isDisplayed).toList();
-            if (found.isEmpty()) {
-                return false;
+            WebElement found = (WebElement) js(TO_PRESS, words);
+            if (found != null) {
+                found.click();
             }
-            found.stream()
-                    .filter(e -> words.equals(e.getDomProperty("textContent")
-                            .replaceAll("\\s+", " ")
-                            .strip()))
-                    .findFirst()
-                    .orElse(found.get(found.size() - 1))
-                    .click();
-            return true;
+            return found != null;
         });
     }
 
@@ -291,13 +292,12 @@ final class Page implements AutoCloseable {
     /** Does something with the first such thing; again where it was drawn anew in between. */
     private void on(String css, Consumer<WebElement> action) {
         waiting().withMessage("on " + css).until(d -> {
-            List<WebElement> found = d.findElements(By.cssSelector(css));
             // a dialog that is coming up takes the focus when it is there
-            if (found.isEmpty() || count(".p-dialog-enter-active") > 0) {
-                return false;
+            WebElement found = first(".p-dialog-enter-active") == null ? first(css) : null;
+            if (found != null) {
+                action.accept(found);
             }
-            action.accept(found.get(0));
-            return true;
+            return found != null;
         });
     }
 

@@ -55,16 +55,17 @@ class TermJourneysTest {
         }
     }
 
-    /** The demo's term from an empty account: days off pasted, two sections, hours asked for. At most 14 actions. */
+    /** The first visit, and the demo's term from an empty account: days off pasted, two sections, hours asked for. At most 14 actions. */
     @Test
     void theDemosTermIsSetUpInFourteenActions(@TempDir Path data) throws Exception {
         try (App app = App.over(data, false);
                 Page page = Page.open(app)) {
             page.go("/");
+            page.seeText("main", "The first visit.");
             page.type("#sign-in", "tolvanen");
             page.type("#shown", "I. Tolvanen");
             page.type("#password", "lantern-paper-wall");
-            page.type("#code", "WREN-2345");
+            page.type("#code", "wren 2345");
             page.press("Make the account");
             page.seeText("main", "There is no term yet");
             Counted hand = new Counted(page);
@@ -95,6 +96,12 @@ class TermJourneysTest {
             page.seeText(".sec", "50, 1 class");
             assertThat(page.text(".sec")).contains("2,250", "2,200");
             page.seeText(cell("2026-10-12"), "Autumn break");
+            page.click(".band .who");
+            page.press("Sign out");
+            page.type("#sign-in", "tolvanen");
+            page.type("#password", "wrong-paper-wall");
+            page.press("Sign in");
+            page.seeText(".problem", "do not belong together");
         }
     }
 

@@ -32,7 +32,8 @@ public class TestDatabase implements EnvironmentPostProcessor {
             return;
         }
         Map<String, Object> found = new HashMap<>();
-        found.put("spring.main.lazy-initialization", "false");
+        // every part is made once, in the server that most tests share; the others start as a real one does
+        found.put("spring.main.lazy-initialization", "" + !name.equals("test"));
         if (POSTGRESQL) {
             found.put("spring.datasource.url", postgresql(name));
             found.put("spring.datasource.username", "postgres");
