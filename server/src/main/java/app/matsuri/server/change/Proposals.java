@@ -21,8 +21,8 @@ import org.springframework.stereotype.Component;
 @Component
 class Proposals {
 
-    /** Rows of all plans of which that is kept, one for so many bytes of the heap: some 25 of the usual size with 256 MB. */
-    private static final long MOST_ROWS = Runtime.getRuntime().maxMemory() / 12_288;
+    /** Rows of all plans of which that is kept, one for so many bytes of the heap: some 90 of the usual size with 256 MB. */
+    private static final long MOST_ROWS = Runtime.getRuntime().maxMemory() / 4_096;
 
     private final Moment moment;
     private final Computing computing;

@@ -39,10 +39,10 @@ public class TermStore {
     private final Clock clock;
     private final ApplicationEventPublisher events;
     /**
-     * Rows of all terms that are kept, one for so many bytes of the heap: some 80 terms of the usual size with 256 MB. What is
+     * Rows of all terms that are kept, one for so many bytes of the heap: some 180 terms of the usual size with 256 MB. What is
      * short of memory takes them all.
      */
-    private static final long MOST_ROWS = Runtime.getRuntime().maxMemory() / 4_096;
+    private static final long MOST_ROWS = Runtime.getRuntime().maxMemory() / 2_048;
 
     private final Cache<Long, Stored> loaded = Caffeine.newBuilder()
             .maximumWeight(MOST_ROWS)
