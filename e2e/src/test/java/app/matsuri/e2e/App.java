@@ -116,7 +116,7 @@ final class App implements AutoCloseable {
                     "-XX:ArchiveClassesAtExit=" + ARCHIVE,
                     "-XX:+UseSerialGC",
                     "-XX:TieredStopAtLevel=1",
-                "-XX:ReservedCodeCacheSize=240m",
+                    "-XX:ReservedCodeCacheSize=240m",
                     "-Xlog:cds=off",
                     "-Xlog:cds+dynamic=off",
                     "-Dspring.context.exit=onRefresh",

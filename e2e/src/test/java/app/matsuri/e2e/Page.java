@@ -78,7 +78,7 @@ final class Page implements AutoCloseable {
                 "--num-raster-threads=1",
                 "--force-prefers-reduced-motion",
                 "--disable-smooth-scrolling",
-                "--disable-features=Translate,MediaRouter,OptimizationHints,PaintHolding",
+                "--disable-features=Translate,MediaRouter,OptimizationHints,PaintHolding,SpareRendererForSitePerProcess",
                 "--disable-quic",
                 "--no-first-run",
                 "--disable-background-networking",

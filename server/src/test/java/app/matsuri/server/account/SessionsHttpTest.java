@@ -9,14 +9,12 @@ import app.matsuri.server.ServerTest;
 import jakarta.servlet.http.Cookie;
 import java.time.Duration;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.MockMvc;
 
 /** Sign-ins are kept in the database: what stands there decides, on every server and after every restart. */
-@Tag("both")
 @ServerTest
 class SessionsHttpTest {
 

@@ -27,7 +27,6 @@ import org.springframework.test.web.servlet.MvcResult;
 
 /** Signing in, the first account, and the headers of the page. */
 @Tag("database")
-@Tag("both")
 @SpringBootTest(properties = {"matsuri.test.name=sign-in", "matsuri.first-code=WREN-2345"})
 @AutoConfigureMockMvc
 @DirtiesContext

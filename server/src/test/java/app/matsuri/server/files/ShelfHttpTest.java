@@ -5,13 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.matsuri.server.Browser;
 import app.matsuri.server.DemoTest;
 import java.nio.charset.StandardCharsets;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
 import tools.jackson.databind.JsonNode;
 
 /** Files that belong to no course, and those that units and notices have. */
-@Tag("both")
 class ShelfHttpTest extends DemoTest {
 
     private JsonNode put(String name, String text) throws Exception {

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
  */
 class AllUndoneHttpTest extends DemoTest {
 
-    private static final int STEPS = Integer.getInteger("matsuri.steps", 150);
+    private static final int STEPS = Integer.getInteger("matsuri.steps", 500);
     private static final long SEED = Long.getLong("matsuri.steps-seed", 7L);
 
     private static final List<String> LESSONS =

@@ -6,13 +6,11 @@ import app.matsuri.server.DemoTest;
 import app.matsuri.server.ServerTest;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
 import tools.jackson.databind.JsonNode;
 
 /** Who did what, what can be taken back, and moments with names. */
-@Tag("both")
 class HistoryHttpTest extends DemoTest {
 
     private JsonNode history() throws Exception {

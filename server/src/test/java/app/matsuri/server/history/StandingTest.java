@@ -7,13 +7,11 @@ import app.matsuri.server.ServerTest;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Random;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** What an undo and a redo would do is known without reading the history, and is what a replay of it says. */
-@Tag("both")
 class StandingTest extends DemoTest {
 
     @Autowired

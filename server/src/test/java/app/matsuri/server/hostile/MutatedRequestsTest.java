@@ -32,7 +32,7 @@ import tools.jackson.databind.JsonNode;
  */
 class MutatedRequestsTest extends DemoTest {
 
-    private static final int MANY = Integer.getInteger("matsuri.fuzz", 2_000);
+    private static final int MANY = Integer.getInteger("matsuri.fuzz", 5_000);
     private static final long SEED = Long.getLong("matsuri.fuzz-seed", 20_260_831L);
 
     /** What is slower than this, in milliseconds, is said; no assertion, as machines differ. */

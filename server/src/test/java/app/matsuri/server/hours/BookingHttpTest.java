@@ -23,7 +23,6 @@ import java.util.concurrent.Future;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -32,7 +31,6 @@ import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilde
 import tools.jackson.databind.JsonNode;
 
 /** Office hours over HTTP: booked and given back on pages of links, and what a change of the plan does to bookings. */
-@Tag("both")
 @ServerTest
 class BookingHttpTest {
 

@@ -6,14 +6,12 @@ import app.matsuri.server.Browser;
 import app.matsuri.server.DemoTest;
 import app.matsuri.server.ServerTest;
 import java.util.List;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** What is kept about people is given out whole, and taken out so that nothing of it is left. */
-@Tag("both")
 class PersonHttpTest extends DemoTest {
 
     /** In nobody else's name. */

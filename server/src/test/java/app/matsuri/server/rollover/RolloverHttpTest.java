@@ -10,14 +10,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Base64;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
 
 /** Rolling over over HTTP: looked at without a trace, made as one step with one undo, from terms and from files. */
-@Tag("both")
 @ServerTest
 class RolloverHttpTest {
 
