@@ -17,7 +17,7 @@ import org.openqa.selenium.interactions.Actions;
 class HandsJourneysTest {
 
     private static final int EACH = 25;
-    /** More of them with -DargLine=-Dpresses=500. */
+    /** More of them with -Dpresses=500. */
     private static final int PRESSED = Integer.getInteger("presses", 50);
 
     private static final String AUTUMN = "autumn-2026.json";

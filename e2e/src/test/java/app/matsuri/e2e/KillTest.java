@@ -18,8 +18,8 @@ import org.junit.jupiter.api.io.TempDir;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class KillTest {
 
-    /** How often: {@code -DargLine=-Dkills=100} for a long look. */
-    private static final int KILLS = Integer.getInteger("kills", 2);
+    /** How often: {@code -Dkills=200} for a long look. */
+    private static final int KILLS = Integer.getInteger("kills", 10);
 
     private static App app;
 

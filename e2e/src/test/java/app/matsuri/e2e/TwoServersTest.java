@@ -12,15 +12,10 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
-/**
- * Two servers on one PostgreSQL, every request at the next of them: who is signed in, what is stored, and a crash of one. Asked for
- * with {@code -DargLine=-Dtwo.servers=true}: three starts of the application are too much for every run.
- */
-@EnabledIfSystemProperty(named = "two.servers", matches = "true")
+/** Two servers on one PostgreSQL, every request at the next of them: who is signed in, what is stored, and a crash of one. */
 @Order(1)
 class TwoServersTest {
 
