@@ -111,11 +111,18 @@ describe("colleagues", () => {
       last: "2026-10-07T10:30:00",
       times: 3,
     };
-    const { at, button } = await panel(LINES, { "GET looks": () => [{ ...LOOK, last: "2026-10-08T00:10:00" }, LOOK] });
+    const { at, button } = await panel(LINES, {
+      "GET looks": () => [
+        { ...LOOK, last: "2026-10-08T00:10:00" },
+        LOOK,
+        { ...LOOK, last: "2026-10-07T09:00:40", times: 1 },
+      ],
+    });
     await button("who looked").trigger("click");
     await settled();
     const said = at.findAll("[aria-label='Who looked'] tr").map((row) => row.text().replace(/\s+/g, " "));
     expect(said[0]).toContain("Wed 7 Oct, 09:00 to Thu 8 Oct, 00:10");
+    expect(said[2]).toContain("Wed 7 Oct, 09:001 request");
     expect(said[1]).toContain("Wed 7 Oct, 09:00 to 10:303 requests");
     await button("who looked").trigger("click");
     await settled();

@@ -108,6 +108,12 @@ function withdraw(line: Line) {
     ),
   );
 }
+
+/** "Wed 7 Oct, 09:00 to 10:30": from one moment to another, said once where they are the same minute. */
+function during(first: string, last: string): string {
+  if (moment(first) === moment(last)) return moment(first);
+  return `${moment(first)} to ${first.slice(0, 10) === last.slice(0, 10) ? clock(last) : moment(last)}`;
+}
 </script>
 
 <template>
@@ -170,10 +176,7 @@ function withdraw(line: Line) {
             <td>
               <b>{{ l.name }}</b>
             </td>
-            <td>
-              {{ moment(l.first) }} to
-              {{ l.first.slice(0, 10) === l.last.slice(0, 10) ? clock(l.last) : moment(l.last) }}
-            </td>
+            <td>{{ during(l.first, l.last) }}</td>
             <td class="soft">{{ count(l.times, "request") }}</td>
           </tr>
         </tbody>
