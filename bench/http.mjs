@@ -15,7 +15,8 @@ const quantile = (list, q) =>
     Math.min(list.length - 1, Math.floor(list.length * q))
   ];
 
-async function start(archive, dump, over) {
+/** @param more what else the machine is told: nothing as by `./matsuri start`, or what `./matsuri demo` says */
+async function start(archive, dump, over, more = []) {
   const data = over ?? mkdtempSync(join(tmpdir(), "matsuri-bench-"));
   const flags = dump
     ? [`-XX:ArchiveClassesAtExit=${archive}`]
@@ -33,6 +34,8 @@ async function start(archive, dump, over) {
       "-XX:+IgnoreUnrecognizedVMOptions",
       "-XX:TrimNativeHeapInterval=2000",
       "-XX:+UseSerialGC",
+      "-XX:MetaspaceSize=192m",
+      ...more,
       ...flags,
       "-Xlog:cds=off",
       "-Xlog:cds+dynamic=off",
@@ -87,7 +90,12 @@ if (what === "all" || what === "start") {
   const times = { with: [], without: [] };
   for (let n = 0; n < 5; n++) {
     for (const way of ["without", "with"]) {
-      const { child, ms } = await start(way === "with" ? archive : null, false);
+      const { child, ms } = await start(
+        way === "with" ? archive : null,
+        false,
+        undefined,
+        ["-XX:TieredStopAtLevel=1", "-XX:ReservedCodeCacheSize=128m"],
+      );
       times[way].push(ms);
       await stop(child);
     }
