@@ -38,7 +38,7 @@ export class Server {
       rmSync(this.data, { recursive: true, force: true });
     });
   }
-  /** In milliseconds, until it is well; as `./matsuri start` does it, with the archive of classes that the first run leaves. */
+  /** In milliseconds, until it is well; with a heap as in `deploy/`, and the archive of classes that the first run leaves. */
   async start() {
     const archive = join(this.data, "classes.jsa");
     const from = performance.now();
