@@ -3,6 +3,7 @@ package app.matsuri.server;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -16,12 +17,15 @@ import org.springframework.core.env.MapPropertySource;
 
 /**
  * The database of a test, new and empty, under the name that {@code matsuri.test.name} gives it: H2 in memory, or with
- * {@code -Dmatsuri.test.database=postgresql} on a PostgreSQL that runs as long as the tests do.
+ * {@code -Dmatsuri.test.database=postgresql} on a PostgreSQL that runs as long as the tests do, or with {@code file} H2 in
+ * a new folder below {@code target}, so that what is stored is not counted with what is remembered.
  */
 public class TestDatabase implements EnvironmentPostProcessor {
 
+    private static final String KIND = System.getProperty("matsuri.test.database", "memory");
+
     /** Whether the tests run on PostgreSQL. */
-    public static final boolean POSTGRESQL = "postgresql".equals(System.getProperty("matsuri.test.database"));
+    public static final boolean POSTGRESQL = "postgresql".equals(KIND);
 
     private static @Nullable EmbeddedPostgres server;
 
@@ -40,7 +44,12 @@ public class TestDatabase implements EnvironmentPostProcessor {
             // at the end the database may be gone before who still has something to write
             found.put("spring.datasource.hikari.connection-timeout", "5000");
         } else {
-            found.put("spring.datasource.url", "jdbc:h2:mem:" + name + ";DB_CLOSE_DELAY=-1");
+            String place = KIND.equals("file")
+                    ? "file:"
+                            + Path.of("target", "databases", name + "-" + System.nanoTime())
+                                    .toAbsolutePath()
+                    : "mem:" + name;
+            found.put("spring.datasource.url", "jdbc:h2:" + place + ";DB_CLOSE_DELAY=-1");
         }
         environment.getPropertySources().addFirst(new MapPropertySource("the test's database", found));
     }
