@@ -7,6 +7,7 @@ import java.lang.annotation.Target;
 import org.junit.jupiter.api.Tag;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.boot.webmvc.test.autoconfigure.MockMvcPrint;
 
 /** The whole server on a database of its own (see {@link TestDatabase}), its day pinned to 7 October 2026. */
 @Target(ElementType.TYPE)
@@ -19,7 +20,8 @@ import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
             "springdoc.api-docs.enabled=true",
             "matsuri.metrics-token=a-long-token"
         })
-@AutoConfigureMockMvc
+// what is asked and answered is not kept for printing: it would hold all bodies in memory
+@AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 public @interface ServerTest {
 
     String FLOOD =

@@ -20,6 +20,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.boot.webmvc.test.autoconfigure.MockMvcPrint;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
 import org.springframework.test.web.servlet.MockMvc;
@@ -27,7 +28,7 @@ import org.springframework.test.web.servlet.MockMvc;
 /** Rounds by a clock that runs, which the test sets: nothing before its moment, nothing from a time in which nobody was reminded. */
 @Tag("database")
 @SpringBootTest(properties = "matsuri.test.name=rounds")
-@AutoConfigureMockMvc
+@AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 class RoundTest {
 
     private static final ZoneId CHICAGO = ZoneId.of("America/Chicago");
