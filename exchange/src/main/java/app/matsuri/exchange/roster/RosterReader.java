@@ -25,7 +25,7 @@ public final class RosterReader {
     /** The most students of one list. */
     public static final int MOST = 2_000;
 
-    private static final Pattern MAIL = Pattern.compile("[\\w.+%'-]+@[\\w-]+(?:\\.[\\w-]+)+");
+    private static final Pattern MAIL = Pattern.compile("(?<![\\w.+%'-])[\\w.+%'-]++@[\\w-]++(?:\\.[\\w-]++)++");
     private static final Map<String, Set<String>> COLUMNS = Map.of(
             "id", Set.of("id", "student id", "sourcedid", "number", "student number", "matrikelnummer", "sis id", "no"),
             "given",

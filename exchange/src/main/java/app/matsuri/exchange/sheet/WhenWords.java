@@ -21,7 +21,7 @@ final class WhenWords {
             Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE | Pattern.UNICODE_CHARACTER_CLASS | Pattern.DOTALL;
 
     private static final String LEAD =
-            "^[\\s,(]*(?:is\\s+|on\\s+|by\\s+|at\\s+|the\\s+|am\\s+|bis\\s+|le\\s+|el\\s+|post\\s+|before\\s+|:\\s*)*";
+            "^[\\s,(]*(?:is\\s+|on\\s+|by\\s+|at\\s+|the\\s+|am\\s+|bis\\s+|le\\s+|el\\s+|post\\s+|before\\s+|:\\s*){0,9}";
     private static final Pattern IN_CLASS =
             of("(?:in|during)[ -]class(?:,? day \\d)?|im unterricht|en classe|en clase");
     private static final Pattern CLASS_START = of(

@@ -63,6 +63,13 @@ public final class Days {
     private static final Pattern WEEK_OF = of(
             "(?:w/c|wc|w\\.c\\.|week\\s+(?:of|commencing|beginning)|semaine\\s+du|semana\\s+del|woche\\s+(?:vom|ab))\\s*:?\\s*$");
 
+    /** What may follow a number that is a day in a list. */
+    private static final Pattern LISTED = of(
+            "\\s*\\z|\\s*[-&,;)(\\t:]|\\s{2,}|\\s*(?:" + MONTH + "|and\\b|und\\b|et\\b|y\\b|to\\b|bis\\b|au\\b|al\\b)");
+
+    /** So many days stand together at most: more than any line names, and what is longer is no list of days. */
+    private static final int TOGETHER = 60;
+
     private Days() {}
 
     private static Pattern of(String regex) {
@@ -197,13 +204,15 @@ public final class Days {
             } else if (known == 0 && month != 0 && named(line.substring(i), runs)) {
                 known = filled(runs, month);
             }
+            List<Day> lastRun = runs.get(runs.size() - 1);
+            Day last = lastRun.get(lastRun.size() - 1);
             if (known == 0) {
-                i = number(line, i);
+                // with no month before them, what is no day from its first on is none from its second on
+                boolean none = month == 0 && (under == 0 || i > text);
+                i = none ? Math.max(number(line, i), last.start()) : number(line, i);
                 continue;
             }
-            month = runs.get(runs.size() - 1)
-                    .get(runs.get(runs.size() - 1).size() - 1)
-                    .month();
+            month = last.month();
             end = named(line, end, runs);
             i = before(line, i, runs);
             boolean week =
@@ -256,7 +265,7 @@ public final class Days {
         }
         runs.add(new ArrayList<>(List.of(first)));
         int end = first.end();
-        for (; ; ) {
+        for (int days = 1; days < TOGETHER; days++) {
             int at = end;
             Matcher aside = ASIDE.matcher(line).region(at, line.length());
             int behind = aside.lookingAt() && aside.group(1).chars().noneMatch(Character::isDigit) ? aside.end() : at;
@@ -295,14 +304,12 @@ public final class Days {
             }
             end = next.end();
         }
+        return end;
     }
 
     /** Whether a number in a list is a day: what follows is no word of its own. */
     private static boolean listed(String line, Day day) {
-        String rest = line.substring(day.end());
-        return rest.isBlank()
-                || rest.matches("(?s)\\s*[-&,;)(\\t:].*|\\s{2,}.*")
-                || rest.matches("(?is)\\s*(?:" + MONTH + "|and\\b|und\\b|et\\b|y\\b|to\\b|bis\\b|au\\b|al\\b).*");
+        return LISTED.matcher(line).region(day.end(), line.length()).lookingAt();
     }
 
     private static int namedEnd(String line, int at) {

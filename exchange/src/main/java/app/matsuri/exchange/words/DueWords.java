@@ -39,7 +39,7 @@ public record DueWords(DayWords days, PlanNames names) {
                     + "\\s*(after|later|before|earlier)?(?:\\s+(start|due|opens|closes|opening|closing|class|the class))?$");
     private static final Pattern PLUS = of("^([+-])\\s*(\\d{1,3})\\s*(days?|d|weeks?|w|classes|class)?$");
     private static final Pattern BY_WEEKDAY =
-            of("^(?:by\\s+|on\\s+|the\\s+|next\\s+|following\\s+)*" + DayWords.WEEKDAY + "(?:\\s+after)?$");
+            of("^(?:by\\s+|on\\s+|the\\s+|next\\s+|following\\s+){0,9}" + DayWords.WEEKDAY + "(?:\\s+after)?$");
     private static final Pattern IN_WEEK =
             of("^(?:in\\s+)?(teaching\\s+)?week\\s+(\\d{1,2}),?\\s+" + DayWords.WEEKDAY + "$");
 

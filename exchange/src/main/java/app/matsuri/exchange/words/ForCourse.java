@@ -40,7 +40,7 @@ public record ForCourse(String course, @Nullable String section, String words, S
                 .map(ForCourse::loose)
                 .collect(Collectors.joining("|"));
         Matcher found = Pattern.compile(
-                        "(?:^|[\\s,;])\\s*(" + FOR + "\\s+" + loose(course.code()) + "(?:\\s+("
+                        "(?<![^\\s,;])(" + FOR + "\\s+" + loose(course.code()) + "(?:\\s+("
                                 + (named.isEmpty() ? "(?!)" : named) + "))?)\\s*(?=[,;]|$)",
                         Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE)
                 .matcher(line);

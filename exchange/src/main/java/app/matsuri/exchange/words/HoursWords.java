@@ -253,8 +253,8 @@ public final class HoursWords {
                 return named;
             }
             String one = "(?:" + any + ")(?![\\p{L}\\p{N}])";
-            Optional<Matcher> m = take(Pattern.compile(
-                    "(?i),?\\s*\\bfor\\s+(" + one + "(?:(?:\\s*,\\s*(?:and )?|\\s+and\\s+|\\s*&\\s*)" + one + ")*)"));
+            Optional<Matcher> m = take(Pattern.compile("(?i),?\\s*\\bfor\\s+(" + one
+                    + "(?:(?:\\s*,\\s*(?:and )?|\\s+and\\s+|\\s*&\\s*)" + one + "){0,20})"));
             if (m.isPresent()) {
                 Matcher each = Pattern.compile("(?i)" + one).matcher(m.get().group(1));
                 while (each.find()) {

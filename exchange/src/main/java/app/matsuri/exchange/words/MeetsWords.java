@@ -32,11 +32,11 @@ public final class MeetsWords {
             "(?<!\\d)" + CLOCK + "(?:\\s*(?:-|–|to)\\s*" + CLOCK
                     + "|\\s*[,]?\\s*(?:for\\s+)?(\\d{2,3})\\s*min(?:utes)?)",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern LETTERS =
-            Pattern.compile("(?i)\\bdays?\\s+((?:\\p{Alnum}{1,3})(?:\\s*(?:,|and|&|\\+|/)\\s*\\p{Alnum}{1,3})*)\\s*$");
+    private static final Pattern LETTERS = Pattern.compile(
+            "(?i)\\bdays?\\s+((?:\\p{Alnum}{1,3})(?:\\s*(?:,|and|&|\\+|/)\\s*\\p{Alnum}{1,3}){0,20})\\s*$");
     private static final Pattern EVEN = Pattern.compile("(?i)\\b(even|odd)\\s+weeks?\\b,?");
-    private static final Pattern WEEKS =
-            Pattern.compile("(?i)\\bweeks?\\s+(\\d{1,2}(?:\\s*(?:,|and|&|\\+|-|–)\\s*\\d{1,2})*)(?!\\d|[:.]\\d)\\b,?");
+    private static final Pattern WEEKS = Pattern.compile(
+            "(?i)\\bweeks?\\s+(\\d{1,2}(?:\\s*(?:,|and|&|\\+|-|–)\\s*\\d{1,2}){0,60})(?!\\d|[:.]\\d)\\b,?");
     private static final Pattern FROM =
             Pattern.compile("(?i),?\\s*\\b(?:from|starting|beginning|since)\\s+(.+?)[,\\s]*$");
     private static final Pattern UNTIL = Pattern.compile("(?i),?\\s*\\b(?:until|till|through)\\s+(.+?)[,\\s]*$");

@@ -42,7 +42,7 @@ final class WeekdayWords {
         known = EVERY.matcher(known).replaceAll(" ");
         known = LONG_DAYS.matcher(known).replaceAll(" ");
         known = known.replaceAll("(?i)\\b(?:every|each|on|and|weeks?|und|et|y|the)\\b|[,&+/\\s]+", " ");
-        boolean letters = known.strip().matches("(?:(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}\\s*)*");
+        boolean letters = known.strip().matches("(?:(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}\\s*){0,20}");
         return letters
                 ? rule(words.replaceFirst("^(?i:every|each)\\s+(?=(?:M|Tu|Th|T|W|R|F|Sa|Su|S|U){1,7}\\b)", ""), 1)
                 : null;
