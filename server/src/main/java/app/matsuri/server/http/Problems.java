@@ -36,6 +36,7 @@ import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.databind.DatabindException;
@@ -252,6 +253,12 @@ class Problems {
     ResponseEntity<ProblemDetail> nothing(NoResourceFoundException e) {
         return answer(
                 HttpStatus.NOT_FOUND, "nothing-here", "Nothing here", "There is nothing at this address.", List.of());
+    }
+
+    /** Who asked is gone before the answer was written: nobody is there to be told, and nothing is at fault here. */
+    @ExceptionHandler
+    void gone(AsyncRequestNotUsableException e, HttpServletRequest request) {
+        LOG.debug("gone before the answer: {} {}", request.getMethod(), request.getRequestURI());
     }
 
     @ExceptionHandler

@@ -13,8 +13,11 @@ import java.util.List;
 import org.apache.catalina.Context;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.system.CapturedOutput;
+import org.springframework.boot.test.system.OutputCaptureExtension;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.boot.tomcat.TomcatWebServer;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
@@ -26,6 +29,7 @@ import org.springframework.test.annotation.DirtiesContext;
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = {"matsuri.test.name=strangers", "matsuri.today=2026-10-07"})
 @DirtiesContext
+@ExtendWith(OutputCaptureExtension.class)
 class StrangersTest {
 
     @LocalServerPort
@@ -147,5 +151,20 @@ class StrangersTest {
             send(socket, post("/api/session", body.length(), body));
             assertThat(answer(socket)).startsWith("HTTP/1.1 400").contains("/problems/not-readable");
         }
+    }
+
+    @Test
+    void whoIsGoneBeforeTheAnswerIsNoFaultInTheLog(CapturedOutput log) throws Exception {
+        for (int i = 0; i < 200; i++) {
+            try (Socket socket = from("127.0.0.1")) {
+                send(socket, "GET /actuator/health HTTP/1.1\r\nHost: localhost\r\n\r\n");
+                socket.setSoLinger(true, 0); // closed with a reset, at once
+            }
+        }
+        try (Socket socket = from("127.0.0.1")) {
+            send(socket, "GET /actuator/health HTTP/1.0\r\nHost: localhost\r\n\r\n");
+            assertThat(answer(socket)).startsWith("HTTP/1.1 200");
+        }
+        assertThat(log.getAll()).doesNotContain("unexpected").doesNotContain("Exception");
     }
 }
