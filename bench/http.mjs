@@ -1,5 +1,4 @@
-// Starts the server and measures over HTTP: start with and without the class-data archive, resident memory, and the
-// preview of a closure. Node's own modules only.
+// Starts the server and measures over HTTP: resident memory and the preview of a closure. Node's own modules only.
 import { spawn } from "node:child_process";
 import { mkdtempSync, readFileSync, existsSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -15,8 +14,8 @@ const quantile = (list, q) =>
     Math.min(list.length - 1, Math.floor(list.length * q))
   ];
 
-/** @param more what else the machine is told: nothing as by `./matsuri start`, or what `./matsuri demo` says */
-async function start(archive, dump, over, more = []) {
+/** As by `./matsuri start`, with the demo's data. */
+async function start(archive, dump, over) {
   const data = over ?? mkdtempSync(join(tmpdir(), "matsuri-bench-"));
   const flags = dump
     ? [`-XX:ArchiveClassesAtExit=${archive}`]
@@ -27,18 +26,8 @@ async function start(archive, dump, over, more = []) {
   const child = spawn(
     "java",
     [
-      "-Xmx256m",
-      "-Xmn28m",
-      "-XX:MinHeapFreeRatio=5",
-      "-XX:MaxHeapFreeRatio=15",
-      "-XX:+IgnoreUnrecognizedVMOptions",
-      "-XX:TrimNativeHeapInterval=2000",
-      "-XX:+UseSerialGC",
-      "-XX:MetaspaceSize=192m",
-      ...more,
+      "@deploy/small.args",
       ...flags,
-      "-Xlog:cds=off",
-      "-Xlog:cds+dynamic=off",
       "-jar",
       jar,
       `--server.port=${port}`,
@@ -86,28 +75,6 @@ const archive = join(
   "classes.jsa",
 );
 await stop((await start(archive, true)).child);
-if (what === "all" || what === "start") {
-  const times = { with: [], without: [] };
-  for (let n = 0; n < 5; n++) {
-    for (const way of ["without", "with"]) {
-      const { child, ms } = await start(
-        way === "with" ? archive : null,
-        false,
-        undefined,
-        ["-XX:TieredStopAtLevel=1", "-XX:ReservedCodeCacheSize=128m"],
-      );
-      times[way].push(ms);
-      await stop(child);
-    }
-  }
-  for (const way of ["without", "with"])
-    console.log(
-      `start to first page, ${way} archive: median ${quantile(times[way], 0.5).toFixed(0)} ms`,
-    );
-  console.log(
-    `ratio ${(quantile(times.without, 0.5) / quantile(times.with, 0.5)).toFixed(2)}`,
-  );
-}
 /** Somebody who signs in to the demo. */
 async function signedIn() {
   const jar_ = new Map();

@@ -45,16 +45,8 @@ export class Server {
     this.child = spawn(
       "java",
       [
+        "@deploy/college.args",
         `-Xmx${this.heap}`,
-        "-Xmn96m",
-        "-XX:MinHeapFreeRatio=20",
-        "-XX:MaxHeapFreeRatio=40",
-        "-XX:+UseSerialGC",
-        "-XX:+IgnoreUnrecognizedVMOptions",
-        "-XX:TrimNativeHeapInterval=2000",
-        "-XX:+ExitOnOutOfMemoryError",
-        "-Xlog:cds=off",
-        "-Xlog:cds+dynamic=off",
         existsSync(archive)
           ? `-XX:SharedArchiveFile=${archive}`
           : `-XX:ArchiveClassesAtExit=${archive}`,

@@ -2,6 +2,8 @@ package app.matsuri.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.matsuri.exchange.plan.Json;
+import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,7 +15,7 @@ import java.util.zip.ZipFile;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** 7. What the one script does without a server, called from another folder as a person does. */
+/** 7. What the one script does, called from another folder as a person does. */
 class ScriptTest {
 
     private static final Path SCRIPT = Path.of("..", "matsuri").toAbsolutePath().normalize();
@@ -97,5 +99,60 @@ class ScriptTest {
         assertThat(none.code()).isEqualTo(2);
         assertThat(none.err()).contains("999999");
         assertThat(folder.resolve("none.zip")).doesNotExist();
+    }
+
+    /** The README's first command: from its start to somebody who looks, and again on what they left. */
+    @Test
+    void theDemoStartsSaysWhereItIsAndKeepsWhatWasDone() throws Exception {
+        int port;
+        try (ServerSocket socket = new ServerSocket(0)) {
+            port = socket.getLocalPort();
+        }
+        String before = demo(port, client -> client.opened(DEMO.resolve("spring-2027-short.json")));
+        assertThat(before)
+                .as("worked out once, before it starts")
+                .contains("Starting AOT-processed")
+                .contains("Demo sign-ins (all made up): tolvanen or aldous");
+        assertThat(demo(
+                        port,
+                        client -> assertThat(client.get("/api/terms"))
+                                .contains("Autumn 2026")
+                                .contains(Json.read(Files.readString(DEMO.resolve("spring-2027-short.json")))
+                                        .at("/term/name")
+                                        .asString())))
+                .doesNotContain("Preparing");
+    }
+
+    private interface Look {
+        void at(Client client) throws Exception;
+    }
+
+    /** What it prints, from its start to its end, with somebody who signs in between. */
+    private String demo(int port, Look look) throws Exception {
+        Path out = folder.resolve("demo.txt");
+        Process process = new ProcessBuilder(
+                        SCRIPT.toString(),
+                        "demo",
+                        "--port",
+                        "" + port,
+                        "--data",
+                        folder.resolve("demo").toString())
+                .redirectErrorStream(true)
+                .redirectOutput(out.toFile())
+                .start();
+        try {
+            long limit = System.nanoTime() + TimeUnit.MINUTES.toNanos(4);
+            while (!Files.readString(out).contains("Matsuri is at http://localhost:" + port)) {
+                assertThat(process.isAlive() && System.nanoTime() < limit)
+                        .as(Files.readString(out))
+                        .isTrue();
+                Thread.sleep(200);
+            }
+            look.at(new Client("http://localhost:" + port, "tolvanen"));
+        } finally {
+            process.destroy();
+        }
+        assertThat(process.waitFor(30, TimeUnit.SECONDS)).as("it ends").isTrue();
+        return Files.readString(out);
     }
 }
