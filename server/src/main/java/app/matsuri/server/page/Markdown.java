@@ -8,6 +8,7 @@ import org.commonmark.renderer.html.HtmlRenderer;
 import org.owasp.html.HtmlPolicyBuilder;
 import org.owasp.html.PolicyFactory;
 import org.owasp.html.Sanitizers;
+import org.springframework.web.util.HtmlUtils;
 
 /** Markdown as HTML that runs nothing and loads nothing from elsewhere. */
 final class Markdown {
@@ -27,10 +28,20 @@ final class Markdown {
                     .requireRelsOnLinks("noopener", "noreferrer")
                     .toFactory());
 
+    /** In letters, as many as the page takes in a field. Marks cost by the square of what is open, so that more is shown as it is. */
+    static final int MOST = 20_000;
+
     private Markdown() {}
 
-    /** The text as HTML; nothing for nothing. */
+    /** The text as HTML; nothing for nothing; a text longer than {@link #MOST} without its marks. */
     static String html(String text) {
-        return text.isBlank() ? "" : SAFE.sanitize(RENDERER.render(PARSER.parse(text)));
+        if (text.isBlank()) {
+            return "";
+        }
+        return text.length() > MOST ? plain(text) : SAFE.sanitize(RENDERER.render(PARSER.parse(text)));
+    }
+
+    private static String plain(String text) {
+        return "<p>" + HtmlUtils.htmlEscape(text.replace("\r\n", "\n")).replace("\n", "<br />") + "</p>";
     }
 }
