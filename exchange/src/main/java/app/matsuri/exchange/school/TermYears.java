@@ -1,5 +1,6 @@
 package app.matsuri.exchange.school;
 
+import app.matsuri.exchange.words.DayOrder;
 import app.matsuri.exchange.words.Days;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -26,7 +27,7 @@ final class TermYears implements Days.Years {
     TermYears(String text, SchoolCalendar.Term term) {
         this.first = term.first();
         this.last = term.last();
-        dayFirst = Days.dayFirst(text, term.dayFirst());
+        dayFirst = DayOrder.dayFirst(text, term.dayFirst());
         Matcher year = SCHOOL_YEAR.matcher(Days.plain(text));
         while (schoolYear == 0 && year.find()) {
             if (Integer.parseInt(year.group(1)) % 100 + 1 == Integer.parseInt(year.group(2))) {

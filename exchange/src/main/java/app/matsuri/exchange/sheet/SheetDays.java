@@ -1,5 +1,6 @@
 package app.matsuri.exchange.sheet;
 
+import app.matsuri.exchange.words.DayOrder;
 import app.matsuri.exchange.words.Days;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
@@ -36,7 +37,7 @@ final class SheetDays implements Days.Years {
     SheetDays(String text, SheetTerm term) {
         this.term = term;
         Boolean byTerm = byTerm(text, term);
-        this.dayFirst = Days.dayFirst(text, byTerm == null ? term.dayFirst() : byTerm);
+        this.dayFirst = DayOrder.dayFirst(text, byTerm == null ? term.dayFirst() : byTerm);
         SheetDays plain = new SheetDays(term, dayFirst, 0, 0);
         List<Printed> printed = new ArrayList<>();
         Days.plain(text).lines().limit(LOOKED_AT).forEach(line -> printed(line, plain, printed));
