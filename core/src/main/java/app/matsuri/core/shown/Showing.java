@@ -1,18 +1,14 @@
 package app.matsuri.core.shown;
 
-import app.matsuri.core.calendar.Known;
 import app.matsuri.core.plan.Adjustment;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.Dated;
-import app.matsuri.core.plan.FileUse;
 import app.matsuri.core.plan.Item;
 import app.matsuri.core.plan.Lesson;
-import app.matsuri.core.plan.Link;
 import app.matsuri.core.plan.Notice;
 import app.matsuri.core.plan.Telling;
 import app.matsuri.core.plan.ThingRef;
 import app.matsuri.core.plan.Told;
-import app.matsuri.core.plan.ToldSession;
 import app.matsuri.core.plan.Unit;
 import app.matsuri.core.plan.Which;
 import app.matsuri.core.schedule.NoticeDates;
@@ -32,9 +28,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.OptionalInt;
 import java.util.Set;
-import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /** Makes what is shown from what was told. */
@@ -48,7 +42,7 @@ final class Showing {
     private final boolean teacher;
 
     private final LocalDateTime now;
-    private final Map<String, Unit> unitOfLesson = new HashMap<>();
+    private final Released released;
     private final Map<String, Lesson> lessons = new HashMap<>();
 
     Showing(Schedule schedule, SectionSchedule in, Told told, boolean teacher, Reader reader, LocalDateTime now) {
@@ -58,76 +52,13 @@ final class Showing {
         this.teacher = teacher;
         this.reader = reader;
         this.now = now;
-        for (Unit unit : in.course().units()) {
-            for (Lesson lesson : unit.lessons()) {
-                unitOfLesson.put(lesson.id(), unit);
-                lessons.put(lesson.id(), lesson);
-            }
-        }
+        this.released = new Released(in, told, now);
+        in.course().lessons().forEach(lesson -> lessons.put(lesson.id(), lesson));
     }
 
     /** The sessions that were told, in order of time; where days alone were told, a day each. */
     List<ShownSession> sessions() {
-        return told.sessions().isEmpty() ? daysAlone() : timed();
-    }
-
-    private List<ShownSession> timed() {
-        List<Map.Entry<LocalDateTime, ToldSession>> inOrder = told.sessions().entrySet().stream()
-                .sorted(Comparator.comparing(e -> e.getValue().start()))
-                .toList();
-        Map<String, Integer> of = new HashMap<>();
-        inOrder.forEach(e -> e.getValue().lessons().forEach(l -> of.merge(l.id(), 1, Integer::sum)));
-        Map<String, Integer> had = new HashMap<>();
-        List<ShownSession> sessions = new ArrayList<>();
-        for (Map.Entry<LocalDateTime, ToldSession> entry : inOrder) {
-            LocalDateTime name = entry.getKey();
-            ToldSession session = entry.getValue();
-            List<ShownSession.Part> parts = session.lessons().stream()
-                    .map(l -> part(l.id(), l.title(), had.merge(l.id(), 1, Integer::sum), of.getOrDefault(l.id(), 1)))
-                    .toList();
-            sessions.add(new ShownSession(
-                    name, session.start(), session.end(), session.place(), link(name, session), parts, added(name)));
-        }
-        return sessions;
-    }
-
-    private List<ShownSession> daysAlone() {
-        Map<LocalDate, List<ShownSession.Part>> days = new TreeMap<>();
-        told.lessons()
-                .forEach((id, day) ->
-                        days.computeIfAbsent(day, d -> new ArrayList<>()).add(part(id, "", 1, 1)));
-        List<ShownSession> sessions = new ArrayList<>();
-        days.forEach((day, parts) ->
-                sessions.add(new ShownSession(day.atStartOfDay(), day.atStartOfDay(), null, "", "", parts, List.of())));
-        return sessions;
-    }
-
-    private ShownSession.Part part(String id, String title, int part, int of) {
-        Lesson lesson = lessons.get(id);
-        Unit unit = unitOfLesson.get(id);
-        return new ShownSession.Part(
-                id,
-                lesson == null ? title : lesson.title(),
-                unit == null ? null : unit.id(),
-                unit == null ? 0 : unit.lessons().indexOf(lesson) + 1,
-                part,
-                of);
-    }
-
-    private List<Link> added(LocalDateTime name) {
-        return in.section().sessionLinks().getOrDefault(name, List.of());
-    }
-
-    /** The link to the meeting, where it may stand there now. */
-    private String link(LocalDateTime name, ToldSession session) {
-        boolean around = in.course().besides().publishing().linkAroundClass() && !teacher;
-        boolean now =
-                !this.now.isBefore(session.start().toLocalDate().minusDays(1).atStartOfDay())
-                        && this.now.isBefore(session.end());
-        OptionalInt at = in.sessions().indexOf(name);
-        return at.isPresent() && (!around || now)
-                ? in.sessions().get(at.getAsInt()).link()
-                : "";
+        return new ShowingSessions(in, told, teacher, now).sessions();
     }
 
     /** The work that was told, that of its own course and what is shared with it, in order of the main dates. */
@@ -182,7 +113,7 @@ final class Showing {
                 reader.handedIn().contains(ref),
                 item == null || !open ? "" : item.details().instructions(),
                 item == null || !open ? List.of() : item.details().links(),
-                item == null ? List.of() : files(item.details().files(), open, unit, from)));
+                item == null ? List.of() : released.files(item.details().files(), open, unit, from)));
     }
 
     /** Puts the dates that are the reader's own in place of the section's; whether there are any. */
@@ -213,53 +144,13 @@ final class Showing {
         return own;
     }
 
-    /** The files that may be had now: those that are published, from their own moment on or with the thing. */
-    private List<ShownFile> files(List<FileUse> files, boolean open, @Nullable Unit unit, SectionSchedule from) {
-        return files.stream()
-                .filter(FileUse::publish)
-                .filter(file -> released(file, open, unit, from))
-                .map(file -> new ShownFile(file.file(), file.name()))
-                .toList();
-    }
-
-    /**
-     * Whether a file may be had now.
-     *
-     * @param unit that it comes with; one without lessons holds nothing back
-     * @param from the section whose classes it comes with
-     */
-    private boolean released(FileUse file, boolean open, @Nullable Unit unit, SectionSchedule from) {
-        if (file.from() != null) {
-            return !file.from().isAfter(now);
-        }
-        if (FileUse.UNIT.equals(file.with())) {
-            return unit == null || unit.lessons().isEmpty()
-                    ? open
-                    : unit.lessons().stream().anyMatch(lesson -> begun(told(from), lesson.id()));
-        }
-        // a lesson that is gone holds nothing back
-        boolean held = file.with() != null && from.course().lesson(file.with()).isPresent();
-        return held ? begun(told(from), Known.there(file.with(), "a lesson")) : open;
-    }
-
-    /** Whether the first class that was told of a lesson has begun. */
-    private boolean begun(Told told, String lesson) {
-        if (told.sessions().isEmpty()) {
-            LocalDate day = told.lessons().get(lesson);
-            return day != null && !day.isAfter(now.toLocalDate());
-        }
-        return told.sessions().values().stream()
-                .filter(session -> session.lessons().stream().anyMatch(l -> l.id().equals(lesson)))
-                .anyMatch(session -> !session.start().isAfter(now));
-    }
-
     /** The notices that were told and are not hidden any more, in order of time. */
     List<ShownNotice> notices() {
         List<ShownNotice> notices = new ArrayList<>();
         for (NoticeDates of : in.notices()) {
             Notice notice = of.notice();
             SectionSchedule from = of.own(in) ? in : home(of.course(), notice);
-            Told.OfWork was = from == null ? null : told(from).work().get(notice.key());
+            Told.OfWork was = from == null ? null : released.told(from).work().get(notice.key());
             LocalDateTime begins = was == null ? null : was.dates().get(Which.OPENS);
             if (from == null || was == null || begins == null || !shows(notice, of.hiddenUntil())) {
                 continue;
@@ -271,7 +162,7 @@ final class Showing {
                     notice.text(),
                     notice.place(),
                     notice.links(),
-                    files(
+                    released.files(
                             notice.files(),
                             true,
                             notice.unit() == null
@@ -285,10 +176,6 @@ final class Showing {
         }
         notices.sort(Comparator.comparing(ShownNotice::begins));
         return notices;
-    }
-
-    private Told told(SectionSchedule of) {
-        return of == in ? told : of.section().told();
     }
 
     private boolean shows(Notice notice, @Nullable Resolved hiddenUntil) {
@@ -411,13 +298,13 @@ final class Showing {
 
     private List<Material> materials(Unit unit, Map<String, ShownThing> open) {
         List<Material> materials = new ArrayList<>();
-        materials.add(new Material("", unit.links(), files(unit.files(), true, unit, in)));
+        materials.add(new Material("", unit.links(), released.files(unit.files(), true, unit, in)));
         for (Lesson lesson : unit.lessons()) {
             if (told.lessons().containsKey(lesson.id())) {
                 materials.add(new Material(
                         lesson.title(),
                         lesson.details().links(),
-                        files(lesson.details().files(), true, unit, in)));
+                        released.files(lesson.details().files(), true, unit, in)));
             }
         }
         for (Item item : unit.items()) {

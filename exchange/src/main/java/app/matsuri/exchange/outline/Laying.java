@@ -2,7 +2,6 @@ package app.matsuri.exchange.outline;
 
 import app.matsuri.core.calendar.Extra;
 import app.matsuri.core.calendar.Say;
-import app.matsuri.core.flow.Placement;
 import app.matsuri.core.plan.Course;
 import app.matsuri.core.plan.DateRule;
 import app.matsuri.core.plan.Item;
@@ -29,6 +28,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -56,7 +56,6 @@ final class Laying {
     private final Map<Entry.Given, Item> again = new IdentityHashMap<>();
 
     private final Map<String, Map<Which, Tried>> tried = new HashMap<>();
-    private final List<Entry> whole = new ArrayList<>();
     /** Lessons that may be on the sheet's date instead of the plan's. */
     private final Set<Entry> differing = Collections.newSetFromMap(new IdentityHashMap<>());
 
@@ -130,9 +129,16 @@ final class Laying {
         rules(placed);
         SectionSchedule dated = resolved(placed);
         sayDates(dated);
-        compare(dated);
-        ofTheWhole(dated);
-        List<Entry> all = new ArrayList<>(whole);
+        if (dated != null) {
+            differing.addAll(LayingDoubts.compared(sheet, lessonIds, dated));
+        }
+        Set<String> undated = new HashSet<>();
+        tried.forEach((id, dates) -> {
+            if (dates.isEmpty()) {
+                undated.add(id);
+            }
+        });
+        List<Entry> all = LayingDoubts.ofTheWhole(givenByItem, undated, dated);
         all.addAll(sheet.entries());
         return new Laid(
                 draft.units().stream().filter(OneUnit::gives).toList(),
@@ -421,91 +427,5 @@ final class Laying {
                     said.get(given) + work.title() + ", "
                             + (dates.isEmpty() ? "no date yet" : String.join(", ", dates)));
         });
-    }
-
-    /** Two dates side by side where the plan's is not the sheet's. */
-    private void compare(@Nullable SectionSchedule schedule) {
-        if (schedule == null) {
-            return;
-        }
-        for (Entry entry : sheet.entries()) {
-            if (entry instanceof Entry.Taught taught && taught.doubts().isEmpty()) {
-                Placement placed = schedule.byLesson().get(lessonIds.get(taught));
-                if (placed == null || placed.leftOut()) {
-                    continue;
-                }
-                LocalDate day = taught.day();
-                if (!placed.placed() || placed.noSession()) {
-                    taught.doubts()
-                            .add(
-                                    placed.why() == Placement.Lack.BEFORE_PIN
-                                            ? "No class is left for it before the next lesson with a date of its own."
-                                            : "The term has no class left for it.");
-                } else if (day != null && !sheet.old() && !taught.same()) {
-                    LocalDate came = schedule.sessions().get(placed.first()).date();
-                    if (!came.equals(day)) {
-                        taught.doubts().add("Sheet: " + Say.day(day) + "; plan: " + Say.day(came) + ".");
-                        if (schedule.sessions().all().stream()
-                                .anyMatch(s -> s.open() && s.date().equals(day))) {
-                            differing.add(taught);
-                        }
-                    }
-                } else if (taught.opensWeek() && taught.week() > 0 && day == null && !sheet.old()) {
-                    LocalDate came = schedule.sessions().get(placed.first()).date();
-                    int week = schedule.calendar().weekNumber(came).orElse(taught.week());
-                    if (week != taught.week()) {
-                        taught.doubts()
-                                .add("Sheet: week " + taught.week() + "; plan: week " + week + ", " + Say.day(came)
-                                        + ".");
-                    }
-                }
-            }
-        }
-    }
-
-    /** What is to be asked about the whole sheet. */
-    private void ofTheWhole(@Nullable SectionSchedule schedule) {
-        BigDecimal percent = BigDecimal.ZERO;
-        int shares = 0;
-        int undated = 0;
-        int labs = 0;
-        for (Map.Entry<String, Entry.Given> one : givenByItem.entrySet()) {
-            Work work = one.getValue().work();
-            if (work.percent() != null) {
-                percent = percent.add(work.percent());
-                shares++;
-            }
-            boolean no = tried.getOrDefault(one.getKey(), Map.of()).isEmpty();
-            undated += no && work.kind().equals("homework") ? 1 : 0;
-            labs += no && work.kind().equals("lab") ? 1 : 0;
-        }
-        if (shares >= 3 && percent.compareTo(BigDecimal.valueOf(100)) != 0) {
-            whole.add(asked("The shares of the grade come to "
-                    + percent.stripTrailingZeros().toPlainString() + " %, not 100 %."));
-        }
-        if (undated > 0) {
-            whole.add(asked((undated == 1 ? "One homework" : undated + " homeworks")
-                    + " without a date: due with the next class? They stand without one."));
-        }
-        if (labs > 1) {
-            whole.add(
-                    asked(
-                            labs
-                                    + " labs without a date of their own: do they meet outside these classes? They stand as work of their lessons."));
-        }
-        if (schedule != null) {
-            int missing = schedule.placements().stream()
-                    .filter(p -> p.why() == Placement.Lack.TERM_ENDS)
-                    .mapToInt(Placement::missing)
-                    .sum();
-            if (missing > 0) {
-                whole.add(asked("The lessons need " + (missing == 1 ? "one class" : missing + " classes")
-                        + " more than the term has: drop or join some."));
-            }
-        }
-    }
-
-    private static Entry asked(String doubt) {
-        return new Entry.Nothing(0, "", new ArrayList<>(List.of(doubt)));
     }
 }

@@ -146,10 +146,10 @@ final class RowWorks {
         if (parts.size() == works.size() && works.size() > 1) {
             for (int i = 0; i < works.size(); i++) {
                 Matcher m = POINTS.matcher(parts.get(i));
-                works.get(i).points = m.matches() ? WorkWords.number(m.group(1)) : null;
+                works.get(i).points = m.matches() ? WorkFacts.number(m.group(1)) : null;
             }
         } else if (each.matches()) {
-            BigDecimal points = WorkWords.number(each.group(1));
+            BigDecimal points = WorkFacts.number(each.group(1));
             boolean all = each.group(2) != null || works.size() == 1;
             Work one = works.stream()
                     .filter(Work::test)
@@ -171,7 +171,7 @@ final class RowWorks {
     private void share(List<Work> works) {
         Matcher m = SHARE.matcher(columns.cell(row, Meaning.PERCENT));
         if (!works.isEmpty() && m.matches()) {
-            works.get(0).percent = WorkWords.number(m.group(1));
+            works.get(0).percent = WorkFacts.number(m.group(1));
         }
     }
 
@@ -179,7 +179,7 @@ final class RowWorks {
         String cell = columns.cell(row, Meaning.MINUTES);
         Matcher m = TIME.matcher(cell);
         if (!works.isEmpty() && m.matches()) {
-            BigDecimal n = WorkWords.number(m.group(1));
+            BigDecimal n = WorkFacts.number(m.group(1));
             works.get(0).minutes = (m.group(2) == null ? n : n.multiply(BigDecimal.valueOf(60))).intValue();
         }
     }
@@ -206,11 +206,11 @@ final class RowWorks {
                 continue;
             }
             if (m.group(3) != null && work.percent == null) {
-                work.percent = WorkWords.number(m.group(2));
+                work.percent = WorkFacts.number(m.group(2));
             } else if (m.group(5) != null && work.minutes == null) {
                 work.minutes = Integer.valueOf(m.group(4));
             } else if (m.group(7) != null && work.points == null) {
-                work.points = WorkWords.number(m.group(6));
+                work.points = WorkFacts.number(m.group(6));
             }
         }
         boolean auto = AUTO.matcher(cell).matches();

@@ -309,8 +309,8 @@ final class TableParts {
             return text.replaceAll("\\s+", " ");
         }
         Work facts = new Work(0, "", "");
-        String rest = words.facts(facts, text, new WorkWords.Place(0, "test", true, null));
-        return WorkWords.trimmed(rest.replaceAll("(?i)\\(\\s*in[- ]class\\s*,?\\s*\\)", " "));
+        String rest = WorkFacts.take(facts, text, new WorkWords.Place(0, "test", true, null));
+        return WorkTitle.trimmed(rest.replaceAll("(?i)\\(\\s*in[- ]class\\s*,?\\s*\\)", " "));
     }
 
     /** Adds a lesson, and the test that it is or holds. */
@@ -322,7 +322,7 @@ final class TableParts {
         if (RowWords.test(text) || inside != null) {
             Work work = new Work(now.row.number(), inside == null ? taught.title() : inside, "test");
             work.kind = work.title.toLowerCase(Locale.ROOT).matches(".*\\bquiz.*") ? "quiz" : "test";
-            words.facts(work, text, new WorkWords.Place(0, "test", true, null));
+            WorkFacts.take(work, text, new WorkWords.Place(0, "test", true, null));
             work.inClass = true;
             work.due = When.of(When.Sort.IN_CLASS, "");
             words.when().span(text, taught.day()).ifPresent(s -> spanned(work, s));
@@ -347,8 +347,8 @@ final class TableParts {
                 days.find(text).isEmpty()
                         ? text
                         : text.substring(0, days.find(text).get(0).start()));
-        Work work = new Work(now.row.number(), WorkWords.trimmed(title), "test");
-        words.facts(work, text, new WorkWords.Place(0, "test", true, null));
+        Work work = new Work(now.row.number(), WorkTitle.trimmed(title), "test");
+        WorkFacts.take(work, text, new WorkWords.Place(0, "test", true, null));
         words.when()
                 .span(text, day)
                 .or(() -> words.when().span(columns.cell(now.row, Meaning.DATE), day))

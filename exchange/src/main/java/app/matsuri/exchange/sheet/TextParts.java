@@ -373,7 +373,7 @@ final class TextParts {
         if (inside != null && !line.text.matches("(?iu).*\\b(?:day|review)\\b.*")) {
             Work work = new Work(
                     line.number, tested(inside), inside.toLowerCase(Locale.ROOT).contains("quiz") ? "quiz" : "test");
-            words.facts(work, text, new WorkWords.Place(0, "test", true, null));
+            WorkFacts.take(work, text, new WorkWords.Place(0, "test", true, null));
             work.inClass = true;
             work.due = When.of(When.Sort.IN_CLASS, "");
             add(new Given(work, taught, null, null));
@@ -386,8 +386,8 @@ final class TextParts {
     /** The title of a test, without what stands behind a dash or in brackets about its time. */
     private String tested(String text) {
         Work facts = new Work(0, "", "");
-        String rest = words.facts(facts, text, new WorkWords.Place(0, "test", true, null));
-        return WorkWords.trimmed(rest.replaceFirst("\\s+[–—-]\\s+(?:before|bring|in class|covers)\\b.*$", "")
+        String rest = WorkFacts.take(facts, text, new WorkWords.Place(0, "test", true, null));
+        return WorkTitle.trimmed(rest.replaceFirst("\\s+[–—-]\\s+(?:before|bring|in class|covers)\\b.*$", "")
                 .replaceFirst("!+$", ""));
     }
 
@@ -463,7 +463,7 @@ final class TextParts {
     private boolean facts(Line line) {
         for (int i = entries.size() - 1; i >= 0; i--) {
             if (entries.get(i) instanceof Given given && given.work().test() && given.lesson() == last) {
-                words.facts(given.work(), line.text, new WorkWords.Place(line.number, "test", true, null));
+                WorkFacts.take(given.work(), line.text, new WorkWords.Place(line.number, "test", true, null));
                 entries.add(Entry.nothing(line.number, "said of " + given.work().title()));
                 return true;
             }

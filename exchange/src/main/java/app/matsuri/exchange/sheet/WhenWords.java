@@ -159,7 +159,7 @@ final class WhenWords {
             return Optional.empty();
         }
         Read read = read(cell, day, opens);
-        String rest = WorkWords.trimmed(read.rest());
+        String rest = WorkTitle.trimmed(read.rest());
         boolean all = rest.isEmpty() || rest.matches("(?s)\\(.*\\)");
         return Optional.of(read.when() != null && all ? read.when() : When.of(When.Sort.WORDS, cell.strip()));
     }
