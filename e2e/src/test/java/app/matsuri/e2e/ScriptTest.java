@@ -101,6 +101,34 @@ class ScriptTest {
         assertThat(folder.resolve("none.zip")).doesNotExist();
     }
 
+    /** In place of the server stands a process that ends as Java does when it is out of memory, and the second time well. */
+    @Test
+    void aServerThatIsOutOfMemoryIsStartedAgainAndThatIsSaid() throws Exception {
+        Path java = Files.createDirectory(folder.resolve("bin")).resolve("java");
+        Files.writeString(
+                java, """
+                #!/bin/bash
+                case "$*" in *--server.port*) ;; *) exec "%s" "$@" ;; esac
+                [ ! -e "%2$s" ] || { echo "there the second time"; exit 0; }
+                touch "%2$s"
+                sleep 16
+                exit 3
+                """.formatted(Path.of(System.getProperty("java.home"), "bin", "java"), folder.resolve("ended")));
+        assertThat(java.toFile().setExecutable(true)).isTrue();
+        Path out = folder.resolve("start.txt");
+        ProcessBuilder start = new ProcessBuilder(
+                SCRIPT.toString(), "start", "--data", folder.resolve("data").toString());
+        start.environment().merge("PATH", java.getParent() + ":", (was, first) -> first + was);
+        Process process =
+                start.redirectErrorStream(true).redirectOutput(out.toFile()).start();
+        assertThat(process.waitFor(2, TimeUnit.MINUTES)).as("it ends").isTrue();
+        assertThat(Files.readString(out))
+                .contains(
+                        "The server ended (status 3: out of memory, or a fault below it). Nothing that was confirmed is lost."
+                                + " Starting it again")
+                .contains("there the second time");
+    }
+
     /** The README's first command: from its start to somebody who looks, and again on what they left. */
     @Test
     void theDemoStartsSaysWhereItIsAndKeepsWhatWasDone() throws Exception {
