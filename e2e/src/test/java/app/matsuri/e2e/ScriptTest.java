@@ -169,7 +169,7 @@ class ScriptTest {
                 .redirectOutput(out.toFile())
                 .start();
         try {
-            long limit = System.nanoTime() + TimeUnit.MINUTES.toNanos(4);
+            long limit = System.nanoTime() + TimeUnit.MINUTES.toNanos(8);
             while (!Files.readString(out).contains("Matsuri is at http://localhost:" + port)) {
                 assertThat(process.isAlive() && System.nanoTime() < limit)
                         .as(Files.readString(out))
