@@ -12,6 +12,7 @@ import app.matsuri.server.disk.NoRoom;
 import app.matsuri.server.storage.StaleVersion;
 import jakarta.persistence.PersistenceException;
 import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
 import java.net.URI;
 import java.sql.SQLException;
 import java.time.LocalDate;
@@ -23,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import org.apache.catalina.connector.ClientAbortException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -256,8 +258,8 @@ class Problems {
     }
 
     /** Who asked is gone before the answer was written: nobody is there to be told, and nothing is at fault here. */
-    @ExceptionHandler
-    void gone(AsyncRequestNotUsableException e, HttpServletRequest request) {
+    @ExceptionHandler({AsyncRequestNotUsableException.class, ClientAbortException.class})
+    void gone(IOException e, HttpServletRequest request) {
         LOG.debug("gone before the answer: {} {}", request.getMethod(), request.getRequestURI());
     }
 

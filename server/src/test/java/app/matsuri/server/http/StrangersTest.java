@@ -10,6 +10,8 @@ import java.net.SocketException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.apache.catalina.Context;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -155,9 +157,17 @@ class StrangersTest {
 
     @Test
     void whoIsGoneBeforeTheAnswerIsNoFaultInTheLog(CapturedOutput log) throws Exception {
-        for (int i = 0; i < 200; i++) {
+        String script;
+        try (Socket socket = from("127.0.0.1")) {
+            send(socket, "GET / HTTP/1.0\r\nHost: localhost\r\n\r\n");
+            Matcher named = Pattern.compile("/assets/[^\"]+\\.js").matcher(answer(socket));
+            assertThat(named.find()).isTrue();
+            script = named.group();
+        }
+        List<String> paths = List.of("/actuator/health", "/", script, "/api/welcome", "/nothing-here");
+        for (int i = 0; i < 300; i++) {
             try (Socket socket = from("127.0.0.1")) {
-                send(socket, "GET /actuator/health HTTP/1.1\r\nHost: localhost\r\n\r\n");
+                send(socket, "GET " + paths.get(i % paths.size()) + " HTTP/1.1\r\nHost: localhost\r\n\r\n");
                 socket.setSoLinger(true, 0); // closed with a reset, at once
             }
         }
