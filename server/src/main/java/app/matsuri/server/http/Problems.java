@@ -12,7 +12,6 @@ import app.matsuri.server.disk.NoRoom;
 import app.matsuri.server.storage.StaleVersion;
 import jakarta.persistence.PersistenceException;
 import jakarta.servlet.http.HttpServletRequest;
-import java.io.IOException;
 import java.net.URI;
 import java.sql.SQLException;
 import java.time.LocalDate;
@@ -100,6 +99,7 @@ class Problems {
 
     /** Two at once wrote the same, or one waited too long for the other; or a value does not fit its column. */
     @ExceptionHandler({DataAccessException.class, PersistenceException.class, TransactionException.class})
+    @Nullable
     ResponseEntity<ProblemDetail> storing(RuntimeException e, HttpServletRequest request) throws Exception {
         String state = state(e);
         if (state.equals("22021")) {
@@ -257,14 +257,14 @@ class Problems {
                 HttpStatus.NOT_FOUND, "nothing-here", "Nothing here", "There is nothing at this address.", List.of());
     }
 
-    /** Who asked is gone before the answer was written: nobody is there to be told, and nothing is at fault here. */
-    @ExceptionHandler({AsyncRequestNotUsableException.class, ClientAbortException.class})
-    void gone(IOException e, HttpServletRequest request) {
-        LOG.debug("gone before the answer: {} {}", request.getMethod(), request.getRequestURI());
-    }
-
+    /** What nothing above knows; null where who asked is gone, so that there is nobody to answer and nothing at fault here. */
     @ExceptionHandler
+    @Nullable
     ResponseEntity<ProblemDetail> unexpected(Exception e, HttpServletRequest request) throws Exception {
+        if (gone(e)) {
+            LOG.debug("gone before the answer: {} {}", request.getMethod(), request.getRequestURI());
+            return null;
+        }
         if (e instanceof org.springframework.web.ErrorResponse known) {
             HttpStatus status = HttpStatus.valueOf(known.getStatusCode().value());
             return answer(status, "request-refused", status.getReasonPhrase(), e.getMessage(), List.of());
@@ -285,6 +285,16 @@ class Problems {
                 "Something went wrong here",
                 "This should not have happened; it is in the server's log. Nothing was stored by halves. Try again.",
                 List.of());
+    }
+
+    /** Whether the connection to who asked broke; one to a database is another matter. */
+    private static boolean gone(Throwable e) {
+        for (Throwable at = e; at != null; at = at.getCause()) {
+            if (at instanceof AsyncRequestNotUsableException || at instanceof ClientAbortException) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static ResponseEntity<ProblemDetail> answer(
