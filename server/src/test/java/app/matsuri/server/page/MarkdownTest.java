@@ -18,10 +18,18 @@ class MarkdownTest {
     }
 
     @Test
-    void aTextThatIsLongerThanAnyFieldIsShownAsItIs() {
+    void aParagraphThatIsLongerThanAnyFieldIsShownAsItIs() {
         String text = "*a*\r\n<b>" + "x".repeat(Markdown.MOST);
         assertThat(Markdown.html(text)).isEqualTo("<p>*a*<br />&lt;b&gt;" + "x".repeat(Markdown.MOST) + "</p>");
         assertThat(Markdown.html(text.substring(0, Markdown.MOST))).startsWith("<p><em>a</em>");
+    }
+
+    @Test
+    void aLongTextKeepsTheMarksOfItsParagraphs() {
+        String html =
+                Markdown.html("Read **this**.\n\n".repeat(9_000) + "*" + "y".repeat(Markdown.MOST) + "\n\n- last");
+        assertThat(html.split("<strong>this</strong>", -1)).hasSize(9_001);
+        assertThat(html).contains("<p>*yyy").endsWith("<ul><li>last</li></ul>\n");
     }
 
     /** A safety net, many times what it takes: each took up to 15 s for a page before. */
