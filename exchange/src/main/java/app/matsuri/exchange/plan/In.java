@@ -20,6 +20,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.NumericNode;
 
 /**
  * One JSON object while it is read: typed fields by name, each fault noted with its place, and what nobody asked for
@@ -197,7 +198,7 @@ public final class In {
         if (value == null) {
             return null;
         }
-        if (!value.isNumber()) {
+        if (!(value instanceof NumericNode numeric) || numeric.isNaN()) {
             return wrong(field, value, "a number");
         }
         BigDecimal number = value.decimalValue();

@@ -18,6 +18,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.json.JsonMapper;
 
 /** A change's JSON: the documented examples, every kind there and back, and what is wrong said. */
 class ChangeJsonTest {
@@ -188,6 +189,15 @@ class ChangeJsonTest {
         assertThat(faults("{\"kind\":\"put-rhythm\",\"course\":\"C\",\"rhythm\":{\"id\":\"r\",\"title\":\"R\","
                         + "\"unit\":\"U\",\"every\":0,\"parts\":[]}}"))
                 .contains("/rhythm/every");
+    }
+
+    @Test
+    void aNumberThatIsNoneIsSaidAlsoWhereItWasReadAsABinaryFraction() {
+        String json =
+                "{\"kind\":\"put-item\",\"course\":\"C\",\"unit\":\"U\",\"item\":{\"id\":\"I\",\"kind\":\"essay\",\"title\":\"E\",\"points\":1E+999999999}}";
+        assertThat(ChangeJson.read(JsonMapper.shared().readTree(json)).faults())
+                .extracting(Fault::pointer)
+                .containsExactly("/item/points");
     }
 
     @Test
