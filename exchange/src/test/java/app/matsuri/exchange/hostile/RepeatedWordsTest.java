@@ -101,9 +101,8 @@ class RepeatedWordsTest {
         Thread request = new Thread(
                 null,
                 () -> {
-                    for (int letters : List.of(900, 4_000)) {
-                        tried(word.repeat(letters / word.length()), wrong);
-                    }
+                    words(word.repeat(4_000 / word.length()), wrong);
+                    files(word.repeat(900 / word.length()), wrong);
                 },
                 "request",
                 256 * 1024);
@@ -112,8 +111,11 @@ class RepeatedWordsTest {
         assertThat(wrong).isEmpty();
     }
 
-    private static void tried(String text, List<String> wrong) {
+    private static void words(String text, List<String> wrong) {
         WORDS.forEach((name, read) -> tried(name, () -> read.accept(text), wrong));
+    }
+
+    private static void files(String text, List<String> wrong) {
         String quoted = "\"" + text.replace("\"", "\"\"") + "\"";
         Map<String, String> files = Map.of(
                 "line.txt", text + "\nMon 5 Oct " + text + "\n",
