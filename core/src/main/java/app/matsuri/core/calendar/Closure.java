@@ -5,6 +5,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
 
@@ -112,6 +113,24 @@ public record Closure(
     /** Whether the section of the course is among those it concerns. */
     public boolean concerns(String course, String section) {
         return only == null || only.contains(course) || only.contains(course + "/" + section);
+    }
+
+    /**
+     * The same without a course and its sections, or a section; empty where it concerned nobody else.
+     *
+     * @param code of a course ("HYD 210") or a section ("HYD 210/A")
+     */
+    Optional<Closure> without(String code) {
+        if (only == null) {
+            return Optional.of(this);
+        }
+        List<String> left = only.stream()
+                .filter(c -> !c.equals(code) && !c.startsWith(code + "/"))
+                .toList();
+        return left.isEmpty() && !only.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Closure(
+                        days, from, to, reason, kind, noClass, planPauses, nothingDue, left, justInCase, extra));
     }
 
     public boolean covers(LocalDate day) {

@@ -102,6 +102,16 @@ public record Term(
         return with(others, firstPlanDay, extraDays, runsAs, rotation);
     }
 
+    /**
+     * The same where a course or a section is gone: days off for it alone go with it.
+     *
+     * @param code of a course ("HYD 210") or a section ("HYD 210/A")
+     */
+    public Term without(String code) {
+        return withClosures(
+                closures.stream().flatMap(c -> c.without(code).stream()).toList());
+    }
+
     /** The same with another first plan day; null for the first day. */
     public Term withFirstPlanDay(@Nullable LocalDate day) {
         return with(closures, day, extraDays, runsAs, rotation);

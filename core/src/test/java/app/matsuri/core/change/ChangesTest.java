@@ -430,6 +430,38 @@ class ChangesTest {
     }
 
     @Test
+    void daysOffGoWithTheSectionOrCourseThatTheyWereFor() {
+        Decisions plan = make(plan(sectionA(), unit(3)), new PutSection(HYD, null, sectionB()));
+        int before = plan.term().closures().size();
+        plan = make(plan, new AddClosure(off("B alone", HYD + "/B")));
+        plan = make(plan, new AddClosure(off("both", HYD + "/A", HYD + "/B")));
+        plan = make(plan, new AddClosure(off("the course", HYD)));
+        Decisions left = make(plan, new RemoveSection(HYD, "B"));
+        assertThat(left.term().closures()).hasSize(before + 2);
+        assertThat(left.term().closures())
+                .filteredOn(c -> c.reason().equals("both"))
+                .singleElement()
+                .satisfies(c -> assertThat(c.only()).containsExactly(HYD + "/A"));
+        assertThat(make(plan, new RemoveCourse(HYD)).term().closures()).hasSize(before);
+    }
+
+    private static Closure off(String reason, String... only) {
+        Closure one = Closure.of(day("2026-09-09"), day("2026-09-09"), reason, "other");
+        return new Closure(
+                one.days(),
+                null,
+                null,
+                one.reason(),
+                one.kind(),
+                one.noClass(),
+                one.planPauses(),
+                one.nothingDue(),
+                List.of(only),
+                false,
+                one.extra());
+    }
+
+    @Test
     void aHeldClassIsLeftEmptyAndALeftOutLessonTakesNone() {
         Decisions held = make(plan(sectionA(), unit(3)), new HoldEmpty(HYD, "A", at("2026-09-02T10:00"), true));
         assertThat(start(held, "L2")).isEqualTo(day("2026-09-04"));

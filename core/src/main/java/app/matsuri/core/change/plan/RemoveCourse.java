@@ -11,13 +11,13 @@ public record RemoveCourse(String course) implements Change {
     @Override
     public Outcome apply(Decisions before) {
         Find.course(before, course);
-        // office hours for it alone go with it
-        return Outcome.of(
-                before.withCourses(With.without(before.courses(), c -> c.code().equals(course)))
-                        .withOfficeHours(before.officeHours().stream()
-                                .filter(h -> !h.onlyFor(course))
-                                .map(h -> h.without(course))
-                                .toList()));
+        // days off and office hours for it alone go with it
+        return Outcome.of(before.withTerm(before.term().without(course))
+                .withCourses(With.without(before.courses(), c -> c.code().equals(course)))
+                .withOfficeHours(before.officeHours().stream()
+                        .filter(h -> !h.onlyFor(course))
+                        .map(h -> h.without(course))
+                        .toList()));
     }
 
     @Override

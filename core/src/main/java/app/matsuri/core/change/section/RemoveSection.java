@@ -13,8 +13,9 @@ public record RemoveSection(String course, String section) implements Change {
     public Outcome apply(Decisions before) {
         Find.section(before, course, section);
         Course in = Find.course(before, course);
-        return Outcome.of(before.withCourse(
-                in.withSections(With.without(in.sections(), s -> s.code().equals(section)))
+        return Outcome.of(before.withTerm(before.term().without(course + "/" + section))
+                .withCourse(in.withSections(
+                                With.without(in.sections(), s -> s.code().equals(section)))
                         .renamedSection(section, null)));
     }
 
